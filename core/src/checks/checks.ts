@@ -1,0 +1,28 @@
+import type { Derived } from '../derive/derived.ts';
+import type { StyleDocument } from '../system/document.ts';
+import { bodySizeCheck } from './body-size.ts';
+import { contrastCheck } from './contrast.ts';
+import type { Check, Finding } from './finding.ts';
+import { headingOrderCheck } from './heading-order.ts';
+import { weightsCheck } from './weights.ts';
+
+/** All checks; a new one is a file and a line here. */
+export const CHECKS: readonly Check[] = [
+  contrastCheck,
+  weightsCheck,
+  headingOrderCheck,
+  bodySizeCheck,
+];
+
+/** Every finding, what is to be repaired first. */
+export function findingsOf(document: StyleDocument, derived: Derived): readonly Finding[] {
+  const all = CHECKS.flatMap((check) => check(document, derived));
+  return [
+    ...all.filter(({ severity }) => severity === 'repair'),
+    ...all.filter(({ severity }) => severity === 'look'),
+  ];
+}
+
+/** A finding that was accepted as it is stays known and becomes quiet. */
+export const isAccepted = ({ accepted }: StyleDocument, { id }: Finding): boolean =>
+  Object.hasOwn(accepted, id);

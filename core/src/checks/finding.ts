@@ -1,0 +1,44 @@
+import type { Hex } from '../color/srgb.ts';
+import type { Derived } from '../derive/derived.ts';
+import type { StyleDocument } from '../system/document.ts';
+import type { Patch } from '../system/patch.ts';
+
+/** How serious: to be repaired, or to be looked at. */
+export type Severity = 'repair' | 'look';
+
+export type Area = 'fonts' | 'type' | 'color' | 'space' | 'tokens';
+
+/** The smallest change that ends a finding. */
+export interface Repair {
+  /** What the button says: “Take #616d69”. */
+  readonly label: string;
+  readonly patch: Patch;
+  readonly before: string;
+  readonly after: string;
+  /** Colors to show before and after, where it is a color that changes. */
+  readonly swatches?: readonly [before: Hex, after: Hex];
+}
+
+export interface Finding {
+  /** The same as long as it is about the same things, so that it can be accepted and linked. */
+  readonly id: string;
+  readonly severity: Severity;
+  readonly area: Area;
+  /** The decision that causes it (a JSON Pointer). */
+  readonly decision: string;
+  readonly title: string;
+  /** The evidence, with its figures. */
+  readonly figures: string;
+  readonly reason: string;
+  readonly source: string;
+  /** Where it is seen in the proof: a selector of the exported classes, and the theme it shows in. */
+  readonly where: {
+    readonly selector: string;
+    readonly mode?: 'light' | 'dark';
+    readonly widthPx?: number;
+  };
+  readonly repair?: Repair;
+}
+
+/** A check reads the document and what was derived, and changes nothing. */
+export type Check = (document: StyleDocument, derived: Derived) => readonly Finding[];

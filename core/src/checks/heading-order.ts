@@ -1,0 +1,78 @@
+import type { TextStyle } from '../derive/derived.ts';
+import { fluidPx, kneesOf } from '../type/fluid.ts';
+import type { Check, Finding } from './finding.ts';
+
+const LEVELS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const;
+const NARROWEST = 240;
+const WIDEST = 5120;
+/** The emitted numbers have four decimals of a rem: less than that is no difference. */
+const SLACK_PX = 0.002;
+
+/**
+ * The widths at which one text is smaller than another, or undefined. Between two knees both sizes
+ * run straight, so that looking at the knees and at the crossings between them misses nothing.
+ */
+export function smallerStretch(
+  upper: TextStyle,
+  lower: TextStyle,
+): { readonly fromPx: number; readonly toPx: number; readonly worstPx: number } | undefined {
+  const gap = (width: number): number => fluidPx(upper.size, width) - fluidPx(lower.size, width);
+  const knees = [kneesOf(upper.size), kneesOf(lower.size)].flatMap((pair) => pair ?? []);
+  const stops = [NARROWEST, WIDEST, ...knees]
+    .filter((width) => width >= NARROWEST && width <= WIDEST)
+    .sort((one, other) => one - other);
+  const crossing = (low: number, high: number): number =>
+    low + ((high - low) * gap(low)) / (gap(low) - gap(high));
+  const short = stops.filter((stop) => gap(stop) < -SLACK_PX);
+  const [first] = short;
+  const last = short.at(-1);
+  if (first === undefined || last === undefined) return undefined;
+  const before = stops[stops.indexOf(first) - 1];
+  const after = stops[stops.lastIndexOf(last) + 1];
+  return {
+    fromPx: before !== undefined && gap(before) > 0 ? crossing(before, first) : first,
+    toPx: after !== undefined && gap(after) > 0 ? crossing(last, after) : last,
+    worstPx: short.reduce((worst, stop) => (gap(stop) < gap(worst) ? stop : worst), first),
+  };
+}
+
+const px = (value: number): string => `${Number(value.toFixed(1))} px`;
+
+const widths = (from: number, to: number): string => {
+  if (from <= NARROWEST && to >= WIDEST) return 'at every width';
+  if (from <= NARROWEST) return `below ${Math.ceil(to)} px`;
+  if (to >= WIDEST) return `from ${Math.floor(from)} px up`;
+  return `between ${Math.floor(from)} and ${Math.ceil(to)} px`;
+};
+
+/** No heading level is smaller than the one below it, at any width. */
+export const headingOrderCheck: Check = (_, { styles }) =>
+  LEVELS.slice(0, -1).flatMap((level, index): Finding[] => {
+    const below = LEVELS[index + 1];
+    const upper = styles.get(level);
+    const lower = below === undefined ? undefined : styles.get(below);
+    if (!upper || !lower) return [];
+    const stretch = smallerStretch(upper, lower);
+    if (!stretch) return [];
+    const path = `/type/roles/items/${level}/place`;
+    const at = stretch.worstPx;
+    return [
+      {
+        id: `order:${level}`,
+        severity: 'repair',
+        area: 'type',
+        decision: path,
+        title: `${upper.name} is smaller than ${lower.name} ${widths(stretch.fromPx, stretch.toPx)}`,
+        figures: `${px(fluidPx(upper.size, at))} under ${px(fluidPx(lower.size, at))} at ${Math.round(at)} px`,
+        reason: 'Readers take the larger heading for the more important one.',
+        source: 'common practice',
+        where: { selector: `.type-${upper.slug}`, widthPx: Math.round(at) },
+        repair: {
+          label: `${upper.name} to the place of ${lower.name}`,
+          patch: [{ op: 'replace', path, value: lower.place }],
+          before: px(fluidPx(upper.size, at)),
+          after: px(fluidPx(lower.size, at)),
+        },
+      },
+    ];
+  });

@@ -1,0 +1,60 @@
+import { propertyOfPath, type Token } from '../tokens/token.ts';
+import type { Rule } from './derived.ts';
+
+type Components = Readonly<
+  Record<string, Readonly<Record<string, { readonly from: string; readonly property: string }>>>
+>;
+
+/**
+ * The few components that a page cannot do without, each part taken from a semantic token. Where a
+ * system has no such token (a role was removed), the part and its declaration are left out.
+ */
+const COMPONENTS: Components = {
+  button: {
+    background: { from: 'color.action', property: 'background-color' },
+    ink: { from: 'color.action-ink', property: 'color' },
+    inset: { from: 'space.inset', property: 'padding-inline' },
+  },
+  'quiet-button': {
+    ink: { from: 'color.action', property: 'color' },
+    edge: { from: 'color.action', property: 'border-color' },
+    inset: { from: 'space.inset', property: 'padding-inline' },
+  },
+  notice: {
+    background: { from: 'color.surface', property: 'background-color' },
+    edge: { from: 'color.link', property: 'border-inline-start-color' },
+    inset: { from: 'space.inset', property: 'padding' },
+  },
+  table: { line: { from: 'color.line', property: 'border-color' } },
+};
+
+const parts = Object.entries(COMPONENTS).flatMap(([component, own]) =>
+  Object.entries(own).map(([part, { from, property }]) => ({ component, part, from, property })),
+);
+
+export const deriveComponentTokens = (semantic: ReadonlyMap<string, Token>): Token[] =>
+  parts.flatMap(({ component, part, from }): Token[] => {
+    const source = semantic.get(from);
+    if (!source) return [];
+    const value = (mode: 'light' | 'dark') => ({ ...source.values[mode], reference: from });
+    return [
+      {
+        id: `${component}.${part}`,
+        path: [component, part],
+        tier: 'component',
+        type: source.type,
+        values: { light: value('light'), dark: value('dark') },
+        trail: source.trail,
+      },
+    ];
+  });
+
+export const deriveComponentRules = (semantic: ReadonlyMap<string, Token>): Rule[] =>
+  Object.keys(COMPONENTS).flatMap((component): Rule[] => {
+    const declarations = parts
+      .filter((part) => part.component === component && semantic.has(part.from))
+      .map(
+        ({ part, property }) => [property, `var(${propertyOfPath([component, part])})`] as const,
+      );
+    return declarations.length > 0 ? [{ selector: `.${component}`, declarations }] : [];
+  });

@@ -1,0 +1,73 @@
+import type { Hex } from '../color/srgb.ts';
+import type { FontFamily } from '../fonts/family.ts';
+import type { Face, Mode } from '../system/document.ts';
+import type { FluidSize } from '../type/fluid.ts';
+import type { Token } from '../tokens/token.ts';
+
+/** A text role with all that its class says. */
+export interface TextStyle {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly face: Face;
+  readonly family: FontFamily;
+  /** What the decisions ask for, and the nearest that the files hold, which is what is emitted. */
+  readonly weightWanted: number;
+  readonly weight: number;
+  readonly place: number;
+  readonly size: FluidSize;
+  readonly lineHeight: number;
+  readonly letterSpacing: number;
+}
+
+export interface DerivedRamp {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly colors: readonly Hex[];
+  /** Where the source stands unchanged; absent for neutrals. */
+  readonly seat?: number;
+}
+
+export interface DerivedColorRole {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly colors: Readonly<Record<Mode, Hex>>;
+}
+
+/** A text in a color on a surface, as used. */
+export interface TextPair {
+  readonly id: string;
+  readonly style: TextStyle;
+  readonly part: 'words' | 'link';
+  readonly color: DerivedColorRole;
+  readonly on: DerivedColorRole;
+}
+
+export interface SpaceStep {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly multiple: number;
+  readonly px: number;
+}
+
+/** A rule of the style sheet: a selector and its declarations. */
+export interface Rule {
+  readonly selector: string;
+  readonly declarations: readonly (readonly [property: string, value: string])[];
+}
+
+/** Everything that follows from a document. */
+export interface Derived {
+  readonly tokens: readonly Token[];
+  readonly tokenById: ReadonlyMap<string, Token>;
+  readonly styles: ReadonlyMap<string, TextStyle>;
+  readonly ramps: ReadonlyMap<string, DerivedRamp>;
+  readonly colors: ReadonlyMap<string, DerivedColorRole>;
+  readonly pairs: readonly TextPair[];
+  readonly steps: ReadonlyMap<string, SpaceStep>;
+  readonly families: readonly FontFamily[];
+  readonly rules: readonly Rule[];
+}

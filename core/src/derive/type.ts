@@ -1,0 +1,283 @@
+import { fontStack, hasItalic, nearestWeight } from '../fonts/family.ts';
+import { FACES, inOrder, type StyleDocument } from '../system/document.ts';
+import { everyMode, slugs, type TrailDecision, type Token } from '../tokens/token.ts';
+import { fluidCss, fluidSize, type FluidSize } from '../type/fluid.ts';
+import { letterSpacingOf, lineHeightOf } from '../type/line-height.ts';
+import { placeName, sizeOfPlace } from '../type/scale.ts';
+import type { Rule, TextStyle } from './derived.ts';
+
+type Fonts = StyleDocument['fonts'];
+type Type = StyleDocument['type'];
+
+const BOLD = 700;
+
+const placeSlug = (place: number): string => placeName(place).replace(' ', '-');
+
+const sizeAtPlace = ({ anchors, unit }: Type, place: number): FluidSize => {
+  const at = ({ width, base, ratio }: Type['anchors']['narrow']) => ({
+    widthPx: width,
+    sizePx: sizeOfPlace(base, ratio, place),
+  });
+  return fluidSize(at(anchors.narrow), at(anchors.wide), unit);
+};
+
+/** The text roles: size from the place, weight from the face, line height from the size. */
+export function deriveStyles(fonts: Fonts, type: Type): ReadonlyMap<string, TextStyle> {
+  const slugOf = slugs(inOrder(type.roles).map(([id, { name }]) => [id, name]));
+  return new Map(
+    inOrder(type.roles).map(([id, role]) => {
+      const { family, weight: faceWeight } = fonts.roles[role.face];
+      const weightWanted = role.weight ?? faceWeight;
+      const size = sizeAtPlace(type, role.place);
+      const middlePx = ((size.minRem + size.maxRem) / 2) * 16;
+      return [
+        id,
+        {
+          id,
+          name: role.name,
+          slug: slugOf.get(id) ?? id,
+          face: role.face,
+          family,
+          weightWanted,
+          weight: nearestWeight(family, weightWanted),
+          place: role.place,
+          size,
+          lineHeight: lineHeightOf(middlePx),
+          letterSpacing: letterSpacingOf(middlePx),
+        },
+      ];
+    }),
+  );
+}
+
+const px = (value: number): string => `${Number(value.toFixed(2))} px`;
+
+const anchorDecisions = ({ anchors }: Type): TrailDecision[] =>
+  (['narrow', 'wide'] as const).flatMap((end) => {
+    const { width, base, ratio } = anchors[end];
+    return [
+      { path: `/type/anchors/${end}/width`, label: `${end} width`, value: px(width) },
+      { path: `/type/anchors/${end}/base`, label: `base at ${px(width)}`, value: px(base) },
+      { path: `/type/anchors/${end}/ratio`, label: `ratio at ${px(width)}`, value: String(ratio) },
+    ];
+  });
+
+const sizeSteps = ({ anchors }: Type, place: number, size: FluidSize): string[] => [
+  ...(['narrow', 'wide'] as const).map((end) => {
+    const { width, base, ratio } = anchors[end];
+    return `${base} px × ${ratio}^${place} = ${px(sizeOfPlace(base, ratio, place))} at ${px(width)}`;
+  }),
+  `a straight line between the two widths, at rest outside: ${fluidCss(size)}`,
+];
+
+const remJson = (rem: number) => ({ value: Number(rem.toFixed(4)), unit: 'rem' }) as const;
+
+function faceTokens(fonts: Fonts): Token[] {
+  return FACES.map((face) => {
+    const { family } = fonts.roles[face];
+    return {
+      id: `face.${face}`,
+      path: ['face', face],
+      tier: 'primitive',
+      type: 'fontFamily',
+      values: everyMode({
+        json: [family.name, ...fontStack(family).split(', ').slice(1)],
+        css: fontStack(family),
+      }),
+      trail: () => ({
+        decisions: [
+          { path: `/fonts/roles/${face}/family`, label: `${face} face`, value: family.name },
+        ],
+        steps: [`${family.name} ${family.version}, and what stands in until it has loaded`],
+      }),
+    };
+  });
+}
+
+function scaleTokens(type: Type, styles: ReadonlyMap<string, TextStyle>): Token[] {
+  const byPlace = new Map([...styles.values()].map(({ place, size }) => [place, size]));
+  return [...byPlace]
+    .sort(([one], [other]) => one - other)
+    .map(([place, size]) => ({
+      id: `scale.${placeSlug(place)}`,
+      path: ['scale', placeSlug(place)],
+      tier: 'primitive',
+      type: 'dimension',
+      values: everyMode({
+        json: remJson(size.maxRem),
+        css: fluidCss(size),
+        ...(size.slope !== 0 && {
+          extension: {
+            fluid: {
+              minimum: remJson(size.minRem),
+              maximum: remJson(size.maxRem),
+              base: remJson(size.baseRem),
+              slope: size.slope,
+              unit: size.unit,
+            },
+          },
+        }),
+      }),
+      trail: () => ({ decisions: anchorDecisions(type), steps: sizeSteps(type, place, size) }),
+    }));
+}
+
+function styleTokens(fonts: Fonts, type: Type, style: TextStyle): Token[] {
+  const role = `/type/roles/items/${style.id}`;
+  const path = (part: string): string[] => ['type', style.slug, part];
+  const id = (part: string): string => path(part).join('.');
+  const size = style.size;
+  const placed: TrailDecision = {
+    path: `${role}/place`,
+    label: `place of ${style.name}`,
+    value: placeName(style.place),
+  };
+  const middle = px(((size.minRem + size.maxRem) / 2) * 16);
+  const sizeValue = {
+    reference: `scale.${placeSlug(style.place)}`,
+    json: remJson(size.maxRem),
+    css: fluidCss(size),
+  };
+  const familyJson = [style.family.name, ...fontStack(style.family).split(', ').slice(1)];
+  return [
+    {
+      id: id('family'),
+      path: path('family'),
+      tier: 'semantic',
+      type: 'fontFamily',
+      values: everyMode({
+        reference: `face.${style.face}`,
+        json: familyJson,
+        css: fontStack(style.family),
+      }),
+      trail: () => ({
+        decisions: [
+          { path: `${role}/face`, label: `face of ${style.name}`, value: style.face },
+          {
+            path: `/fonts/roles/${style.face}/family`,
+            label: `${style.face} face`,
+            value: style.family.name,
+          },
+        ],
+        steps: [],
+      }),
+    },
+    {
+      id: id('weight'),
+      path: path('weight'),
+      tier: 'semantic',
+      type: 'fontWeight',
+      values: everyMode({ json: style.weight, css: String(style.weight) }),
+      trail: () => ({
+        decisions: [
+          type.roles.items[style.id]?.weight === undefined
+            ? {
+                path: `/fonts/roles/${style.face}/weight`,
+                label: `weight of the ${style.face} face`,
+                value: String(fonts.roles[style.face].weight),
+              }
+            : {
+                path: `${role}/weight`,
+                label: `weight of ${style.name}`,
+                value: String(style.weightWanted),
+              },
+        ],
+        steps:
+          style.weight === style.weightWanted
+            ? []
+            : [
+                `${style.family.name} has no ${style.weightWanted}; ${style.weight} is the nearest it has`,
+              ],
+      }),
+    },
+    {
+      id: id('size'),
+      path: path('size'),
+      tier: 'semantic',
+      type: 'dimension',
+      values: everyMode(sizeValue),
+      trail: () => ({
+        decisions: [placed, ...anchorDecisions(type)],
+        steps: sizeSteps(type, style.place, size),
+      }),
+    },
+    {
+      id: id('line-height'),
+      path: path('line-height'),
+      tier: 'semantic',
+      type: 'number',
+      values: everyMode({ json: style.lineHeight, css: String(style.lineHeight) }),
+      trail: () => ({
+        decisions: [placed],
+        steps: [
+          `at ${middle}, midway: 1.55 up to 18 px, 1.06 from 72 px, falling with the logarithm between`,
+        ],
+      }),
+    },
+    {
+      id: id('letter-spacing'),
+      path: path('letter-spacing'),
+      tier: 'semantic',
+      type: 'dimension',
+      values: everyMode({
+        json: remJson(style.letterSpacing * size.maxRem),
+        css: style.letterSpacing === 0 ? '0em' : `${style.letterSpacing}em`,
+        extension: { em: style.letterSpacing },
+      }),
+      trail: () => ({
+        decisions: [placed],
+        steps: [`at ${middle}, midway: none up to 24 px, -0.022 em from 72 px, even between`],
+      }),
+    },
+    {
+      id: id('style'),
+      path: path('style'),
+      tier: 'semantic',
+      type: 'typography',
+      values: everyMode({
+        json: {
+          fontFamily: `{${id('family')}}`,
+          fontSize: `{${id('size')}}`,
+          fontWeight: `{${id('weight')}}`,
+          letterSpacing: `{${id('letter-spacing')}}`,
+          lineHeight: `{${id('line-height')}}`,
+        },
+      }),
+      trail: () => ({ decisions: [placed], steps: ['the five tokens beside it, as one'] }),
+    },
+  ];
+}
+
+export const deriveTypeTokens = (
+  fonts: Fonts,
+  type: Type,
+  styles: ReadonlyMap<string, TextStyle>,
+): Token[] => [
+  ...faceTokens(fonts),
+  ...scaleTokens(type, styles),
+  ...[...styles.values()].flatMap((style) => styleTokens(fonts, type, style)),
+];
+
+/** A class for each text role, and the weights that emphasis takes in it. */
+export const deriveTypeRules = (styles: ReadonlyMap<string, TextStyle>): Rule[] =>
+  [...styles.values()].flatMap(({ slug, family, weight }) => {
+    const property = (part: string): string => `var(--type-${slug}-${part})`;
+    const strong = nearestWeight(family, Math.max(BOLD, weight));
+    return [
+      {
+        selector: `.type-${slug}`,
+        declarations: [
+          ['font-family', property('family')],
+          ['font-size', property('size')],
+          ['font-weight', property('weight')],
+          ['line-height', property('line-height')],
+          ['letter-spacing', property('letter-spacing')],
+        ],
+      },
+      { selector: `.type-${slug} strong`, declarations: [['font-weight', String(strong)]] },
+      {
+        selector: `.type-${slug} em`,
+        declarations: [['font-style', hasItalic(family) ? 'italic' : 'normal']],
+      },
+    ] satisfies Rule[];
+  });

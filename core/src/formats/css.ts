@@ -1,0 +1,74 @@
+import type { Derived, Rule } from '../derive/derived.ts';
+import type { FontFamily } from '../fonts/family.ts';
+import { propertyOf, type Token, type TokenValue } from '../tokens/token.ts';
+
+/** Where the sheet expects the font files, beside itself. */
+export const FONT_FOLDER = 'fonts';
+
+const valueCss = (value: TokenValue, tokenById: Derived['tokenById']): string | undefined => {
+  if (value.css === undefined) return undefined;
+  const source = value.reference === undefined ? undefined : tokenById.get(value.reference);
+  return source ? `var(${propertyOf(source)})` : value.css;
+};
+
+const block = (selector: string, lines: readonly string[], indent = ''): string =>
+  `${indent}${selector} {\n${lines.map((line) => `${indent}  ${line}\n`).join('')}${indent}}\n`;
+
+function properties(
+  tokens: readonly Token[],
+  mode: 'light' | 'dark',
+  tokenById: Derived['tokenById'],
+): string[] {
+  return tokens.flatMap((token) => {
+    const css = valueCss(token.values[mode], tokenById);
+    return css === undefined ? [] : [`${propertyOf(token)}: ${css};`];
+  });
+}
+
+const fontFaces = ({ name, files }: FontFamily): string[] =>
+  files.map(({ name: file, style, weight, unicodeRange }) =>
+    block('@font-face', [
+      `font-family: "${name}";`,
+      `font-style: ${style};`,
+      `font-weight: ${weight.min === weight.max ? weight.min : `${weight.min} ${weight.max}`};`,
+      'font-display: swap;',
+      `src: url("${FONT_FOLDER}/${file}") format("woff2");`,
+      `unicode-range: ${unicodeRange.replaceAll(',', ', ')};`,
+    ]),
+  );
+
+const ruleCss = ({ selector, declarations }: Rule): string =>
+  block(
+    selector,
+    declarations.map(([property, value]) => `${property}: ${value};`),
+  );
+
+/** A value that is taken from the same token in both modes changes with that token. */
+const sameInDark = ({ values: { light, dark } }: Token): boolean =>
+  light === dark ||
+  (light.reference === dark.reference && (light.reference !== undefined || light.css === dark.css));
+
+/**
+ * The style sheet: font faces, every token as a custom property, the values of the dark theme (by
+ * the reader's preference, or by `data-theme` on the root), and the classes. The proof is rendered
+ * with these very bytes.
+ */
+export function writeCss({ tokens, tokenById, families, rules }: Derived): string {
+  const dark = properties(
+    tokens.filter((token) => !sameInDark(token)),
+    'dark',
+    tokenById,
+  );
+  return [
+    ...families.flatMap(fontFaces),
+    block(':root', ['color-scheme: light dark;', ...properties(tokens, 'light', tokenById)]),
+    ...(dark.length > 0
+      ? [
+          `@media (prefers-color-scheme: dark) {\n${block(':root:not([data-theme="light"])', dark, '  ')}}\n`,
+          block(':root[data-theme="dark"]', ['color-scheme: dark;', ...dark]),
+          block(':root[data-theme="light"]', ['color-scheme: light;']),
+        ]
+      : []),
+    ...rules.map(ruleCss),
+  ].join('\n');
+}

@@ -1,0 +1,61 @@
+import type { Derived } from '../derive/derived.ts';
+import type { StyleDocument } from '../system/document.ts';
+import type { Token, TokenJson } from '../tokens/token.ts';
+
+/** Our key in `$extensions`, in reverse domain notation as the format asks. */
+export const EXTENSION = 'app.garnish';
+
+type Group = { [key: string]: TokenJson | Group };
+
+const reference = (id: string): string => `{${id}}`;
+
+function tokenJson(token: Token): Group {
+  const { light, dark } = token.values;
+  const extension: Group = {
+    ...(light.extension !== undefined && { value: light.extension }),
+    ...(light !== dark &&
+      (light.reference !== dark.reference || light.css !== dark.css) && {
+        modes: {
+          dark: dark.reference === undefined ? dark.json : reference(dark.reference),
+        },
+      }),
+  };
+  return {
+    $type: token.type,
+    $value: light.reference === undefined ? light.json : reference(light.reference),
+    ...(token.description !== undefined && { $description: token.description }),
+    ...(Object.keys(extension).length > 0 && { $extensions: { [EXTENSION]: extension } }),
+  };
+}
+
+const isGroup = (value: TokenJson | Group | undefined): value is Group =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+function place(root: Group, path: readonly string[], value: Group): void {
+  const [head, ...rest] = path;
+  if (head === undefined) return;
+  if (rest.length === 0) {
+    const there = root[head];
+    root[head] = isGroup(there) ? { ...there, ...value } : value;
+    return;
+  }
+  const next = root[head];
+  const group: Group = isGroup(next) ? next : {};
+  root[head] = group;
+  place(group, rest, value);
+}
+
+/**
+ * The tokens in the format of the Design Tokens Community Group (Format Module 2025.10). What the
+ * format cannot say stands in `$extensions` under `app.garnish`: the value in the dark mode
+ * (`modes`), fluid sizes and lengths in em (`value`), and on the root all decisions, from which
+ * `readDtcg` restores the system.
+ */
+export function writeDtcg({ tokens }: Derived, document: StyleDocument): string {
+  const root: Group = {
+    $description: document.description || document.name,
+    $extensions: { [EXTENSION]: { decisions: document as unknown as TokenJson } },
+  };
+  for (const token of tokens) place(root, token.path, tokenJson(token));
+  return `${JSON.stringify(root, undefined, 2)}\n`;
+}

@@ -1,0 +1,169 @@
+import type { StyleDocument } from '../system/document.ts';
+import { readDocument } from '../system/upgrade.ts';
+import type { TokenJson } from '../tokens/token.ts';
+import { EXTENSION } from './dtcg.ts';
+
+type CustomItem = StyleDocument['tokens']['custom']['items'][string];
+
+/** A token that could not be taken over, and why. */
+export interface LeftOut {
+  readonly path: string;
+  readonly reason: string;
+}
+
+export type ReadDtcg =
+  | { readonly kind: 'system'; readonly document: StyleDocument }
+  | {
+      readonly kind: 'tokens';
+      readonly tokens: readonly CustomItem[];
+      readonly leftOut: readonly LeftOut[];
+    }
+  | { readonly kind: 'problem'; readonly message: string };
+
+type Node = { readonly [key: string]: TokenJson };
+
+const isNode = (value: unknown): value is Node =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Deeper groups than this are no design tokens but an attack on the reader. */
+const DEEPEST = 32;
+const MOST = 5000;
+
+interface Found {
+  readonly path: string;
+  readonly node: Node;
+  readonly inheritedType: string | undefined;
+}
+
+function* tokensOf(
+  node: Node,
+  path: readonly string[],
+  inheritedType: string | undefined,
+): Generator<Found> {
+  const type = typeof node['$type'] === 'string' ? node['$type'] : inheritedType;
+  if ('$value' in node) {
+    yield { path: path.join('.'), node, inheritedType };
+    return;
+  }
+  if (path.length > DEEPEST) return;
+  for (const [key, child] of Object.entries(node)) {
+    if (!isNode(child)) continue;
+    if (key === '$root') yield* tokensOf(child, path, type);
+    else if (!key.startsWith('$')) yield* tokensOf(child, [...path, key], type);
+  }
+}
+
+const aliasOf = (value: TokenJson | undefined): string | undefined =>
+  typeof value === 'string' ? /^\{([^{}]+)\}$/.exec(value)?.[1] : undefined;
+
+type Resolved = { value: TokenJson; type: string | undefined } | { problem: string };
+
+/** Follows references to a value; a reference that leads nowhere, or in a circle, is a problem. */
+function resolve(found: Found, all: ReadonlyMap<string, Found>): Resolved {
+  const seen = new Set<string>();
+  let here = found;
+  for (;;) {
+    const { $type, $value } = here.node;
+    const type = typeof $type === 'string' ? $type : here.inheritedType;
+    const alias = aliasOf($value);
+    if (alias === undefined) {
+      const value = filled($value ?? null, all, 0);
+      return value === undefined
+        ? { problem: 'a part of it refers to a token that is not there' }
+        : { value, type };
+    }
+    if (seen.has(alias)) return { problem: `its references run in a circle through “${alias}”` };
+    seen.add(alias);
+    const next = all.get(alias);
+    if (!next) return { problem: `it refers to “${alias}”, which is not in the file` };
+    here = next;
+  }
+}
+
+/** A value with the references inside it replaced by what they stand for. */
+function filled(
+  value: TokenJson,
+  all: ReadonlyMap<string, Found>,
+  depth: number,
+): TokenJson | undefined {
+  if (depth > DEEPEST) return undefined;
+  const alias = aliasOf(value);
+  if (alias !== undefined) {
+    const target = all.get(alias)?.node['$value'];
+    return target === undefined ? undefined : filled(target, all, depth + 1);
+  }
+  if (Array.isArray(value)) {
+    const parts = value.map((part: TokenJson) => filled(part, all, depth + 1));
+    return parts.includes(undefined) ? undefined : (parts as TokenJson[]);
+  }
+  if (!isNode(value)) return value;
+  const entries = Object.entries(value).map(
+    ([key, part]) => [key, filled(part, all, depth + 1)] as const,
+  );
+  return entries.some(([, part]) => part === undefined)
+    ? undefined
+    : (Object.fromEntries(entries) as Node);
+}
+
+const isTokenPath = (path: string): boolean =>
+  path.length <= 200 && /^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*$/.test(path);
+
+/**
+ * Reads a file of the open token format. One that Garnish wrote gives the whole system back; any
+ * other gives its tokens, references followed, and says which were left out and why. A text that is
+ * no such file is a problem in words; nothing is thrown.
+ */
+export function readDtcg(text: string): ReadDtcg {
+  let root: unknown;
+  try {
+    root = JSON.parse(text);
+  } catch (error) {
+    return {
+      kind: 'problem',
+      message: `This is not JSON: ${error instanceof Error ? error.message : 'it cannot be read'}.`,
+    };
+  }
+  if (!isNode(root)) return { kind: 'problem', message: 'A token file is one JSON object.' };
+  const extensions = root['$extensions'];
+  const own = isNode(extensions) ? extensions[EXTENSION] : undefined;
+  if (isNode(own) && 'decisions' in own) {
+    const read = readDocument(own['decisions']);
+    if (read.ok) return { kind: 'system', document: read.document };
+    const [first] = read.problems;
+    return {
+      kind: 'problem',
+      message: `The decisions in this file cannot be restored: ${first?.path ?? ''} ${first?.message ?? ''}.`,
+    };
+  }
+  const found = [...tokensOf(root, [], undefined)];
+  if (found.length === 0)
+    return { kind: 'problem', message: 'There is no token in this file: nothing has a $value.' };
+  if (found.length > MOST)
+    return {
+      kind: 'problem',
+      message: `This file has ${found.length} tokens; ${MOST} is the most.`,
+    };
+  const all = new Map(found.map((one) => [one.path, one]));
+  const tokens: CustomItem[] = [];
+  const leftOut: LeftOut[] = [];
+  for (const one of found) {
+    const resolved = resolve(one, all);
+    if ('problem' in resolved) leftOut.push({ path: one.path, reason: resolved.problem });
+    else if (resolved.type === undefined)
+      leftOut.push({ path: one.path, reason: 'it has no $type, and no group around it has one' });
+    else if (!isTokenPath(one.path))
+      leftOut.push({ path: one.path, reason: 'its name has a sign that names may not have' });
+    else {
+      const alias = aliasOf(one.node['$value']);
+      const description = one.node['$description'];
+      tokens.push({
+        path: one.path,
+        type: resolved.type,
+        value: resolved.value,
+        ...(alias !== undefined && isTokenPath(alias) && { alias }),
+        ...(typeof description === 'string' && { description: description.slice(0, 2000) }),
+      });
+    }
+  }
+  return { kind: 'tokens', tokens, leftOut };
+}

@@ -1,0 +1,239 @@
+import type { Derived } from '../derive/derived.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
+import { markOf } from './mark.ts';
+import { element, type ProofElement, type ProofNode } from './node.ts';
+
+/** Everything on the page that text may stand on, by the id of its color role. */
+type Surface = 'page' | 'surface' | 'action';
+
+/**
+ * Builds elements of a page whose classes are those of the exported sheet. A role that the system
+ * does not have leaves its text in the style around it.
+ */
+function builder({ styles, pairs, colors }: Derived) {
+  const text = (
+    tag: string,
+    roleId: string,
+    on: Surface,
+    children: readonly ProofNode[],
+    attributes: Readonly<Record<string, string>> = {},
+  ): ProofElement => {
+    const style = styles.get(roleId);
+    const pair = pairs.find(
+      ({ style: used, on: ground, part }) =>
+        used.id === roleId && ground.id === on && part === 'words',
+    );
+    const className = [attributes['class'], style && `type-${style.slug}`]
+      .filter(Boolean)
+      .join(' ');
+    return {
+      tag,
+      attributes: { ...attributes, ...(className && { class: className }) },
+      children,
+      ...(style && {
+        decision: `/type/roles/items/${roleId}/place`,
+        uses: [
+          ...['family', 'size', 'weight', 'line-height'].map(
+            (part) => `type.${style.slug}.${part}`,
+          ),
+          ...(pair ? [`color.${pair.color.slug}`] : []),
+        ],
+      }),
+    };
+  };
+
+  /** A part of the page on a surface of its own. */
+  const ground = (
+    tag: string,
+    on: Surface,
+    attributes: Readonly<Record<string, string>>,
+    uses: readonly string[],
+    children: readonly ProofNode[],
+  ): ProofElement => {
+    const role = colors.get(on);
+    const className = [attributes['class'], role && `on-${role.slug}`].filter(Boolean).join(' ');
+    return {
+      tag,
+      attributes: { ...attributes, class: className },
+      children,
+      uses,
+      decision: role ? `/color/roles/items/${on}/light` : '/color/sources',
+    };
+  };
+  return { text, ground };
+}
+
+type Build = ReturnType<typeof builder>;
+
+const nowhere = { href: '#' };
+
+const button = ({ text, ground }: Build, label: string): ProofElement =>
+  ground(
+    'a',
+    'action',
+    { class: 'button', ...nowhere },
+    ['button.background', 'button.ink', 'button.inset'],
+    [text('span', 'label', 'action', [label])],
+  );
+
+const quietButton = ({ text }: Build, label: string): ProofElement => ({
+  ...element(
+    'a',
+    { class: 'quiet-button', ...nowhere },
+    text('span', 'label', 'page', [label], { class: 'action-words' }),
+  ),
+  uses: ['quiet-button.ink', 'quiet-button.edge', 'quiet-button.inset'],
+  decision: '/color/roles/items/action/light',
+});
+
+function header({ text }: Build, { name, content }: StyleDocument): ProofElement {
+  return element(
+    'header',
+    { class: 'site-header' },
+    element(
+      'div',
+      { class: 'site-name' },
+      markOf(content.mark),
+      text('span', 'h5', 'page', [name]),
+    ),
+    element(
+      'nav',
+      { class: 'site-nav', 'aria-label': 'Site' },
+      ...inOrder(content.nav).map(([, label]) =>
+        element('a', { class: 'nav-link', ...nowhere }, text('span', 'label', 'page', [label])),
+      ),
+    ),
+  );
+}
+
+function hero(build: Build, { content }: StyleDocument): ProofElement {
+  const { title, lead, primary, secondary } = content.hero;
+  return element(
+    'section',
+    { class: 'hero' },
+    build.text('h1', 'h1', 'page', [title]),
+    build.text('p', 'lead', 'page', [lead]),
+    element('p', { class: 'actions' }, button(build, primary), quietButton(build, secondary)),
+  );
+}
+
+function notice({ text, ground }: Build, { content }: StyleDocument): ProofNode[] {
+  const { title, text: words } = content.notice;
+  if (title === '' && words === '') return [];
+  return [
+    ground(
+      'aside',
+      'surface',
+      { class: 'notice', 'aria-label': 'Notice' },
+      ['notice.background', 'notice.edge', 'notice.inset'],
+      [text('p', 'body', 'surface', [element('strong', {}, title), ' ', words])],
+    ),
+  ];
+}
+
+function table({ text }: Build, { content }: StyleDocument): ProofNode[] {
+  const { title, note, columns, rows } = content.table;
+  if (columns.order.length === 0) return [];
+  const cells = (row: Readonly<Record<string, string>>): ProofElement[] =>
+    columns.order.map((column) => text('td', 'body', 'page', [row[column] ?? '']));
+  return [
+    element(
+      'section',
+      { class: 'block' },
+      text('h2', 'h2', 'page', [title]),
+      {
+        ...element(
+          'table',
+          { class: 'table' },
+          element(
+            'thead',
+            {},
+            element(
+              'tr',
+              {},
+              ...inOrder(columns).map(([, label]) => text('th', 'label', 'page', [label])),
+            ),
+          ),
+          element('tbody', {}, ...inOrder(rows).map(([, row]) => element('tr', {}, ...cells(row)))),
+        ),
+        uses: ['table.line'],
+        decision: '/color/roles/items/line/light',
+      },
+      text('p', 'small', 'page', [note]),
+    ),
+  ];
+}
+
+function cards({ text, ground }: Build, { content }: StyleDocument): ProofNode[] {
+  const { title, cards: collection } = content.cards;
+  if (collection.order.length === 0) return [];
+  return [
+    element(
+      'section',
+      { class: 'block' },
+      text('h2', 'h2', 'page', [title]),
+      element(
+        'div',
+        { class: 'cards' },
+        ...inOrder(collection).map(([, card]) =>
+          ground(
+            'article',
+            'surface',
+            { class: 'card' },
+            ['color.surface', 'space.inset', 'space.stack'],
+            [
+              text('h3', 'h4', 'surface', [card.title]),
+              text('p', 'body', 'surface', [card.text]),
+              text('p', 'body', 'surface', [element('a', nowhere, card.link)]),
+            ],
+          ),
+        ),
+      ),
+    ),
+  ];
+}
+
+function story({ text }: Build, { content }: StyleDocument): ProofElement {
+  const { title, opening, text: words, aside } = content.story;
+  return element(
+    'section',
+    { class: 'block prose' },
+    text('h3', 'h3', 'page', [title]),
+    text('p', 'body', 'page', [
+      element('strong', {}, opening),
+      ' ',
+      words,
+      ' ',
+      element('em', {}, aside),
+    ]),
+    text('p', 'body', 'page', [element('a', nowhere, content.hero.secondary)]),
+  );
+}
+
+/** The home page of a site, made of its own words and the classes of the exported style sheet. */
+export function homePage(document: StyleDocument, derived: Derived): ProofElement {
+  const build = builder(derived);
+  return build.ground(
+    'div',
+    'page',
+    { class: 'site', lang: document.brief.language },
+    ['color.page'],
+    [
+      header(build, document),
+      element(
+        'main',
+        { class: 'site-main' },
+        hero(build, document),
+        ...notice(build, document),
+        ...table(build, document),
+        ...cards(build, document),
+        story(build, document),
+      ),
+      element(
+        'footer',
+        { class: 'site-footer' },
+        build.text('p', 'small', 'page', [document.content.footer]),
+      ),
+    ],
+  );
+}

@@ -1,0 +1,35 @@
+/** An element of a proof page; what it needs beyond HTML is where it comes from. */
+export interface ProofElement {
+  readonly tag: string;
+  readonly attributes: Readonly<Record<string, string>>;
+  readonly children: readonly ProofNode[];
+  /** The tokens that make it, by id. */
+  readonly uses?: readonly string[];
+  /** The decision that a click leads to (a JSON Pointer). */
+  readonly decision?: string;
+}
+
+export type ProofNode = ProofElement | string;
+
+export const element = (
+  tag: string,
+  attributes: Readonly<Record<string, string>>,
+  ...children: readonly ProofNode[]
+): ProofElement => ({ tag, attributes, children });
+
+const escaped = (text: string): string =>
+  text
+    .replaceAll('&', '&amp;')
+    .replaceAll('<', '&lt;')
+    .replaceAll('>', '&gt;')
+    .replaceAll('"', '&quot;');
+
+/** The page as HTML; every word and attribute value is escaped. */
+export function writeHtml(node: ProofNode): string {
+  if (typeof node === 'string') return escaped(node);
+  const attributes = Object.entries(node.attributes)
+    .map(([name, value]) => ` ${name}="${escaped(value)}"`)
+    .join('');
+  const open = `<${node.tag}${attributes}>`;
+  return `${open}${node.children.map(writeHtml).join('')}</${node.tag}>`;
+}

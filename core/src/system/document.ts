@@ -1,0 +1,156 @@
+import * as z from 'zod/mini';
+import type { DeepReadonly } from '../deep-readonly.ts';
+import { isHex, type Hex } from '../color/srgb.ts';
+import { RUNGS } from '../color/ramp.ts';
+import { fontFamily } from '../fonts/family.ts';
+
+/** The number of the newest schema; documents of older ones are upgraded when they are read. */
+export const SCHEMA = 1;
+
+export const MODES = ['light', 'dark'] as const;
+export type Mode = (typeof MODES)[number];
+
+const id = z.string().check(z.regex(/^[a-z0-9][a-z0-9-]{0,63}$/));
+const label = z.string().check(z.minLength(1), z.maxLength(80));
+const words = z.string().check(z.maxLength(2000));
+const hex = z.custom<Hex>((value) => typeof value === 'string' && isHex(value), {
+  error: 'a color of the form #rrggbb',
+});
+
+/** A collection: things by an id that never changes, and the order in which they stand. */
+const collection = <Item extends z.ZodMiniType>(item: Item) =>
+  z.strictObject({ order: z.array(id), items: z.record(id, item) });
+
+const size = z.number().check(z.gte(1), z.lte(400));
+
+const anchor = z.strictObject({
+  width: z.number().check(z.gte(160), z.lte(5120)),
+  base: z.number().check(z.gte(6), z.lte(64)),
+  ratio: z.number().check(z.gte(1), z.lte(2.5)),
+});
+
+const fontChoice = z.strictObject({
+  family: fontFamily,
+  weight: z.int().check(z.gte(1), z.lte(1000)),
+});
+
+export const FACES = ['heading', 'text'] as const;
+
+const textRole = z.strictObject({
+  name: label,
+  face: z.enum(FACES),
+  place: z.int().check(z.gte(-6), z.lte(14)),
+  /** Set only where the role departs from the weight of its face. */
+  weight: z.optional(z.int().check(z.gte(1), z.lte(1000))),
+});
+
+const paint = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('rung'),
+    ramp: id,
+    rung: z.int().check(z.gte(1), z.lte(RUNGS)),
+  }),
+  z.strictObject({ kind: z.literal('own'), value: hex }),
+]);
+
+const colorRole = z.strictObject({ name: label, light: paint, dark: paint });
+
+/** Which text stands in which color on which surface; the pairs that are checked follow from it. */
+const textUse = z.strictObject({
+  text: id,
+  part: z.enum(['words', 'link']),
+  color: id,
+  on: id,
+});
+
+const tokenPath = z
+  .string()
+  .check(z.minLength(1), z.maxLength(200), z.regex(/^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*$/));
+
+/** A token that came from elsewhere and is carried along; its value is one of the open format. */
+const customToken = z.strictObject({
+  path: tokenPath,
+  type: z.string().check(z.minLength(1), z.maxLength(40)),
+  value: z.json(),
+  alias: z.optional(tokenPath),
+  description: z.optional(words),
+});
+
+export const MARKS = ['tide', 'dome', 'flame', 'plain'] as const;
+
+const content = z.strictObject({
+  mark: z.enum(MARKS),
+  nav: collection(label),
+  hero: z.strictObject({ title: words, lead: words, primary: label, secondary: label }),
+  notice: z.strictObject({ title: words, text: words }),
+  table: z.strictObject({
+    title: words,
+    note: words,
+    columns: collection(label),
+    rows: collection(z.record(id, words)),
+  }),
+  story: z.strictObject({ title: words, opening: words, text: words, aside: words }),
+  cards: z.strictObject({
+    title: words,
+    cards: collection(z.strictObject({ title: words, text: words, link: label })),
+  }),
+  footer: words,
+});
+
+export const documentSchema = z.strictObject({
+  schema: z.literal(SCHEMA),
+  name: label,
+  description: words,
+  brief: z.strictObject({
+    language: z.string().check(z.regex(/^[a-z]{2}$/)),
+    conformance: z.enum(['AA', 'AAA']),
+  }),
+  fonts: z.strictObject({ roles: z.strictObject({ heading: fontChoice, text: fontChoice }) }),
+  type: z.strictObject({
+    anchors: z.strictObject({ narrow: anchor, wide: anchor }),
+    unit: z.enum(['vi', 'vw']),
+    roles: collection(textRole),
+  }),
+  color: z.strictObject({
+    sources: collection(z.strictObject({ name: label, value: hex })),
+    neutral: z.strictObject({
+      name: label,
+      source: id,
+      tint: z.number().check(z.gte(0), z.lte(1)),
+    }),
+    roles: collection(colorRole),
+    texts: collection(textUse),
+  }),
+  space: z.strictObject({
+    unit: size,
+    steps: collection(
+      z.strictObject({ name: label, multiple: z.number().check(z.gt(0), z.lte(64)) }),
+    ),
+    roles: z.strictObject({ inset: id, stack: id, section: id }),
+  }),
+  content,
+  tokens: z.strictObject({ custom: collection(customToken) }),
+  /** Findings that were accepted as they are, by the finding's id. */
+  accepted: z.record(z.string().check(z.maxLength(200)), z.strictObject({ reason: words })),
+});
+
+export type StyleDocument = DeepReadonly<z.infer<typeof documentSchema>>;
+export type TextRole = StyleDocument['type']['roles']['items'][string];
+export type ColorRole = StyleDocument['color']['roles']['items'][string];
+export type Paint = ColorRole['light'];
+export type TextUse = StyleDocument['color']['texts']['items'][string];
+export type Anchor = StyleDocument['type']['anchors']['narrow'];
+export type Face = (typeof FACES)[number];
+export type SpaceRole = keyof StyleDocument['space']['roles'];
+
+export interface Collection<Item> {
+  readonly order: readonly string[];
+  readonly items: Readonly<Record<string, Item>>;
+}
+
+/** The things of a collection with their ids, in order. */
+export const inOrder = <Item>({ order, items }: Collection<Item>): (readonly [string, Item])[] =>
+  order.flatMap((key) => {
+    const item = items[key];
+    return item === undefined ? [] : [[key, item] as const];
+  });

@@ -1,0 +1,172 @@
+import type { Hex } from '../color/srgb.ts';
+import type { FontFamily } from '../fonts/family.ts';
+import { SCHEMA, type Collection, type StyleDocument } from './document.ts';
+
+/** A collection from pairs of id and thing, in the order given. */
+export const collectionOf = <Item>(
+  entries: readonly (readonly [id: string, item: Item])[],
+): Collection<Item> => ({
+  order: entries.map(([id]) => id),
+  items: Object.fromEntries(entries),
+});
+
+type Type = StyleDocument['type'];
+type Color = StyleDocument['color'];
+
+const rung = (ramp: string, light: number, dark: number) => ({
+  light: { kind: 'rung', ramp, rung: light } as const,
+  dark: { kind: 'rung', ramp, rung: dark } as const,
+});
+
+/** The text roles of a site and where they stand on the scale. */
+export const usualRoles: Type['roles'] = collectionOf([
+  ['h1', { name: 'h1', face: 'heading', place: 5 }],
+  ['h2', { name: 'h2', face: 'heading', place: 4 }],
+  ['h3', { name: 'h3', face: 'heading', place: 3 }],
+  ['h4', { name: 'h4', face: 'heading', place: 2 }],
+  ['h5', { name: 'h5', face: 'heading', place: 1 }],
+  ['h6', { name: 'h6', face: 'heading', place: 0 }],
+  ['lead', { name: 'lead', face: 'text', place: 1 }],
+  ['body', { name: 'body', face: 'text', place: 0 }],
+  ['small', { name: 'small', face: 'text', place: -1 }],
+  ['label', { name: 'label', face: 'heading', place: 0 }],
+]);
+
+const headings = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const;
+
+/** Which text stands in which color on which surface. */
+export const usualTexts: Color['texts'] = collectionOf([
+  ...headings.map(
+    (level) =>
+      [`${level}-page`, { text: level, part: 'words', color: 'text', on: 'page' }] as const,
+  ),
+  ['lead-page', { text: 'lead', part: 'words', color: 'quiet', on: 'page' }],
+  ['body-page', { text: 'body', part: 'words', color: 'text', on: 'page' }],
+  ['body-link-page', { text: 'body', part: 'link', color: 'link', on: 'page' }],
+  ['small-page', { text: 'small', part: 'words', color: 'quiet', on: 'page' }],
+  ['label-page', { text: 'label', part: 'words', color: 'text', on: 'page' }],
+  ['h4-surface', { text: 'h4', part: 'words', color: 'text', on: 'surface' }],
+  ['body-surface', { text: 'body', part: 'words', color: 'text', on: 'surface' }],
+  ['body-link-surface', { text: 'body', part: 'link', color: 'link', on: 'surface' }],
+  ['small-surface', { text: 'small', part: 'words', color: 'quiet', on: 'surface' }],
+  ['label-action', { text: 'label', part: 'words', color: 'action-ink', on: 'action' }],
+]);
+
+/** The color roles, each on a rung of the brand's ramp or of the neutrals. */
+export const usualColorRoles = (brand: string): Color['roles'] =>
+  collectionOf([
+    ['page', { name: 'page', ...rung('neutral', 1, 15) }],
+    ['surface', { name: 'surface', ...rung('neutral', 2, 14) }],
+    ['text', { name: 'text', ...rung('neutral', 15, 2) }],
+    ['quiet', { name: 'quiet', ...rung('neutral', 11, 5) }],
+    ['line', { name: 'line', ...rung('neutral', 4, 12) }],
+    ['link', { name: 'link', ...rung(brand, 10, 5) }],
+    ['action', { name: 'action', ...rung(brand, 10, 6) }],
+    ['action-ink', { name: 'action ink', ...rung('neutral', 1, 16) }],
+  ]);
+
+export const usualSpace: StyleDocument['space'] = {
+  unit: 8,
+  steps: collectionOf([
+    ['xs', { name: 'xs', multiple: 0.5 }],
+    ['s', { name: 's', multiple: 1 }],
+    ['m', { name: 'm', multiple: 2 }],
+    ['l', { name: 'l', multiple: 3 }],
+    ['xl', { name: 'xl', multiple: 5 }],
+    ['xxl', { name: 'xxl', multiple: 8 }],
+  ]),
+  roles: { inset: 'l', stack: 'm', section: 'xxl' },
+};
+
+export interface Start {
+  readonly name: string;
+  readonly brand: Hex;
+  readonly heading: FontFamily;
+  readonly text: FontFamily;
+}
+
+/** A new system with a decision in every place, so that its proof stands from the first moment. */
+export function newDocument({ name, brand, heading, text }: Start): StyleDocument {
+  return {
+    schema: SCHEMA,
+    name,
+    description: '',
+    brief: { language: 'en', conformance: 'AA' },
+    fonts: {
+      roles: { heading: { family: heading, weight: 700 }, text: { family: text, weight: 400 } },
+    },
+    type: {
+      anchors: {
+        narrow: { width: 360, base: 16, ratio: 1.2 },
+        wide: { width: 1440, base: 18, ratio: 1.25 },
+      },
+      unit: 'vi',
+      roles: usualRoles,
+    },
+    color: {
+      sources: collectionOf([['brand', { name: 'brand', value: brand }]]),
+      neutral: { name: 'grey', source: 'brand', tint: 0.4 },
+      roles: usualColorRoles('brand'),
+      texts: usualTexts,
+    },
+    space: usualSpace,
+    content: {
+      mark: 'plain',
+      nav: collectionOf([
+        ['about', 'About'],
+        ['work', 'What we do'],
+        ['contact', 'Contact'],
+      ]),
+      hero: {
+        title: `Welcome to ${name}`,
+        lead: 'Say in one sentence what people find here, and for whom it is made.',
+        primary: 'Get in touch',
+        secondary: 'See what we do',
+      },
+      notice: { title: 'Open today.', text: 'A short notice shows how text stands on a surface.' },
+      table: {
+        title: 'Hours',
+        note: 'Figures show whether digits stand in columns.',
+        columns: collectionOf([
+          ['day', 'Day'],
+          ['from', 'From'],
+          ['to', 'To'],
+        ]),
+        rows: collectionOf([
+          ['weekdays', { day: 'Monday to Friday', from: '08:30', to: '17:00' }],
+          ['saturday', { day: 'Saturday', from: '10:00', to: '14:15' }],
+        ]),
+      },
+      story: {
+        title: 'Where it began',
+        opening: 'Two or three sentences are enough.',
+        text: 'Running text is what most people read, so judge the text face, its size and its line height here rather than in a heading.',
+        aside: 'Emphasis shows the italic.',
+      },
+      cards: {
+        title: 'What we do',
+        cards: collectionOf([
+          [
+            'first',
+            {
+              title: 'The first thing',
+              text: 'What it is and what it is good for.',
+              link: 'More about it',
+            },
+          ],
+          [
+            'second',
+            {
+              title: 'The second thing',
+              text: 'What it is and what it is good for.',
+              link: 'More about it',
+            },
+          ],
+        ]),
+      },
+      footer: `${name}. All words here are yours to change.`,
+    },
+    tokens: { custom: { order: [], items: {} } },
+    accepted: {},
+  };
+}

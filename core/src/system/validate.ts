@@ -1,0 +1,96 @@
+import { documentSchema, inOrder, MODES, type Collection, type StyleDocument } from './document.ts';
+
+/** What is wrong with a document, where (a JSON Pointer) and in words. */
+export interface Problem {
+  readonly path: string;
+  readonly message: string;
+}
+
+export type Validated =
+  | { readonly ok: true; readonly document: StyleDocument }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/** The neutrals' ramp is addressed by this id, beside the ids of the sources. */
+export const NEUTRAL = 'neutral';
+
+const pointer = (path: readonly PropertyKey[]): string =>
+  path.map((part) => `/${String(part).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('');
+
+function* orderProblems(path: string, { order, items }: Collection<unknown>): Generator<Problem> {
+  const seen = new Set(order);
+  if (seen.size !== order.length) yield { path: `${path}/order`, message: 'names a thing twice' };
+  for (const id of order)
+    if (!(id in items))
+      yield { path: `${path}/order`, message: `names “${id}”, which is not there` };
+  for (const id of Object.keys(items))
+    if (!seen.has(id)) yield { path: `${path}/items/${id}`, message: 'is missing from the order' };
+}
+
+function* paintProblems({ color }: StyleDocument): Generator<Problem> {
+  for (const [id, role] of inOrder(color.roles))
+    for (const mode of MODES) {
+      const paint = role[mode];
+      if (paint.kind === 'rung' && paint.ramp !== NEUTRAL && !(paint.ramp in color.sources.items))
+        yield {
+          path: `/color/roles/items/${id}/${mode}/ramp`,
+          message: `there is no ramp “${paint.ramp}”`,
+        };
+    }
+  if (!(color.neutral.source in color.sources.items))
+    yield { path: '/color/neutral/source', message: 'names a color that is not there' };
+}
+
+function* useProblems({ color, type }: StyleDocument): Generator<Problem> {
+  for (const [id, use] of inOrder(color.texts)) {
+    const path = `/color/texts/items/${id}`;
+    if (!(use.text in type.roles.items))
+      yield { path: `${path}/text`, message: `there is no text role “${use.text}”` };
+    for (const end of ['color', 'on'] as const)
+      if (!(use[end] in color.roles.items))
+        yield { path: `${path}/${end}`, message: `there is no color role “${use[end]}”` };
+  }
+}
+
+function* problemsOf(document: StyleDocument): Generator<Problem> {
+  const { color, content, space, tokens, type } = document;
+  const collections: readonly (readonly [string, Collection<unknown>])[] = [
+    ['/type/roles', type.roles],
+    ['/color/sources', color.sources],
+    ['/color/roles', color.roles],
+    ['/color/texts', color.texts],
+    ['/space/steps', space.steps],
+    ['/tokens/custom', tokens.custom],
+    ['/content/nav', content.nav],
+    ['/content/table/columns', content.table.columns],
+    ['/content/table/rows', content.table.rows],
+    ['/content/cards/cards', content.cards.cards],
+  ];
+  for (const [path, collection] of collections) yield* orderProblems(path, collection);
+  if (type.anchors.narrow.width >= type.anchors.wide.width)
+    yield {
+      path: '/type/anchors/narrow/width',
+      message: `the narrow width (${type.anchors.narrow.width} px) is to be below the wide one (${type.anchors.wide.width} px)`,
+    };
+  if (color.sources.order.length === 0)
+    yield { path: '/color/sources', message: 'a system keeps one color at least' };
+  yield* paintProblems(document);
+  yield* useProblems(document);
+  for (const [role, step] of Object.entries(space.roles))
+    if (!(step in space.steps.items))
+      yield { path: `/space/roles/${role}`, message: `there is no step “${step}”` };
+}
+
+/**
+ * Checks a value against the schema and against what a schema cannot say: that every reference
+ * leads somewhere, that orders name everything once, that the narrow width is the narrower one.
+ */
+export function validate(value: unknown): Validated {
+  const parsed = documentSchema.safeParse(value);
+  if (!parsed.success)
+    return {
+      ok: false,
+      problems: parsed.error.issues.map(({ path, message }) => ({ path: pointer(path), message })),
+    };
+  const problems = [...problemsOf(parsed.data)];
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, document: parsed.data };
+}

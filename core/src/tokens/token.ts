@@ -1,0 +1,76 @@
+import type { Mode } from '../system/document.ts';
+
+export const TIERS = ['primitive', 'semantic', 'component'] as const;
+export type Tier = (typeof TIERS)[number];
+
+/** A value as the open token format writes it. */
+export type TokenJson =
+  string | number | boolean | null | readonly TokenJson[] | { readonly [key: string]: TokenJson };
+
+export interface TokenValue {
+  /** The id of the token that this value is taken from. */
+  readonly reference?: string;
+  /** The value itself, as the open format writes it; never a reference. */
+  readonly json: TokenJson;
+  /** The value as it stands in a style sheet, without reference; absent where CSS has no single one. */
+  readonly css?: string;
+  /** What the open format cannot say, under our own key of `$extensions`. */
+  readonly extension?: TokenJson;
+}
+
+/** One decision that a value rests on: its place in the document, its name and what it says. */
+export interface TrailDecision {
+  readonly path: string;
+  readonly label: string;
+  readonly value: string;
+}
+
+export interface Trail {
+  readonly decisions: readonly TrailDecision[];
+  /** The calculation, a line for each step. */
+  readonly steps: readonly string[];
+}
+
+export interface Token {
+  /** The path joined by dots: how references name it. */
+  readonly id: string;
+  readonly path: readonly string[];
+  readonly tier: Tier;
+  readonly type: string;
+  readonly values: Readonly<Record<Mode, TokenValue>>;
+  readonly description?: string;
+  /** Asked for only when somebody looks: a sentence costs more than the number it explains. */
+  readonly trail: () => Trail;
+}
+
+/** The custom property of a token: letters, digits and hyphens, as CSS wants them. */
+export const propertyOf = (token: Pick<Token, 'path'>): string => propertyOfPath(token.path);
+
+export const propertyOfPath = (path: readonly string[]): string =>
+  `--${path.map((part) => part.replaceAll(/[^\p{L}\p{N}_-]+/gu, '-')).join('-')}`;
+
+/** A token whose value is the same in every mode. */
+export const everyMode = (value: TokenValue): Token['values'] => ({ light: value, dark: value });
+
+/**
+ * A name as part of a token path: lower case words joined by hyphens; names that come out alike get
+ * a number, so that each stays itself.
+ */
+export function slugs(names: Iterable<readonly [id: string, name: string]>): Map<string, string> {
+  const taken = new Set<string>();
+  const result = new Map<string, string>();
+  for (const [id, name] of names) {
+    const plain =
+      name
+        .toLowerCase()
+        .normalize('NFKD')
+        .replaceAll(/\p{M}+/gu, '')
+        .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
+        .replaceAll(/^-+|-+$/g, '') || 'unnamed';
+    let slug = plain;
+    for (let number = 2; taken.has(slug); number += 1) slug = `${plain}-${number}`;
+    taken.add(slug);
+    result.set(id, slug);
+  }
+  return result;
+}

@@ -1,0 +1,22 @@
+const common = {
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } },
+    ],
+  },
+};
+
+export default {
+  projects: [
+    { ...common, displayName: 'core', rootDir: 'core', testMatch: ['<rootDir>/src/**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'server',
+      rootDir: 'server',
+      testMatch: ['<rootDir>/src/**/*.test.ts'],
+    },
+  ],
+};

@@ -1,0 +1,125 @@
+import path from 'node:path';
+import helmet from '@fastify/helmet';
+import fastifyStatic from '@fastify/static';
+import swagger from '@fastify/swagger';
+import Fastify, { type FastifyInstance } from 'fastify';
+import {
+  jsonSchemaTransform,
+  serializerCompiler,
+  validatorCompiler,
+  type ZodTypeProvider,
+} from 'fastify-type-provider-zod';
+import { connect } from './db/models.ts';
+import { migrate } from './db/migrations.ts';
+import { loadDemo } from './demo/demo.ts';
+import { exportRoutes } from './exports/routes.ts';
+import { fontRoutes } from './fonts/routes.ts';
+import { answerError, answerUnknownAddress } from './problems.ts';
+import { createChangeFeed } from './systems/listen.ts';
+import { systemRoutes } from './systems/routes.ts';
+import { createStore } from './systems/store.ts';
+
+export interface ServerOptions {
+  readonly databaseUrl: string;
+  /** The folder of the built application; left out where another server shows it. */
+  readonly webFolder?: string;
+  /** Whether an empty database gets the demo systems. */
+  readonly demo?: boolean;
+}
+
+const BODY_LIMIT = 4 * 1024 * 1024;
+
+/** Nothing from elsewhere, no inline script, no inline style. */
+const POLICY = {
+  defaultSrc: ["'none'"],
+  scriptSrc: ["'self'"],
+  styleSrc: ["'self'"],
+  fontSrc: ["'self'"],
+  imgSrc: ["'self'", 'data:'],
+  connectSrc: ["'self'"],
+  frameSrc: ["'self'"],
+  workerSrc: ["'self'"],
+  baseUri: ["'none'"],
+  formAction: ["'none'"],
+  frameAncestors: ["'none'"],
+};
+
+/** The proof's page runs no script at all, whatever its words are. */
+const PROOF_POLICY =
+  "default-src 'none'; script-src 'none'; style-src 'self' 'unsafe-inline'; font-src 'self'; " +
+  "img-src 'self' data: blob:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'";
+
+const PROOF_PAGE =
+  '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Proof</title>' +
+  '<meta name="viewport" content="width=device-width"></head><body></body></html>';
+
+/** The whole server, ready to listen: tables up to date, demo loaded where asked for. */
+export async function createServer(options: ServerOptions): Promise<FastifyInstance> {
+  const { databaseUrl, webFolder, demo = false } = options;
+  const sequelize = connect(databaseUrl);
+  await migrate(sequelize);
+  const store = createStore(sequelize);
+  if (demo && (await store.isEmpty())) await loadDemo(store);
+
+  const app = Fastify({
+    logger: { level: 'warn' },
+    bodyLimit: BODY_LIMIT,
+    forceCloseConnections: true,
+  }).withTypeProvider<ZodTypeProvider>();
+  app.setValidatorCompiler(validatorCompiler);
+  app.setSerializerCompiler(serializerCompiler);
+  app.setErrorHandler(answerError);
+  app.removeContentTypeParser('text/plain');
+
+  const feed = createChangeFeed(databaseUrl, (error) => {
+    app.log.warn(error);
+  });
+  await feed.start();
+  app.addHook('onClose', async () => {
+    await feed.close();
+    await sequelize.close();
+  });
+
+  await app.register(helmet, {
+    contentSecurityPolicy: { useDefaults: false, directives: POLICY },
+    strictTransportSecurity: false,
+  });
+  await app.register(swagger, {
+    openapi: {
+      info: { title: 'Garnish', version: '1', description: 'Style systems and their changes.' },
+    },
+    transform: jsonSchemaTransform,
+  });
+  await app.register(systemRoutes(store, feed));
+  await app.register(fontRoutes);
+  await app.register(exportRoutes(store));
+  app.get('/api/docs/json', { schema: { hide: true } }, () => app.swagger());
+  app.get('/proof/', { schema: { hide: true } }, async (_, reply) =>
+    reply
+      .header('content-security-policy', PROOF_POLICY)
+      .header('x-frame-options', 'SAMEORIGIN')
+      .type('text/html; charset=utf-8')
+      .send(PROOF_PAGE),
+  );
+
+  if (webFolder === undefined) {
+    app.setNotFoundHandler(answerUnknownAddress);
+  } else {
+    await app.register(fastifyStatic, {
+      root: webFolder,
+      index: false,
+      setHeaders: (response, file) => {
+        if (path.basename(path.dirname(file)) === 'assets')
+          response.setHeader('cache-control', 'public, max-age=31536000, immutable');
+      },
+    });
+    app.setNotFoundHandler((request, reply) => {
+      const isPage = request.method === 'GET' && !/^\/(api|proof|assets)\//.test(request.url);
+      return isPage
+        ? reply.header('cache-control', 'no-cache').sendFile('index.html')
+        : answerUnknownAddress(request, reply);
+    });
+  }
+  await app.ready();
+  return app;
+}

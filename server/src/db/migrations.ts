@@ -1,0 +1,59 @@
+import type { QueryInterface, Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+
+interface Step {
+  readonly name: string;
+  readonly up: (queryInterface: QueryInterface) => Promise<void>;
+  readonly down: (queryInterface: QueryInterface) => Promise<void>;
+}
+
+/** Each step once, in order; a step that has run is never altered. */
+const STEPS: readonly Step[] = [
+  {
+    name: '0001-systems-and-changes',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        CREATE TABLE systems (
+          id uuid PRIMARY KEY,
+          document jsonb NOT NULL,
+          sequence integer NOT NULL DEFAULT 0,
+          created_at timestamptz NOT NULL,
+          updated_at timestamptz NOT NULL,
+          deleted_at timestamptz
+        );
+        CREATE TABLE changes (
+          id uuid PRIMARY KEY,
+          system_id uuid NOT NULL REFERENCES systems (id) ON DELETE CASCADE,
+          sequence integer NOT NULL,
+          patch jsonb NOT NULL,
+          inverse jsonb NOT NULL,
+          label text NOT NULL,
+          author uuid NOT NULL,
+          gesture uuid NOT NULL,
+          kind text NOT NULL CHECK (kind IN ('change', 'undo', 'redo')),
+          schema integer NOT NULL,
+          at timestamptz NOT NULL DEFAULT now(),
+          UNIQUE (system_id, sequence)
+        );
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('DROP TABLE changes; DROP TABLE systems;');
+    },
+  },
+];
+
+/** Brings the tables to the newest form. Safe to run at every start. */
+export async function migrate(sequelize: Sequelize): Promise<void> {
+  const umzug = new Umzug<QueryInterface>({
+    migrations: STEPS.map(({ name, up, down }) => ({
+      name,
+      up: ({ context }: { context: QueryInterface }) => up(context),
+      down: ({ context }: { context: QueryInterface }) => down(context),
+    })),
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize }),
+    logger: undefined,
+  });
+  await umzug.up();
+}

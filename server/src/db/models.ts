@@ -1,0 +1,77 @@
+import type { Operation } from '@garnish/core/system/patch';
+import {
+  DataTypes,
+  Model,
+  Sequelize,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+} from 'sequelize';
+
+/** A system: its newest document, and how many changes have led to it. */
+export class SystemRow extends Model<
+  InferAttributes<SystemRow>,
+  InferCreationAttributes<SystemRow>
+> {
+  declare id: CreationOptional<string>;
+  /** As stored: of any schema up to the newest, read with `readDocument`. */
+  declare document: unknown;
+  declare sequence: CreationOptional<number>;
+  declare createdAt: CreationOptional<Date>;
+  declare updatedAt: CreationOptional<Date>;
+  declare deletedAt: CreationOptional<Date | null>;
+}
+
+export const CHANGE_KINDS = ['change', 'undo', 'redo'] as const;
+export type ChangeKind = (typeof CHANGE_KINDS)[number];
+
+/** One change of a system, with what leads back from it. Never altered once written. */
+export class ChangeRow extends Model<
+  InferAttributes<ChangeRow>,
+  InferCreationAttributes<ChangeRow>
+> {
+  declare id: string;
+  declare systemId: string;
+  declare sequence: number;
+  declare patch: Operation[];
+  declare inverse: Operation[];
+  declare label: string;
+  declare author: string;
+  declare gesture: string;
+  declare kind: ChangeKind;
+  declare schema: number;
+  declare at: CreationOptional<Date>;
+}
+
+/** Connects and names the tables. The tables themselves are made by the migrations. */
+export function connect(url: string): Sequelize {
+  const sequelize = new Sequelize(url, { dialect: 'postgres', logging: false });
+  SystemRow.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
+      document: { type: DataTypes.JSONB, allowNull: false },
+      sequence: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
+      createdAt: DataTypes.DATE,
+      updatedAt: DataTypes.DATE,
+      deletedAt: { type: DataTypes.DATE, allowNull: true },
+    },
+    { sequelize, tableName: 'systems', underscored: true, timestamps: true },
+  );
+  ChangeRow.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      systemId: { type: DataTypes.UUID, allowNull: false },
+      sequence: { type: DataTypes.INTEGER, allowNull: false },
+      patch: { type: DataTypes.JSONB, allowNull: false },
+      inverse: { type: DataTypes.JSONB, allowNull: false },
+      label: { type: DataTypes.TEXT, allowNull: false },
+      author: { type: DataTypes.UUID, allowNull: false },
+      gesture: { type: DataTypes.UUID, allowNull: false },
+      kind: { type: DataTypes.TEXT, allowNull: false },
+      schema: { type: DataTypes.INTEGER, allowNull: false },
+      at: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+    },
+    { sequelize, tableName: 'changes', underscored: true, timestamps: false },
+  );
+  return sequelize;
+}

@@ -1,0 +1,140 @@
+import type { StyleDocument } from '@garnish/core/system/document';
+import {
+  collectionOf,
+  newDocument,
+  usualRoles,
+  usualSpace,
+} from '@garnish/core/system/new-document';
+import { family } from '../fonts/shipped.ts';
+import { painted, rung, withRoles } from './decide.ts';
+
+const crossing = (quay: string, leaves: string, arrives: string, tide: string) => ({
+  quay,
+  leaves,
+  arrives,
+  tide,
+});
+
+/** A small ferry company on a tidal estuary. Everything about it is made up. */
+export function brackwater(): StyleDocument {
+  const start = newDocument({
+    name: 'Brackwater Ferries',
+    brand: '#b5391a',
+    heading: family('archivo'),
+    text: family('literata'),
+  });
+  return {
+    ...start,
+    description: 'Two small ferries on a tidal estuary: steady, tidal, plain.',
+    fonts: {
+      roles: {
+        heading: { family: family('archivo'), weight: 700 },
+        text: { family: family('literata'), weight: 400 },
+      },
+    },
+    type: {
+      anchors: {
+        narrow: { width: 360, base: 17, ratio: 1.2 },
+        wide: { width: 1440, base: 20, ratio: 1.31 },
+      },
+      unit: 'vi',
+      roles: withRoles(usualRoles, {
+        h1: { weight: 800 },
+        h4: { place: 2 },
+        label: { weight: 600 },
+      }),
+    },
+    color: {
+      ...start.color,
+      sources: collectionOf([
+        ['marsh', { name: 'marsh', value: '#2a6365' }],
+        ['buoy', { name: 'buoy', value: '#b5391a' }],
+        ['sand', { name: 'sand', value: '#c9a25a' }],
+      ]),
+      neutral: { name: 'silt', source: 'sand', tint: 0.42 },
+      roles: painted({
+        page: ['page', rung('neutral', 1), rung('marsh', 15)],
+        surface: ['surface', rung('marsh', 2), rung('marsh', 14)],
+        text: ['text', rung('marsh', 15), rung('neutral', 2)],
+        quiet: ['quiet', rung('neutral', 10), rung('neutral', 5)],
+        line: ['line', rung('neutral', 4), rung('marsh', 12)],
+        link: ['link', rung('marsh', 10), rung('marsh', 5)],
+        action: ['action', rung('buoy', 9), rung('buoy', 6)],
+        'action-ink': ['action ink', rung('neutral', 1), rung('buoy', 16)],
+      }),
+    },
+    space: { ...usualSpace, roles: { inset: 'l', stack: 'm', section: 'xxl' } },
+    content: {
+      mark: 'tide',
+      nav: collectionOf([
+        ['crossings', 'Crossings'],
+        ['fares', 'Fares'],
+        ['fleet', 'Fleet'],
+        ['notices', 'Notices'],
+      ]),
+      hero: {
+        title: 'Nine crossings a day, whatever the tide says',
+        lead: 'We run two small ferries over the Brackwater, from first light to the last train. Bring a bicycle, a dog, or a van under three metres.',
+        primary: 'See today’s crossings',
+        secondary: 'Reserve a car space',
+      },
+      notice: {
+        title: 'Spring tide on Thursday.',
+        text: 'The 06:40 and the 19:15 leave from the upper slip. Allow ten minutes more.',
+      },
+      table: {
+        title: 'Today from Oxney Quay',
+        note: 'Times hold from March to October. At low water the crossing takes four minutes more.',
+        columns: collectionOf([
+          ['quay', 'To'],
+          ['leaves', 'Leaves'],
+          ['arrives', 'Arrives'],
+          ['tide', 'Tide'],
+        ]),
+        rows: collectionOf([
+          ['first', crossing('Saltmere', '06:40', '07:02', 'rising')],
+          ['second', crossing('Saltmere', '08:10', '08:32', 'high')],
+          ['third', crossing('Heron Point', '09:45', '10:21', 'falling')],
+          ['fourth', crossing('Saltmere', '11:15', '11:41', 'low')],
+          ['fifth', crossing('Heron Point', '14:11', '14:47', 'rising')],
+        ]),
+      },
+      story: {
+        title: 'A crossing since the first bridge fell',
+        opening: 'The estuary moves its channels every winter.',
+        text: 'That is why no bridge has stood here for long, and why our boats draw less than a metre of water. The crew reads the sandbanks at low tide and changes the route by a few boat lengths, week after week, so that the timetable need not change.',
+        aside: 'On foggy mornings we ring the bell at both quays.',
+      },
+      cards: {
+        title: 'Good to know',
+        cards: collectionOf([
+          [
+            'bicycles',
+            {
+              title: 'Bicycles travel free',
+              text: 'Twelve stand on the foredeck. Groups of more than six tell us the day before.',
+              link: 'Tell us about a group',
+            },
+          ],
+          [
+            'cars',
+            {
+              title: 'Six spaces for cars',
+              text: 'Be at the slip ten minutes before the boat leaves; the ramp is steep at low water.',
+              link: 'Reserve a space',
+            },
+          ],
+          [
+            'fleet',
+            {
+              title: 'Tern and Turnstone',
+              text: 'Both boats were built on the estuary, run on hydrogenated oil and carry sixty people.',
+              link: 'See the fleet',
+            },
+          ],
+        ]),
+      },
+      footer: 'Brackwater Ferries, Oxney Quay. Crossings run every day but the first of January.',
+    },
+  };
+}

@@ -1,0 +1,20 @@
+import { validate } from '@garnish/core/system/validate';
+import type { Store } from '../systems/store.ts';
+import { brackwater } from './brackwater.ts';
+import { kestrel } from './kestrel.ts';
+import { tallow } from './tallow.ts';
+
+/** The systems that a first start shows; all made up. */
+export const demoSystems = () => [brackwater(), kestrel(), tallow()];
+
+/** Loads the demo, through the same checks as everything else. */
+export async function loadDemo(store: Store): Promise<void> {
+  for (const document of demoSystems()) {
+    const checked = validate(document);
+    if (!checked.ok)
+      throw new Error(
+        `the demo “${document.name}” is not valid: ${JSON.stringify(checked.problems)}`,
+      );
+    await store.create(checked.document);
+  }
+}

@@ -1,0 +1,116 @@
+import type { StyleDocument } from '@garnish/core/system/document';
+import {
+  collectionOf,
+  newDocument,
+  usualRoles,
+  usualSpace,
+} from '@garnish/core/system/new-document';
+import { family } from '../fonts/shipped.ts';
+import { painted, rung, withRoles } from './decide.ts';
+
+/** A planetarium on a hill: evenings, one vivid color over near-black. Everything is made up. */
+export function kestrel(): StyleDocument {
+  const start = newDocument({
+    name: 'Kestrel Hill Planetarium',
+    brand: '#c8f04a',
+    heading: family('bricolage-grotesque'),
+    text: family('figtree'),
+  });
+  return {
+    ...start,
+    description: 'Evenings under a dome: one vivid color over near-black.',
+    type: {
+      anchors: {
+        narrow: { width: 340, base: 16.5, ratio: 1.24 },
+        wide: { width: 1400, base: 19, ratio: 1.38 },
+      },
+      unit: 'vi',
+      roles: withRoles(usualRoles, { lead: { place: 1 }, label: { weight: 600 } }),
+    },
+    color: {
+      ...start.color,
+      sources: collectionOf([
+        ['comet', { name: 'comet', value: '#c8f04a' }],
+        ['dusk', { name: 'dusk', value: '#4b3f8f' }],
+      ]),
+      neutral: { name: 'night', source: 'dusk', tint: 0.6 },
+      roles: painted({
+        page: ['page', rung('neutral', 1), rung('neutral', 16)],
+        surface: ['surface', rung('neutral', 2), rung('neutral', 15)],
+        text: ['text', rung('neutral', 16), rung('neutral', 2)],
+        quiet: ['quiet', rung('neutral', 11), rung('neutral', 5)],
+        line: ['line', rung('neutral', 4), rung('neutral', 12)],
+        link: ['link', rung('dusk', 11), rung('comet', 3)],
+        action: ['action', rung('dusk', 11), rung('comet', 3)],
+        'action-ink': ['action ink', rung('neutral', 1), rung('neutral', 16)],
+      }),
+    },
+    space: {
+      unit: 8,
+      steps: usualSpace.steps,
+      roles: { inset: 'l', stack: 'm', section: 'xxl' },
+    },
+    content: {
+      mark: 'dome',
+      nav: collectionOf([
+        ['tonight', 'Tonight'],
+        ['programmes', 'Programmes'],
+        ['schools', 'Schools'],
+        ['visit', 'Visit'],
+      ]),
+      hero: {
+        title: 'The sky, an hour before it opens',
+        lead: 'A dome of eighteen metres, ninety seats that lean back, and somebody beside you who knows the names.',
+        primary: 'Book for tonight',
+        secondary: 'All programmes',
+      },
+      notice: {
+        title: 'Clear night on Friday.',
+        text: 'The roof terrace is open until 23:30 and both telescopes are staffed.',
+      },
+      table: {
+        title: 'This week under the dome',
+        note: 'Doors close when the lights go down. Late guests are led in after the prologue.',
+        columns: collectionOf([
+          ['programme', 'Programme'],
+          ['begins', 'Begins'],
+          ['minutes', 'Minutes'],
+        ]),
+        rows: collectionOf([
+          ['one', { programme: 'The moons of the big four', begins: '18:30', minutes: '45' }],
+          ['two', { programme: 'A comet comes back', begins: '20:00', minutes: '50' }],
+          ['three', { programme: 'Night without lamps', begins: '21:15', minutes: '70' }],
+          ['four', { programme: 'Small stars for small people', begins: '15:11', minutes: '30' }],
+        ]),
+      },
+      story: {
+        title: 'Built by people who could not sleep',
+        opening: 'In the beginning there was a shed and a borrowed lens.',
+        text: 'Eleven neighbours ground the first mirror in a kitchen, and the hill was chosen because the bus still stops there after midnight. Today forty volunteers keep the projectors, the coffee and the star charts in order.',
+        aside: 'The kestrel nests above the ticket window every May.',
+      },
+      cards: {
+        title: 'For whom the dome turns',
+        cards: collectionOf([
+          [
+            'schools',
+            {
+              title: 'School mornings',
+              text: 'Five programmes for ages six to sixteen, with work sheets to print.',
+              link: 'Dates for schools',
+            },
+          ],
+          [
+            'quiet',
+            {
+              title: 'Quiet evenings',
+              text: 'Half the seats, soft sound, no sudden light: every second Tuesday.',
+              link: 'The next quiet evening',
+            },
+          ],
+        ]),
+      },
+      footer: 'Kestrel Hill Planetarium. The last bus leaves at 00:12.',
+    },
+  };
+}

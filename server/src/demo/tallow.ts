@@ -1,0 +1,66 @@
+import type { StyleDocument } from '@garnish/core/system/document';
+import { collectionOf, newDocument, usualRoles } from '@garnish/core/system/new-document';
+import { family } from '../fonts/shipped.ts';
+import { own, withRoles } from './decide.ts';
+
+/** A candle maker whose system is unfinished on purpose: every check finds something here. */
+export function tallow(): StyleDocument {
+  const start = newDocument({
+    name: 'Tallow Lane Candles',
+    brand: '#c9822b',
+    heading: family('dm-serif-display'),
+    text: family('commissioner'),
+  });
+  const { roles } = start.color;
+  const quiet = roles.items['quiet'];
+  const action = roles.items['action'];
+  if (!quiet || !action) throw new Error('the usual roles have no quiet text or no action');
+  return {
+    ...start,
+    description: 'Unfinished: a first evening’s work, with findings still to repair.',
+    type: {
+      anchors: {
+        narrow: { width: 360, base: 15, ratio: 1.18 },
+        wide: { width: 1280, base: 17, ratio: 1.3 },
+      },
+      unit: 'vi',
+      roles: withRoles(usualRoles, { h3: { place: 1 }, label: { face: 'text', weight: 600 } }),
+    },
+    color: {
+      ...start.color,
+      sources: collectionOf([['brand', { name: 'beeswax', value: '#c9822b' }]]),
+      neutral: { name: 'soot', source: 'brand', tint: 0.7 },
+      roles: {
+        ...roles,
+        items: {
+          ...roles.items,
+          quiet: { ...quiet, light: own('#a08c74') },
+          action: { ...action, light: own('#c9822b') },
+        },
+      },
+    },
+    content: {
+      ...start.content,
+      mark: 'flame',
+      nav: collectionOf([
+        ['shop', 'Shop'],
+        ['making', 'How we make them'],
+        ['lane', 'Find the lane'],
+      ]),
+      hero: {
+        title: 'Forty hours of quiet light',
+        lead: 'Beeswax and cotton, poured on Tuesdays, burnt wherever somebody reads late.',
+        primary: 'Choose a candle',
+        secondary: 'How we make them',
+      },
+      notice: { title: 'New this month:', text: 'short ones for lanterns, in boxes of six.' },
+      story: {
+        title: 'One pot, one lane',
+        opening: 'We began with a pot that was meant for jam.',
+        text: 'The wax comes from nine beekeepers within a day’s walk, and every candle is dipped thirty times.',
+        aside: 'The thirty-first dip is for the smell.',
+      },
+      footer: 'Tallow Lane Candles. Ring twice; we may be at the pot.',
+    },
+  };
+}

@@ -1,0 +1,12 @@
+import { createServer } from './app.ts';
+
+/** The server alone, told by its environment what to use; the tools start it so while developing. */
+const { DATABASE_URL, PORT, GARNISH_WEB_FOLDER } = process.env;
+if (!DATABASE_URL || !PORT) throw new Error('set DATABASE_URL and PORT');
+
+const app = await createServer({
+  databaseUrl: DATABASE_URL,
+  demo: true,
+  ...(GARNISH_WEB_FOLDER && { webFolder: GARNISH_WEB_FOLDER }),
+});
+await app.listen({ host: '127.0.0.1', port: Number(PORT) });

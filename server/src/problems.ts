@@ -1,0 +1,102 @@
+import type { FastifyError, FastifyReply, FastifyRequest } from 'fastify';
+import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
+import * as z from 'zod';
+
+/** Every way in which a request fails, with its status and its title. The names are stable. */
+const KINDS = {
+  'malformed-json': [400, 'The body is not JSON'],
+  'invalid-input': [400, 'The request is not of the expected form'],
+  'not-found': [404, 'There is nothing at this address'],
+  'unknown-system': [404, 'There is no such system'],
+  'unknown-font-file': [404, 'There is no such font file'],
+  conflict: [409, 'The same value was changed elsewhere'],
+  'invalid-change': [422, 'The change would make the system invalid'],
+  'body-too-large': [413, 'The body is too large'],
+  'unsupported-media-type': [415, 'This address takes JSON'],
+  internal: [500, 'The server failed'],
+} as const satisfies Record<string, readonly [number, string]>;
+
+export type ProblemKind = keyof typeof KINDS;
+
+export const problemSchema = z.object({
+  type: z.string(),
+  title: z.string(),
+  status: z.number(),
+  detail: z.string(),
+  problems: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+  conflict: z
+    .object({ path: z.string(), value: z.json().optional(), sequence: z.number() })
+    .optional(),
+});
+export type ProblemDetails = z.infer<typeof problemSchema>;
+
+/** A failure that has an answer of its own. Source of the form: RFC 9457. */
+export class Problem extends Error {
+  readonly kind: ProblemKind;
+  readonly more: Pick<ProblemDetails, 'problems' | 'conflict'>;
+
+  constructor(
+    kind: ProblemKind,
+    detail: string,
+    more: Pick<ProblemDetails, 'problems' | 'conflict'> = {},
+  ) {
+    super(detail);
+    this.kind = kind;
+    this.more = more;
+  }
+}
+
+function send(reply: FastifyReply, { kind, message, more }: Problem): FastifyReply {
+  const [status, title] = KINDS[kind];
+  const body: ProblemDetails = {
+    type: `/problems/${kind}`,
+    title,
+    status,
+    detail: message,
+    ...more,
+  };
+  return reply
+    .status(status)
+    .type('application/problem+json')
+    .serializer(JSON.stringify)
+    .send(body);
+}
+
+function problemOf(error: FastifyError | Problem): Problem {
+  if (error instanceof Problem) return error;
+  if (hasZodFastifySchemaValidationErrors(error))
+    return new Problem('invalid-input', 'Some values are missing or of another kind.', {
+      problems: error.validation.map(({ instancePath, message }) => ({
+        path: instancePath,
+        message: message ?? 'is not valid',
+      })),
+    });
+  switch (error.code) {
+    case 'FST_ERR_CTP_INVALID_MEDIA_TYPE':
+      return new Problem('unsupported-media-type', 'Send application/json.');
+    case 'FST_ERR_CTP_BODY_TOO_LARGE':
+      return new Problem('body-too-large', 'Nothing was changed. Send less at once.');
+    case 'FST_ERR_CTP_EMPTY_JSON_BODY':
+    case 'FST_ERR_CTP_INVALID_JSON_BODY':
+      return new Problem('malformed-json', 'Nothing was changed. The body could not be read.');
+    default:
+      if (error instanceof SyntaxError && error.statusCode === 400)
+        return new Problem('malformed-json', 'Nothing was changed. The body could not be read.');
+      return error.statusCode !== undefined && error.statusCode < 500
+        ? new Problem('invalid-input', error.message)
+        : new Problem('internal', 'What was saved before is kept. Try again in a moment.');
+  }
+}
+
+export function answerError(
+  error: FastifyError | Problem,
+  request: FastifyRequest,
+  reply: FastifyReply,
+): FastifyReply {
+  const problem = problemOf(error);
+  if (problem.kind === 'internal') request.log.error(error);
+  return send(reply, problem);
+}
+
+export const answerUnknownAddress = (request: FastifyRequest, reply: FastifyReply): FastifyReply =>
+  send(reply, new Problem('not-found', `${request.method} ${request.url} is not known here.`));

@@ -1,0 +1,40 @@
+import { findingsOf, isAccepted } from '@garnish/core/checks/checks';
+import { derive } from '@garnish/core/derive/derive';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { fluidPx } from '@garnish/core/type/fluid';
+import type { SystemSummary } from './schemas.ts';
+
+/** The width at which the sizes of the small picture are taken. */
+const WIDTH_PX = 1280;
+
+/** A small picture of a system in figures: its faces, colors and sizes, and what waits in it. */
+export function portraitOf(document: StyleDocument): Pick<SystemSummary, 'portrait' | 'findings'> {
+  const derived = derive(document);
+  const open = findingsOf(document, derived).filter((finding) => !isAccepted(document, finding));
+  const count = (severity: 'repair' | 'look'): number =>
+    open.filter((finding) => finding.severity === severity).length;
+  const face = (role: 'heading' | 'text') => {
+    const style = [...derived.styles.values()].find((one) => one.face === role);
+    const { family, weight } = document.fonts.roles[role];
+    return { family: family.name, weight: style?.weight ?? weight };
+  };
+  const sizes = [...derived.styles.values()].map(({ size }) => Math.round(fluidPx(size, WIDTH_PX)));
+  return {
+    portrait: {
+      heading: face('heading'),
+      text: face('text'),
+      files: derived.families.flatMap(({ name: family, files }) =>
+        files
+          .filter(({ script, style }) => script === 'latin' && style === 'normal')
+          .map(({ name, weight }) => ({ family, name, ...weight })),
+      ),
+      colors: [...derived.ramps.values()].flatMap(({ colors }) =>
+        [2, 6, 9, 12].flatMap((index) => colors[index] ?? []),
+      ),
+      page: derived.colors.get('page')?.colors.light ?? '#ffffff',
+      ink: derived.colors.get('text')?.colors.light ?? '#000000',
+      sizes: [...new Set(sizes)].sort((one, other) => one - other),
+    },
+    findings: { repair: count('repair'), look: count('look') },
+  };
+}

@@ -1,0 +1,169 @@
+import { randomUUID } from 'node:crypto';
+import { SCHEMA, type StyleDocument } from '@garnish/core/system/document';
+import {
+  firstOverlap,
+  inverseOf,
+  patched,
+  valueAt,
+  type Operation,
+} from '@garnish/core/system/patch';
+import { readDocument } from '@garnish/core/system/upgrade';
+import { Op, QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import { ChangeRow, SystemRow } from '../db/models.ts';
+import { Problem } from '../problems.ts';
+import type { NewChange } from './schemas.ts';
+
+/** The channel on which every server process hears of changes. */
+export const CHANNEL = 'garnish_changes';
+
+export interface OpenSystem {
+  readonly id: string;
+  readonly sequence: number;
+  readonly document: StyleDocument;
+  readonly updatedAt: Date;
+}
+
+function read(row: SystemRow): OpenSystem {
+  const result = readDocument(row.document);
+  if (!result.ok)
+    throw new Error(
+      `system ${row.id} cannot be read: ${result.problems.map(({ path, message }) => `${path} ${message}`).join('; ')}`,
+    );
+  const { id, sequence, updatedAt } = row;
+  return { id, sequence, document: result.document, updatedAt };
+}
+
+const unknown = (): Problem =>
+  new Problem('unknown-system', 'It may have been deleted, or the address is incomplete.');
+
+/** Keeps systems and their changes. Everything that belongs together happens in one transaction. */
+export function createStore(sequelize: Sequelize) {
+  const notify = (systemId: string, sequence: number, transaction: Transaction) =>
+    sequelize.query('SELECT pg_notify(:channel, :payload)', {
+      replacements: { channel: CHANNEL, payload: JSON.stringify({ systemId, sequence }) },
+      type: QueryTypes.SELECT,
+      transaction,
+    });
+
+  const locked = async (id: string, transaction: Transaction): Promise<SystemRow> => {
+    const row = await SystemRow.findOne({
+      where: { id, deletedAt: null },
+      lock: transaction.LOCK.UPDATE,
+      transaction,
+    });
+    if (!row) throw unknown();
+    return row;
+  };
+
+  const changesAfter = (systemId: string, after: number, transaction?: Transaction) =>
+    ChangeRow.findAll({
+      where: { systemId, sequence: { [Op.gt]: after } },
+      order: [['sequence', 'ASC']],
+      ...(transaction && { transaction }),
+    });
+
+  return {
+    async list(): Promise<OpenSystem[]> {
+      const rows = await SystemRow.findAll({
+        where: { deletedAt: null },
+        order: [
+          ['createdAt', 'ASC'],
+          ['id', 'ASC'],
+        ],
+      });
+      return rows.map(read);
+    },
+
+    async open(id: string): Promise<OpenSystem> {
+      const row = await SystemRow.findOne({ where: { id, deletedAt: null } });
+      if (!row) throw unknown();
+      return read(row);
+    },
+
+    async create(document: StyleDocument): Promise<OpenSystem> {
+      return read(await SystemRow.create({ id: randomUUID(), document }));
+    },
+
+    /** Deletes, or brings back; a system that is deleted is kept until somebody empties the table. */
+    async setDeleted(id: string, deleted: boolean): Promise<OpenSystem> {
+      return sequelize.transaction(async (transaction) => {
+        const row = await SystemRow.findOne({
+          where: { id },
+          lock: transaction.LOCK.UPDATE,
+          transaction,
+        });
+        if (!row || (deleted && row.deletedAt)) throw unknown();
+        await row.update({ deletedAt: deleted ? new Date() : null }, { transaction });
+        await notify(id, row.sequence, transaction);
+        return read(row);
+      });
+    },
+
+    /**
+     * Applies a change, or answers with what stands in its way. A change that was taken before (its
+     * reply got lost) is not applied again.
+     */
+    async change(systemId: string, change: NewChange): Promise<ChangeRow> {
+      return sequelize.transaction(async (transaction) => {
+        const row = await locked(systemId, transaction);
+        const before = await ChangeRow.findByPk(change.id, { transaction });
+        if (before) {
+          if (before.systemId !== systemId) throw unknown();
+          return before;
+        }
+        const { document } = read(row);
+        const since = await changesAfter(systemId, change.base, transaction);
+        const touched: Operation[] = since.flatMap(({ patch }) => patch);
+        const path = firstOverlap(change.patch, touched);
+        if (path !== undefined) {
+          const value = valueAt(document, path) as
+            Extract<Operation, { op: 'add' }>['value'] | undefined;
+          throw new Problem('conflict', 'Nothing was changed. Choose which value stays.', {
+            conflict: { path, sequence: row.sequence, ...(value !== undefined && { value }) },
+          });
+        }
+        const result = patched(document, change.patch);
+        if (!result.ok)
+          throw new Problem('invalid-change', 'Nothing was changed.', {
+            problems: [...result.problems],
+          });
+        const sequence = row.sequence + 1;
+        await row.update({ document: result.document, sequence }, { transaction });
+        const written = await ChangeRow.create(
+          {
+            id: change.id,
+            systemId,
+            sequence,
+            patch: [...change.patch],
+            inverse: [...inverseOf(document, change.patch)],
+            label: change.label,
+            author: change.author,
+            gesture: change.gesture,
+            kind: change.kind,
+            schema: SCHEMA,
+          },
+          { transaction },
+        );
+        await notify(systemId, sequence, transaction);
+        return written;
+      });
+    },
+
+    async changes(systemId: string, after: number, last: number): Promise<ChangeRow[]> {
+      if ((await SystemRow.count({ where: { id: systemId, deletedAt: null } })) === 0)
+        throw unknown();
+      const newest = await ChangeRow.findAll({
+        where: { systemId, sequence: { [Op.gt]: after } },
+        order: [['sequence', 'DESC']],
+        limit: last,
+      });
+      return newest.reverse();
+    },
+
+    async isEmpty(): Promise<boolean> {
+      return (await SystemRow.count()) === 0;
+    },
+  };
+}
+
+export type Store = ReturnType<typeof createStore>;

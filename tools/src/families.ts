@@ -1,0 +1,33 @@
+import type { Category } from '@garnish/core/fonts/family';
+
+/** The shipped families by the package that carries them, with what kind of face each is. */
+export const FAMILIES: readonly (readonly [packageName: string, category: Category])[] = [
+  ['@fontsource-variable/archivo', 'sans'],
+  ['@fontsource-variable/commissioner', 'sans'],
+  ['@fontsource-variable/figtree', 'sans'],
+  ['@fontsource-variable/hanken-grotesk', 'sans'],
+  ['@fontsource-variable/karla', 'sans'],
+  ['@fontsource-variable/libre-franklin', 'sans'],
+  ['@fontsource-variable/source-sans-3', 'sans'],
+  ['@fontsource-variable/work-sans', 'sans'],
+  ['@fontsource/amiri', 'serif'],
+  ['@fontsource-variable/eb-garamond', 'serif'],
+  ['@fontsource-variable/literata', 'serif'],
+  ['@fontsource-variable/lora', 'serif'],
+  ['@fontsource-variable/newsreader', 'serif'],
+  ['@fontsource-variable/source-serif-4', 'serif'],
+  ['@fontsource-variable/vollkorn', 'serif'],
+  ['@fontsource/aleo', 'slab'],
+  ['@fontsource-variable/bitter', 'slab'],
+  ['@fontsource/zilla-slab', 'slab'],
+  ['@fontsource-variable/bricolage-grotesque', 'display'],
+  ['@fontsource/dm-serif-display', 'display'],
+  ['@fontsource-variable/fraunces', 'display'],
+  ['@fontsource-variable/playfair-display', 'display'],
+  ['@fontsource-variable/unbounded', 'display'],
+  ['@fontsource-variable/caveat', 'hand'],
+  ['@fontsource-variable/shantell-sans', 'hand'],
+  ['@fontsource-variable/azeret-mono', 'mono'],
+  ['@fontsource-variable/martian-mono', 'mono'],
+  ['@fontsource-variable/sometype-mono', 'mono'],
+];

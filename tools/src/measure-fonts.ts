@@ -1,0 +1,156 @@
+/**
+ * Measures every shipped family from its files and writes the catalogue that is committed. Run it
+ * again after a font package has changed; the tests say when the catalogue no longer fits.
+ */
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import path from 'node:path';
+import type { CatalogueEntry } from '@garnish/core/fonts/catalogue';
+import { letterWidthOf } from '@garnish/core/fonts/letter-width';
+import type { Category, FontFile } from '@garnish/core/fonts/family';
+import * as fontkit from 'fontkit';
+import * as z from 'zod';
+import { FAMILIES } from './families.ts';
+
+const require = createRequire(import.meta.url);
+const SCRIPTS = ['latin', 'latin-ext'] as const;
+const STYLES = ['normal', 'italic'] as const;
+
+const metadataSchema = z.object({
+  id: z.string(),
+  family: z.string(),
+  weights: z.array(z.number()),
+  styles: z.array(z.string()),
+  variable: z
+    .union([z.record(z.string(), z.object({ min: z.string(), max: z.string() })), z.literal(false)])
+    .optional(),
+  license: z.object({ type: z.string(), attribution: z.string() }),
+});
+
+const readJson = (file: string): unknown => JSON.parse(readFileSync(file, 'utf8'));
+
+interface Candidate {
+  readonly file: string;
+  readonly script: string;
+  readonly style: FontFile['style'];
+  readonly weight: FontFile['weight'];
+}
+
+/** The file names of a package for the scripts that are shipped: variable ones, or one a weight. */
+function candidates(
+  packageName: string,
+  { id, weights, variable }: z.infer<typeof metadataSchema>,
+  script: string,
+): Candidate[] {
+  const isVariable = packageName.startsWith('@fontsource-variable/');
+  const axis = isVariable && variable ? variable['wght'] : undefined;
+  return STYLES.flatMap((style): Candidate[] =>
+    axis
+      ? [
+          {
+            file: `${id}-${script}-wght-${style}.woff2`,
+            script,
+            style,
+            weight: { min: Number(axis.min), max: Number(axis.max) },
+          },
+        ]
+      : weights.map((weight) => ({
+          file: `${id}-${script}-${weight}-${style}.woff2`,
+          script,
+          style,
+          weight: { min: weight, max: weight },
+        })),
+  );
+}
+
+function openFont(bytes: Buffer): fontkit.Font {
+  const font = fontkit.create(bytes);
+  if (!('glyphForCodePoint' in font)) throw new Error('a collection, not one font');
+  return font;
+}
+
+function figuresOf(font: fontkit.Font): CatalogueEntry['family']['figures'] {
+  const widths = new Set(
+    [...'0123456789'].map(
+      (digit) => font.glyphForCodePoint(digit.codePointAt(0) ?? 0).advanceWidth,
+    ),
+  );
+  if (widths.size === 1) return 'tabular';
+  return font.availableFeatures.includes('tnum') ? 'tnum' : 'proportional';
+}
+
+function measure(packageName: string, category: Category): CatalogueEntry {
+  const folder = path.dirname(require.resolve(`${packageName}/package.json`));
+  const metadata = metadataSchema.parse(readJson(path.join(folder, 'metadata.json')));
+  const { version } = z
+    .object({ version: z.string() })
+    .parse(readJson(path.join(folder, 'package.json')));
+  const ranges = z
+    .record(z.string(), z.string())
+    .parse(readJson(path.join(folder, 'unicode.json')));
+
+  const files = SCRIPTS.flatMap((script) => candidates(packageName, metadata, script))
+    .filter(({ file }) => existsSync(path.join(folder, 'files', file)))
+    .map(({ file, script, style, weight }) => {
+      const bytes = readFileSync(path.join(folder, 'files', file));
+      const hash = createHash('sha256').update(bytes).digest('hex').slice(0, 12);
+      const unicodeRange = ranges[script];
+      if (!unicodeRange) throw new Error(`${packageName} tells no range for ${script}`);
+      return {
+        source: `${packageName}/files/${file}`,
+        file: {
+          name: `${file.replace(/\.woff2$/, '')}.${hash}.woff2`,
+          style,
+          weight,
+          script,
+          unicodeRange,
+          bytes: bytes.length,
+        },
+      };
+    });
+
+  const upright = files
+    .filter(({ file }) => file.script === 'latin' && file.style === 'normal')
+    .sort((one, other) => distanceTo400(one.file) - distanceTo400(other.file))[0];
+  if (!upright) throw new Error(`${packageName} has no upright latin file`);
+  const font = openFont(
+    readFileSync(require.resolve(`${folder}/files/${path.basename(upright.source)}`)),
+  );
+  const share = (units: number): number => Number((units / font.unitsPerEm).toFixed(4));
+  const advance = (letter: string): number =>
+    font.glyphForCodePoint(letter.codePointAt(0) ?? 32).advanceWidth / font.unitsPerEm;
+  return {
+    licenceFile: `${packageName}/LICENSE`,
+    sources: Object.fromEntries(files.map(({ file, source }) => [file.name, source])),
+    family: {
+      id: metadata.id,
+      name: metadata.family,
+      category,
+      version,
+      licence: metadata.license.type,
+      copyright: (font.copyright || metadata.license.attribution).split('\n')[0] ?? '',
+      figures: figuresOf(font),
+      metrics: {
+        unitsPerEm: font.unitsPerEm,
+        ascent: share(font.ascent),
+        descent: share(font.descent),
+        lineGap: share(font.lineGap),
+        xHeight: share(font.xHeight),
+        capHeight: share(font.capHeight),
+        letterWidth: Number(letterWidthOf(advance).toFixed(4)),
+      },
+      files: files.map(({ file }) => file),
+    },
+  };
+}
+
+const distanceTo400 = ({ weight }: FontFile): number =>
+  Math.abs(Math.min(weight.max, Math.max(weight.min, 400)) - 400);
+
+const entries = FAMILIES.map(([packageName, category]) => measure(packageName, category)).sort(
+  (one, other) => one.family.name.localeCompare(other.family.name, 'en'),
+);
+const target = new URL('../../core/src/fonts/catalogue.json', import.meta.url);
+writeFileSync(target, `${JSON.stringify(entries)}\n`);
+console.log(`garnish: measured ${entries.length} families`);

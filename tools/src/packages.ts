@@ -1,0 +1,67 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { Advice, say } from './say.ts';
+
+export const isRoot = (): boolean => process.getuid?.() === 0;
+
+const canRun = (command: string): boolean =>
+  spawnSync('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }).status === 0;
+
+/** Installs packages of Debian's, or says which command the person should run. */
+function installPackages(what: string, packages: readonly string[]): void {
+  const advice = `sudo apt-get update && sudo apt-get install -y --no-install-recommends ${packages.join(' ')}`;
+  if (!canRun('apt-get'))
+    throw new Advice(`${what} is missing, and this is not a Debian system. Install ${what} first.`);
+  if (!isRoot())
+    throw new Advice(
+      `${what} is missing, and installing it needs rights. Run this first:\n  ${advice}`,
+    );
+  say(`installing ${what} from Debian’s packages …`);
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  for (const step of [
+    ['update', '-qq'],
+    ['install', '-y', '-qq', '--no-install-recommends', ...packages],
+  ]) {
+    const { status } = spawnSync('apt-get', step, { env, stdio: ['ignore', 'ignore', 'inherit'] });
+    if (status !== 0)
+      throw new Advice(
+        `apt-get ${step[0] ?? ''} failed. What it said stands above. To try it alone:\n  ${advice}`,
+      );
+  }
+}
+
+const POSTGRES_HOME = '/usr/lib/postgresql';
+
+function newestPostgres(): string | undefined {
+  if (!existsSync(POSTGRES_HOME)) return undefined;
+  return readdirSync(POSTGRES_HOME)
+    .sort((one, other) => Number(other) - Number(one))
+    .map((version) => path.join(POSTGRES_HOME, version, 'bin'))
+    .find((folder) => existsSync(path.join(folder, 'initdb')));
+}
+
+/** The folder of PostgreSQL's server programs, installed if they are missing. */
+export function postgresPrograms(): string {
+  const there = newestPostgres();
+  if (there !== undefined) return there;
+  if (isRoot()) {
+    // Debian would start a cluster of its own on port 5432; ours is all that is wanted.
+    const folder = '/etc/postgresql-common/createcluster.d';
+    mkdirSync(folder, { recursive: true });
+    writeFileSync(path.join(folder, 'garnish.conf'), 'create_main_cluster = false\n');
+  }
+  installPackages('PostgreSQL', ['postgresql']);
+  const now = newestPostgres();
+  if (now === undefined)
+    throw new Advice(`PostgreSQL was installed, but ${POSTGRES_HOME} has no server programs.`);
+  return now;
+}
+
+const CHROMIUM = '/usr/bin/chromium';
+
+/** Debian's Chromium, installed if it is missing. */
+export function chromium(): string {
+  if (!existsSync(CHROMIUM)) installPackages('Chromium', ['chromium']);
+  return CHROMIUM;
+}

@@ -1,0 +1,77 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import path from 'node:path';
+import { createServer } from '@garnish/server/app';
+import { builtWeb } from './build-web.ts';
+import { startCluster } from './cluster.ts';
+import { freePort } from './ports.ts';
+import { end, say } from './say.ts';
+
+const FIRST_PORT = 4400;
+const root = process.cwd();
+const dev = process.argv.includes('--dev');
+
+/** What is to be undone when the command ends, last first. */
+const ending: (() => void | Promise<void>)[] = [];
+
+async function shutDown(): Promise<void> {
+  for (const step of ending.reverse()) await step();
+  process.exit(0);
+}
+
+async function databaseUrl(): Promise<string> {
+  const given = process.env['DATABASE_URL'];
+  if (given) return given;
+  const cluster = await startCluster(root, 'postgres');
+  ending.push(() => {
+    cluster.stop();
+  });
+  return cluster.database('garnish');
+}
+
+async function serve(): Promise<void> {
+  const url = await databaseUrl();
+  const app = await createServer({ databaseUrl: url, demo: true, webFolder: builtWeb(root) });
+  ending.push(() => app.close());
+  const port = await freePort(Number(process.env['PORT']) || FIRST_PORT);
+  await app.listen({ host: '127.0.0.1', port });
+  say(`ready at http://127.0.0.1:${port}/ (Ctrl-C stops it; everything is kept)`);
+}
+
+/** Starts a program that restarts by itself when its sources change. */
+function watch(args: readonly string[], cwd: string, env: NodeJS.ProcessEnv): ChildProcess {
+  const child = spawn(process.execPath, args, {
+    cwd,
+    env: { ...process.env, ...env },
+    stdio: 'inherit',
+  });
+  ending.push(() => {
+    child.kill();
+  });
+  return child;
+}
+
+async function develop(): Promise<void> {
+  const url = await databaseUrl();
+  const api = await freePort(FIRST_PORT + 100);
+  const port = await freePort(Number(process.env['PORT']) || FIRST_PORT);
+  watch([path.join(root, 'node_modules/tsx/dist/cli.mjs'), 'watch', 'server/src/main.ts'], root, {
+    DATABASE_URL: url,
+    PORT: String(api),
+  });
+  watch(
+    [path.join(root, 'node_modules/vite/bin/vite.js'), '--port', String(port), '--strictPort'],
+    path.join(root, 'web'),
+    { GARNISH_API: `http://127.0.0.1:${api}` },
+  );
+}
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.once(signal, () => {
+    say('stopping …');
+    shutDown().catch(end);
+  });
+
+(dev ? develop() : serve()).catch(async (error: unknown) => {
+  for (const step of ending.reverse()) await step();
+  end(error);
+});

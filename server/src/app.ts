@@ -108,6 +108,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
     await app.register(fastifyStatic, {
       root: webFolder,
       index: false,
+      wildcard: false,
       setHeaders: (response, file) => {
         if (path.basename(path.dirname(file)) === 'assets')
           response.setHeader('cache-control', 'public, max-age=31536000, immutable');

@@ -70,11 +70,11 @@ function openFont(bytes: Buffer): fontkit.Font {
   return font;
 }
 
+const ZERO = 48;
+
 function figuresOf(font: fontkit.Font): CatalogueEntry['family']['figures'] {
   const widths = new Set(
-    [...'0123456789'].map(
-      (digit) => font.glyphForCodePoint(digit.codePointAt(0) ?? 0).advanceWidth,
-    ),
+    Array.from({ length: 10 }, (_, digit) => font.glyphForCodePoint(ZERO + digit).advanceWidth),
   );
   if (widths.size === 1) return 'tabular';
   return font.availableFeatures.includes('tnum') ? 'tnum' : 'proportional';

@@ -1,5 +1,6 @@
 import { contrastRatio, isLargeText, neededContrast, type Conformance } from '../color/contrast.ts';
 import { nearestPassing } from '../color/nearest-passing.ts';
+import { partSelector } from '../derive/color.ts';
 import type { TextPair } from '../derive/derived.ts';
 import { MODES, type Mode } from '../system/document.ts';
 import type { Check, Finding } from './finding.ts';
@@ -47,21 +48,23 @@ export const sizesText = ({ fromPx, toPx }: Judged): string =>
 
 /** The rule of the proof that shows the pair. */
 const selectorOf = ({ style, part, on }: TextPair): string =>
-  `.on-${on.slug} .type-${style.slug}${part === 'link' ? ' a' : ''}`;
+  `.on-${on.slug} ${partSelector(part, style)}`;
+
+/** What a use is called: the text role, or the link or quiet button in it. */
+export const nameOfUse = ({ style, part }: TextPair): string =>
+  part === 'words' ? style.name : part === 'link' ? `link in ${style.name}` : `quiet button`;
 
 function findingOf(judged: Judged): Finding {
   const { pair, mode, ratio, needed, large } = judged;
   const { color, on, style } = pair;
   const before = color.colors[mode];
   const after = nearestPassing(before, on.colors[mode], needed);
-  const what =
-    pair.part === 'link' ? `${color.name} in ${style.name}` : `${style.name} in ${color.name}`;
   return {
     id: `contrast:${pair.id}:${mode}`,
     severity: 'repair',
     area: 'color',
     decision: `/color/texts/items/${pair.id}`,
-    title: `${what} on ${on.name} falls short in ${mode}`,
+    title: `${nameOfUse(pair)} in ${color.name} on ${on.name} falls short in ${mode}`,
     figures: `${ratioText(ratio)} of ${needed.toFixed(2)}, at ${sizesText(judged)}, weight ${style.weight}`,
     reason: large
       ? 'Large text needs less contrast than small text, and this is still too little to be read by everyone.'

@@ -6,6 +6,7 @@ import {
   type ColorRole,
   type Mode,
   type Paint,
+  type Part,
   type StyleDocument,
 } from '../system/document.ts';
 import { NEUTRAL } from '../system/validate.ts';
@@ -166,6 +167,14 @@ export const deriveColorTokens = (
   }),
 ];
 
+/** The part of a text that a use speaks of, as a selector of the exported classes. */
+export const partSelector = (part: Part, { slug }: TextStyle): string =>
+  ({
+    words: `.type-${slug}`,
+    link: `.type-${slug} a`,
+    button: `.quiet-button .type-${slug}`,
+  })[part];
+
 const variable = ({ slug }: DerivedColorRole): string => `var(${propertyOfPath(['color', slug])})`;
 
 /**
@@ -187,7 +196,7 @@ export function deriveColorRules(
     const texts = pairs
       .filter(({ on }) => on.id === surface.id)
       .map(({ style, part, color }): Rule => ({
-        selector: `${prefix}.type-${style.slug}${part === 'link' ? ' a' : ''}`,
+        selector: `${prefix}${partSelector(part, style)}`,
         declarations: [['color', variable(color)]],
       }));
     return [own, ...texts];

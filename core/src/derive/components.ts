@@ -16,7 +16,6 @@ const COMPONENTS: Components = {
     inset: { from: 'space.inset', property: 'padding-inline' },
   },
   'quiet-button': {
-    ink: { from: 'color.action', property: 'color' },
     edge: { from: 'color.action', property: 'border-color' },
     inset: { from: 'space.inset', property: 'padding-inline' },
   },

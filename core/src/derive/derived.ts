@@ -1,6 +1,6 @@
 import type { Hex } from '../color/srgb.ts';
 import type { FontFamily } from '../fonts/family.ts';
-import type { Face, Mode } from '../system/document.ts';
+import type { Face, Mode, Part } from '../system/document.ts';
 import type { FluidSize } from '../type/fluid.ts';
 import type { Token } from '../tokens/token.ts';
 
@@ -40,7 +40,7 @@ export interface DerivedColorRole {
 export interface TextPair {
   readonly id: string;
   readonly style: TextStyle;
-  readonly part: 'words' | 'link';
+  readonly part: Part;
   readonly color: DerivedColorRole;
   readonly on: DerivedColorRole;
 }

@@ -18,13 +18,12 @@ html { overflow-x: clip; }
 .hero { padding-block: var(--space-section); max-inline-size: 44rem; display: grid; gap: var(--space-stack); }
 .actions { display: flex; flex-wrap: wrap; gap: var(--space-stack); margin-block-start: var(--space-stack); }
 .button, .quiet-button { display: inline-block; padding-block: 0.75em; text-decoration: none; border-radius: 0.25rem; }
-.quiet-button { border: 1px solid; }
-.quiet-button .action-words { color: inherit; }
-.notice { border-inline-start: 0.25rem solid; margin-block-end: var(--space-section); }
+.quiet-button { border-width: 1px; border-style: solid; }
+.notice { border-inline-start-width: 0.25rem; border-inline-start-style: solid; margin-block-end: var(--space-section); }
 .block { display: grid; gap: var(--space-stack); margin-block-end: var(--space-section); }
 .prose { max-inline-size: 40rem; }
 .table { border-collapse: collapse; inline-size: 100%; font-variant-numeric: tabular-nums; }
-.table th, .table td { text-align: start; padding-block: 0.5em; padding-inline-end: 1em; border-block-end: 1px solid; border-color: inherit; vertical-align: baseline; overflow-wrap: anywhere; }
+.table th, .table td { text-align: start; padding-block: 0.5em; padding-inline-end: 1em; border-block-end-width: 1px; border-block-end-style: solid; border-color: inherit; vertical-align: baseline; overflow-wrap: anywhere; }
 .cards { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(100%, 15rem), 1fr)); gap: var(--space-inset); }
 .card { display: grid; gap: var(--space-stack); align-content: start; padding: var(--space-inset); }
 .site-footer { padding-block: var(--space-inset) var(--space-section); border-block-start: 1px solid var(--table-line, currentcolor); }

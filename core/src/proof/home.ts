@@ -77,12 +77,8 @@ const button = ({ text, ground }: Build, label: string): ProofElement =>
   );
 
 const quietButton = ({ text }: Build, label: string): ProofElement => ({
-  ...element(
-    'a',
-    { class: 'quiet-button', ...nowhere },
-    text('span', 'label', 'page', [label], { class: 'action-words' }),
-  ),
-  uses: ['quiet-button.ink', 'quiet-button.edge', 'quiet-button.inset'],
+  ...element('a', { class: 'quiet-button', ...nowhere }, text('span', 'label', 'page', [label])),
+  uses: ['quiet-button.edge', 'quiet-button.inset', 'color.action'],
   decision: '/color/roles/items/action/light',
 });
 

@@ -3,14 +3,14 @@ import { element, type ProofElement } from './node.ts';
 
 type Mark = StyleDocument['content']['mark'];
 
-const WAVE = 'q4.5 -6 9 0 t9 0 t9 0 v3 q-4.5 6 -9 0 t-9 0 t-9 0 z';
+const WAVE = 'q4.75 -6 9.5 0 t9.5 0 t9.5 0 v3.5 q-4.75 -6 -9.5 0 t-9.5 0 t-9.5 0 z';
 
 /** Drawings on a field of 32 by 32; the classes take the link and the action color. */
 const SHAPES: Readonly<Record<Mark, readonly { readonly d: string; readonly part: 'a' | 'b' }[]>> =
   {
     tide: [
-      { d: `M2.5 9 ${WAVE}`, part: 'a' },
-      { d: `M2.5 20 ${WAVE}`, part: 'b' },
+      { d: `M1.75 9 ${WAVE}`, part: 'a' },
+      { d: `M1.75 20 ${WAVE}`, part: 'b' },
     ],
     dome: [
       { d: 'M3 24 a13 13 0 0 1 26 0 z M3 26 h26 v2 h-26 z', part: 'a' },

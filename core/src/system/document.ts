@@ -55,10 +55,13 @@ const paint = z.discriminatedUnion('kind', [
 
 const colorRole = z.strictObject({ name: label, light: paint, dark: paint });
 
+/** The words themselves, the links in them, or a quiet button set in that text. */
+export const PARTS = ['words', 'link', 'button'] as const;
+
 /** Which text stands in which color on which surface; the pairs that are checked follow from it. */
 const textUse = z.strictObject({
   text: id,
-  part: z.enum(['words', 'link']),
+  part: z.enum(PARTS),
   color: id,
   on: id,
 });
@@ -138,6 +141,7 @@ export type StyleDocument = DeepReadonly<z.infer<typeof documentSchema>>;
 export type TextRole = StyleDocument['type']['roles']['items'][string];
 export type ColorRole = StyleDocument['color']['roles']['items'][string];
 export type Paint = ColorRole['light'];
+export type Part = (typeof PARTS)[number];
 export type TextUse = StyleDocument['color']['texts']['items'][string];
 export type Anchor = StyleDocument['type']['anchors']['narrow'];
 export type Face = (typeof FACES)[number];

@@ -45,6 +45,7 @@ export const usualTexts: Color['texts'] = collectionOf([
   ['body-link-page', { text: 'body', part: 'link', color: 'link', on: 'page' }],
   ['small-page', { text: 'small', part: 'words', color: 'quiet', on: 'page' }],
   ['label-page', { text: 'label', part: 'words', color: 'text', on: 'page' }],
+  ['button-page', { text: 'label', part: 'button', color: 'action', on: 'page' }],
   ['h4-surface', { text: 'h4', part: 'words', color: 'text', on: 'surface' }],
   ['body-surface', { text: 'body', part: 'words', color: 'text', on: 'surface' }],
   ['body-link-surface', { text: 'body', part: 'link', color: 'link', on: 'surface' }],

@@ -23,6 +23,12 @@ export const patchSchema = z.array(operation).check(z.minLength(1), z.maxLength(
 export type Operation = Readonly<z.infer<typeof operation>>;
 export type Patch = readonly Operation[];
 
+/** The value of an operation. */
+export type Json = Extract<Operation, { op: 'add' }>['value'];
+
+/** A copy of something that is JSON by its schema, as the value of an operation. */
+export const jsonOf = (value: unknown): Json => JSON.parse(JSON.stringify(value)) as Json;
+
 export type Patched =
   | { readonly ok: true; readonly document: StyleDocument }
   | { readonly ok: false; readonly problems: readonly Problem[] };
@@ -82,7 +88,7 @@ export function inverseOf(document: StyleDocument, patch: Patch): Patch {
         : {
             op: operation.op === 'remove' ? 'add' : 'replace',
             path: operation.path,
-            value: before as Extract<Operation, { op: 'add' }>['value'],
+            value: before as Json,
           },
     );
     here = produce(here, (draft) => {

@@ -5,6 +5,7 @@ import {
   inverseOf,
   patched,
   valueAt,
+  type Json,
   type Operation,
 } from '@garnish/core/system/patch';
 import { readDocument } from '@garnish/core/system/upgrade';
@@ -113,11 +114,13 @@ export function createStore(sequelize: Sequelize) {
         }
         const { document } = read(row);
         const since = await changesAfter(systemId, change.base, transaction);
-        const touched: Operation[] = since.flatMap(({ patch }) => patch);
+        // What one author did since was done knowingly: only others can be in the way.
+        const touched: Operation[] = since
+          .filter(({ author }) => author !== change.author)
+          .flatMap(({ patch }) => patch);
         const path = firstOverlap(change.patch, touched);
         if (path !== undefined) {
-          const value = valueAt(document, path) as
-            Extract<Operation, { op: 'add' }>['value'] | undefined;
+          const value = valueAt(document, path) as Json | undefined;
           throw new Problem('conflict', 'Nothing was changed. Choose which value stays.', {
             conflict: { path, sequence: row.sequence, ...(value !== undefined && { value }) },
           });

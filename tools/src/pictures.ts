@@ -1,0 +1,126 @@
+/**
+ * Takes the current picture of each main view from the demo data. Names as arguments take only
+ * those; `--to FOLDER` puts them somewhere else, `--size 1680x1050` takes them at another size.
+ */
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { parseArgs } from 'node:util';
+import type { Page } from '@playwright/test';
+import { launch } from './browser.ts';
+import { demoServer } from './demo-server.ts';
+import { end, say } from './say.ts';
+
+interface View {
+  readonly name: string;
+  /** The demo system by its name; none for the list. */
+  readonly system?: string;
+  readonly area?: string;
+  readonly preferences?: Readonly<Record<string, unknown>>;
+  readonly act?: (page: Page) => Promise<unknown>;
+}
+
+const BRACKWATER = 'Brackwater Ferries';
+const KESTREL = 'Kestrel Hill Planetarium';
+const TALLOW = 'Tallow Lane Candles';
+const NIGHT = { look: 'night' };
+
+const VIEWS: readonly View[] = [
+  { name: 'systems' },
+  { name: 'systems-night', preferences: NIGHT },
+  { name: 'fonts', system: BRACKWATER, area: 'fonts' },
+  { name: 'type', system: BRACKWATER, area: 'type' },
+  { name: 'color', system: BRACKWATER, area: 'color' },
+  { name: 'space', system: BRACKWATER, area: 'space' },
+  { name: 'tokens', system: BRACKWATER, area: 'tokens?token=button.background' },
+  { name: 'review', system: TALLOW, area: 'review' },
+  {
+    name: 'color-night',
+    system: BRACKWATER,
+    area: 'color',
+    preferences: { ...NIGHT, proofTheme: 'dark' },
+  },
+  {
+    name: 'type-night',
+    system: KESTREL,
+    area: 'type',
+    preferences: { ...NIGHT, proofTheme: 'dark' },
+  },
+  { name: 'proof-375', system: BRACKWATER, area: 'type', preferences: { proofWidth: 375 } },
+  {
+    name: 'proof-1440',
+    system: BRACKWATER,
+    area: 'type',
+    preferences: { proofWidth: 1440, wide: true },
+  },
+  {
+    name: 'color-choosing',
+    system: KESTREL,
+    area: 'color',
+    act: (page) => page.getByRole('button', { name: /^action in light/ }).click(),
+  },
+  { name: 'color-findings', system: TALLOW, area: 'color' },
+  {
+    name: 'find',
+    system: BRACKWATER,
+    area: 'type',
+    act: async (page) => {
+      await page.keyboard.press('Control+k');
+      await page.getByRole('combobox', { name: 'Find a decision' }).fill('action');
+    },
+  },
+];
+
+async function take(page: Page, url: string, view: View, file: string): Promise<void> {
+  await page.goto(url);
+  await page.evaluate(
+    (preferences) => localStorage.setItem('garnish-preferences', JSON.stringify(preferences)),
+    view.preferences ?? {},
+  );
+  await page.goto(url);
+  if (view.system !== undefined) {
+    await page.getByRole('heading', { name: view.system }).getByRole('link').click();
+    await page.getByRole('navigation', { name: 'Areas' }).waitFor();
+    const base = page.url().replace(/\/[^/]*$/, '');
+    await page.goto(`${base}/${view.area ?? 'fonts'}`);
+    await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+    await page.frameLocator('iframe').getByRole('heading', { level: 1 }).waitFor();
+  } else await page.getByRole('heading', { name: BRACKWATER }).waitFor();
+  await view.act?.(page);
+  await page.mouse.move(1, 1);
+  await page.evaluate(async () => {
+    await document.fonts.ready;
+    await document.querySelector('iframe')?.contentDocument?.fonts.ready;
+  });
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: file });
+}
+
+async function main(): Promise<void> {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: { to: { type: 'string' }, size: { type: 'string' } },
+  });
+  const folder = path.resolve(values.to ?? 'docs/screenshots');
+  mkdirSync(folder, { recursive: true });
+  const [width = 1280, height = 800] = (values.size ?? '1280x800').split('x').map(Number);
+  const server = await demoServer('pictures');
+  const browser = await launch();
+  try {
+    const page = await browser.newPage({ viewport: { width, height } });
+    const chosen = VIEWS.filter(
+      ({ name }) => positionals.length === 0 || positionals.includes(name),
+    );
+    page.on('console', (message) => {
+      if (message.type() === 'error') say(`the page says: ${message.text()}`);
+    });
+    for (const view of chosen) {
+      await take(page, server.url, view, path.join(folder, `${view.name}.png`));
+      say(`took ${view.name}`);
+    }
+  } finally {
+    await browser.close();
+    await server.close();
+  }
+}
+
+main().catch(end);

@@ -1,0 +1,71 @@
+import * as z from 'zod/mini';
+
+const problemSchema = z.object({
+  type: z.string(),
+  title: z.string(),
+  detail: z.string(),
+  problems: z.optional(z.array(z.object({ path: z.string(), message: z.string() }))),
+  conflict: z.optional(
+    z.object({ path: z.string(), value: z.optional(z.unknown()), sequence: z.number() }),
+  ),
+});
+export type Problem = z.infer<typeof problemSchema>;
+
+/** The server answered, and said no. */
+export class ApiError extends Error {
+  readonly status: number;
+  readonly problem: Problem;
+
+  constructor(status: number, problem: Problem) {
+    super(`${problem.title}. ${problem.detail}`);
+    this.status = status;
+    this.problem = problem;
+  }
+}
+
+/** The server did not answer at all. */
+export class Unreachable extends Error {
+  constructor() {
+    super(
+      'The server does not answer. What was saved is kept; start it again, then try once more.',
+    );
+  }
+}
+
+async function answer(path: string, init?: RequestInit): Promise<Response> {
+  let response: Response;
+  try {
+    response = await fetch(path, init);
+  } catch {
+    throw new Unreachable();
+  }
+  if (response.ok) return response;
+  const parsed = problemSchema.safeParse(await response.json().catch(() => undefined));
+  if (!parsed.success) throw new Unreachable();
+  throw new ApiError(response.status, parsed.data);
+}
+
+/** Reads JSON and checks its form. */
+export async function get<Schema extends z.ZodMiniType>(
+  path: string,
+  schema: Schema,
+): Promise<z.infer<Schema>> {
+  const response = await answer(path);
+  return schema.parse(await response.json());
+}
+
+/** Sends JSON, if any, and gives the answer's JSON; undefined for an answer without a body. */
+export async function send(
+  method: 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<unknown> {
+  const response = await answer(path, {
+    method,
+    ...(body !== undefined && {
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    }),
+  });
+  return response.status === 204 ? undefined : response.json();
+}

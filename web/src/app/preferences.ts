@@ -1,0 +1,51 @@
+import { useSyncExternalStore } from 'react';
+import * as z from 'zod/mini';
+
+/** How the interface stands in this browser; no part of any system. */
+const schema = z.object({
+  look: z.enum(['day', 'night']),
+  proofWidth: z.number().check(z.gte(320), z.lte(1600)),
+  proofTheme: z.enum(['light', 'dark']),
+  wide: z.boolean(),
+});
+export type Preferences = z.infer<typeof schema>;
+
+const KEY = 'garnish-preferences';
+
+function read(): Preferences {
+  const usual: Preferences = {
+    look: matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'day',
+    proofWidth: 720,
+    proofTheme: 'light',
+    wide: false,
+  };
+  try {
+    const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');
+    const parsed = schema.safeParse({ ...usual, ...(stored as object) });
+    return parsed.success ? parsed.data : usual;
+  } catch {
+    return usual;
+  }
+}
+
+let current = read();
+const listeners = new Set<() => void>();
+
+const show = ({ look }: Preferences): void => {
+  document.documentElement.dataset['theme'] = `garnish-${look}`;
+};
+show(current);
+
+export function setPreferences(change: Partial<Preferences>): void {
+  current = { ...current, ...change };
+  localStorage.setItem(KEY, JSON.stringify(current));
+  show(current);
+  listeners.forEach((listener) => listener());
+}
+
+const subscribe = (listener: () => void): (() => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+export const usePreferences = (): Preferences => useSyncExternalStore(subscribe, () => current);

@@ -1,0 +1,46 @@
+import { createBrowserRouter, Navigate, useParams, useRouteError } from 'react-router';
+import { AREAS } from '../areas/areas.ts';
+import { SystemsPage } from '../list/systems-page.tsx';
+import { OpenSystem } from '../system/open-system.tsx';
+import { Message } from '../ui/message.tsx';
+import { Shell } from './shell.tsx';
+
+function SystemRoute() {
+  const { id = '' } = useParams();
+  return (
+    <OpenSystem id={id} key={id}>
+      <Shell />
+    </OpenSystem>
+  );
+}
+
+function Failure() {
+  const error = useRouteError();
+  const detail = error instanceof Error ? error.message : 'Load the page again.';
+  return <Message title="Something failed; what was saved is kept" detail={detail} back />;
+}
+
+export const router = createBrowserRouter([
+  {
+    errorElement: <Failure />,
+    children: [
+      { path: '/', element: <SystemsPage /> },
+      {
+        path: '/systems/:id',
+        element: <SystemRoute />,
+        children: [
+          { index: true, element: <Navigate to={AREAS[0].id} replace /> },
+          ...AREAS.map(({ id, Area }) => ({ path: id, element: <Area /> })),
+          {
+            path: '*',
+            element: <Message title="There is no such area" detail="Choose one above." />,
+          },
+        ],
+      },
+      {
+        path: '*',
+        element: <Message title="There is nothing here" detail="The address leads nowhere." back />,
+      },
+    ],
+  },
+]);

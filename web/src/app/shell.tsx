@@ -1,0 +1,72 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Outlet } from 'react-router';
+import { Proof } from '../proof/proof.tsx';
+import { useStore, useSystem } from '../system/system-context.ts';
+import { Message } from '../ui/message.tsx';
+import { ConflictDialog } from './conflict-dialog.tsx';
+import { usePreferences } from './preferences.ts';
+import { Strip } from './strip.tsx';
+import { TopBar } from './top-bar.tsx';
+
+const Find = lazy(() => import('./find.tsx'));
+
+/** The open system: bar, strip, bench and proof. */
+export function Shell() {
+  const store = useStore();
+  const { conflict, decided, deleted, refused } = useSystem();
+  const { wide } = usePreferences();
+  const [finding, setFinding] = useState(false);
+  const { name } = decided.document;
+
+  useEffect(() => {
+    document.title = `${name} · Garnish`;
+    return () => {
+      document.title = 'Garnish';
+    };
+  }, [name]);
+  useHotkeys('mod+k', () => setFinding(true), { preventDefault: true, enableOnFormTags: true });
+  useHotkeys('mod+z', store.undo, { preventDefault: true });
+  useHotkeys('mod+shift+z, mod+y', store.redo, { preventDefault: true });
+
+  if (deleted)
+    return (
+      <Message
+        title={`${name} was deleted`}
+        detail="It was deleted in another window. It can be brought back there."
+        back
+      />
+    );
+  return (
+    <div className="flex min-h-screen flex-col lg:h-screen">
+      <TopBar onFind={() => setFinding(true)} />
+      <Strip />
+      {refused !== undefined && (
+        <div role="alert" className="flex items-center gap-3 bg-error px-4 py-1 text-error-content">
+          <span>Nothing was changed: {refused}</span>
+          <button type="button" className="min-h-6 underline" onClick={store.dismiss}>
+            Close
+          </button>
+        </div>
+      )}
+      <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
+        <main
+          tabIndex={0}
+          aria-label="Bench"
+          className={`bg-base-100 lg:w-[32.75rem] lg:shrink-0 lg:overflow-y-auto ${wide ? 'hidden' : ''}`}
+        >
+          <Suspense fallback={<p className="p-4 text-quiet">Opening …</p>}>
+            <Outlet />
+          </Suspense>
+        </main>
+        <Proof />
+      </div>
+      {conflict && <ConflictDialog conflict={conflict} />}
+      {finding && (
+        <Suspense>
+          <Find onClose={() => setFinding(false)} />
+        </Suspense>
+      )}
+    </div>
+  );
+}

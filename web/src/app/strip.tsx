@@ -1,0 +1,147 @@
+import { fluidPx } from '@garnish/core/type/fluid';
+import type { ReactNode } from 'react';
+import { NavLink } from 'react-router';
+import { AREAS, type AreaId } from '../areas/areas.ts';
+import type { SystemState } from '../system/store.ts';
+import { useSystem } from '../system/system-context.ts';
+import { useFace } from '../ui/use-face.ts';
+
+const HEIGHT = 42;
+
+function Faces({ decided }: SystemState) {
+  const { heading, text } = decided.document.fonts.roles;
+  const headingFace = useFace(heading.family);
+  const textFace = useFace(text.family);
+  return (
+    <span className="flex items-baseline gap-1 text-[1.9rem] leading-none">
+      <span style={{ fontFamily: headingFace, fontWeight: heading.weight }}>Rg</span>
+      <span style={{ fontFamily: textFace, fontWeight: text.weight }}>Rg</span>
+    </span>
+  );
+}
+
+function Stair({ decided }: SystemState) {
+  const { heading } = decided.document.fonts.roles;
+  const face = useFace(heading.family);
+  const sizes = [
+    ...new Set([...decided.derived.styles.values()].map(({ size }) => fluidPx(size, 1440))),
+  ].sort((one, other) => one - other);
+  const largest = sizes.at(-1) ?? 1;
+  return (
+    <span
+      className="flex items-baseline gap-1 leading-none"
+      style={{ fontFamily: face, fontWeight: heading.weight }}
+    >
+      {sizes.map((size) => (
+        <span key={size} style={{ fontSize: Math.max(5, (size / largest) * 36) }}>
+          a
+        </span>
+      ))}
+    </span>
+  );
+}
+
+function Ramps({ decided }: SystemState) {
+  return (
+    <span className="flex gap-0.5" style={{ height: HEIGHT }}>
+      {[...decided.derived.ramps.values()].slice(0, 4).map(({ id, colors }) => (
+        <span key={id} className="flex w-7 flex-col">
+          {colors.map((color, index) => (
+            <span key={index} className="grow" style={{ background: color }} />
+          ))}
+        </span>
+      ))}
+    </span>
+  );
+}
+
+function Steps({ decided }: SystemState) {
+  const steps = [...decided.derived.steps.values()];
+  const largest = Math.max(...steps.map(({ px }) => px));
+  return (
+    <span className="flex items-end gap-[3px]" style={{ height: HEIGHT }}>
+      {steps.map(({ id, px }) => (
+        <span
+          key={id}
+          className="w-2 bg-base-content"
+          style={{ height: Math.max(1, (px / largest) * HEIGHT) }}
+        />
+      ))}
+    </span>
+  );
+}
+
+const Count = ({ decided }: SystemState) => (
+  <span className="figures text-2xl leading-none">{decided.derived.tokens.length}</span>
+);
+
+const Waiting = ({ findings }: SystemState) => {
+  const repair = findings.filter(({ severity }) => severity === 'repair').length;
+  const look = findings.length - repair;
+  return (
+    <span className="figures text-2xl leading-none">
+      <span className={repair > 0 ? 'text-error' : ''}>{repair}</span>
+      {look > 0 && <span className="text-warning">+{look}</span>}
+    </span>
+  );
+};
+
+/** The live picture of each area. */
+const PICTURES: Readonly<Record<AreaId, (state: SystemState) => ReactNode>> = {
+  fonts: (state) => <Faces {...state} />,
+  type: (state) => <Stair {...state} />,
+  color: (state) => <Ramps {...state} />,
+  space: (state) => <Steps {...state} />,
+  tokens: (state) => <Count {...state} />,
+  review: (state) => <Waiting {...state} />,
+};
+
+function Marks({ area, findings }: { readonly area: AreaId } & Pick<SystemState, 'findings'>) {
+  const own = findings.filter((finding) => finding.area === area);
+  const repair = own.filter(({ severity }) => severity === 'repair').length;
+  const look = own.length - repair;
+  if (own.length === 0) return null;
+  return (
+    <span className="figures flex gap-1.5 text-xs">
+      {repair > 0 && (
+        <span className="text-error">
+          {repair}
+          <span className="sr-only"> to repair</span>
+        </span>
+      )}
+      {look > 0 && (
+        <span className="text-warning">
+          {look}
+          <span className="sr-only"> to look at</span>
+        </span>
+      )}
+    </span>
+  );
+}
+
+/** The whole system at a glance: each area shows what has been decided in it. */
+export function Strip() {
+  const state = useSystem();
+  return (
+    <nav
+      aria-label="Areas"
+      className="flex overflow-x-auto border-t border-line px-4 max-lg:border-b"
+    >
+      {AREAS.map(({ id, name }) => (
+        <NavLink
+          key={id}
+          to={id}
+          className="group flex min-h-[5.375rem] min-w-28 flex-1 flex-col justify-between border-e border-t-[3px] border-e-line border-t-transparent px-2.5 pt-2 pb-1.5 first:border-s first:border-s-line hover:bg-base-200 aria-[current=page]:border-t-primary aria-[current=page]:bg-base-100"
+        >
+          <span aria-hidden className="flex h-11 items-end overflow-hidden">
+            {PICTURES[id](state)}
+          </span>
+          <span className="flex items-baseline justify-between gap-2 text-quiet group-aria-[current=page]:text-base-content">
+            {name}
+            <Marks area={id} findings={state.findings} />
+          </span>
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,97 @@
+import { Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useStore, useSystem } from '../system/system-context.ts';
+import { setPreferences, usePreferences } from './preferences.ts';
+
+const SAVING = {
+  saved: 'saved',
+  saving: 'saving …',
+  waiting: 'not saved: the server does not answer, trying again',
+} as const;
+
+function Name({ name }: { readonly name: string }) {
+  const store = useStore();
+  const [draft, setDraft] = useState<string>();
+  const take = (): void => {
+    const next = draft?.trim();
+    if (next && next !== name)
+      store.change([{ op: 'replace', path: '/name', value: next }], `name ${next}`);
+    setDraft(undefined);
+  };
+  return (
+    <input
+      aria-label="Name of the system"
+      className="min-h-7 max-w-80 min-w-24 shrink bg-transparent px-1 font-semibold text-ellipsis [field-sizing:content] hover:bg-base-200 focus:bg-base-100"
+      maxLength={80}
+      value={draft ?? name}
+      onChange={(event) => setDraft(event.currentTarget.value)}
+      onBlur={take}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+        if (event.key === 'Escape') setDraft(undefined);
+      }}
+    />
+  );
+}
+
+/** Where one is, whether it is saved, and the way back. */
+export function TopBar({ onFind }: { readonly onFind: () => void }) {
+  const store = useStore();
+  const { decided, saving, stacks } = useSystem();
+  const { look } = usePreferences();
+  const undo = stacks.undo.at(-1);
+  const redo = stacks.redo.at(-1);
+  return (
+    <header className="flex min-h-[2.375rem] flex-wrap items-center gap-x-3 px-3">
+      <Link to="/" className="flex min-h-6 items-center px-1 text-quiet hover:underline">
+        All systems
+      </Link>
+      <Name name={decided.document.name} />
+      <span role="status" className={saving === 'waiting' ? 'text-error' : 'text-quiet'}>
+        {SAVING[saving]}
+      </span>
+      <button
+        type="button"
+        className="flex min-h-6 min-w-6 items-center gap-1.5 text-quiet enabled:hover:text-base-content disabled:opacity-40"
+        disabled={!undo}
+        onClick={store.undo}
+        aria-label={undo ? `Undo: ${undo.label}` : 'Undo'}
+        title="Undo (Ctrl Z)"
+      >
+        <Undo2 size={14} aria-hidden />
+        {undo && <span className="max-w-56 truncate">{undo.label}</span>}
+      </button>
+      <button
+        type="button"
+        className="flex min-h-6 min-w-6 items-center gap-1.5 text-quiet enabled:hover:text-base-content disabled:opacity-40"
+        disabled={!redo}
+        onClick={store.redo}
+        aria-label={redo ? `Redo: ${redo.label}` : 'Redo'}
+        title="Redo (Ctrl Shift Z)"
+      >
+        <Redo2 size={14} aria-hidden />
+        {redo && <span className="max-w-40 truncate">{redo.label}</span>}
+      </button>
+      <span className="grow" />
+      <button
+        type="button"
+        className="grid min-h-7 min-w-7 place-items-center text-quiet hover:text-base-content"
+        onClick={() => setPreferences({ look: look === 'day' ? 'night' : 'day' })}
+        aria-label={look === 'day' ? 'Dark interface' : 'Light interface'}
+        title={look === 'day' ? 'Dark interface' : 'Light interface'}
+      >
+        {look === 'day' ? <Moon size={14} aria-hidden /> : <Sun size={14} aria-hidden />}
+      </button>
+      <button
+        type="button"
+        className="flex min-h-7 items-center gap-2 border border-line bg-base-200 px-2 text-quiet hover:text-base-content sm:min-w-64"
+        onClick={onFind}
+      >
+        <Search size={13} aria-hidden />
+        <span className="grow text-start">Find a decision, token, command</span>
+        <kbd className="figures text-xs">Ctrl K</kbd>
+      </button>
+    </header>
+  );
+}

@@ -1,0 +1,161 @@
+import { judge, ratioText, sizesText, nameOfUse } from '@garnish/core/checks/contrast';
+import type { TextPair } from '@garnish/core/derive/derived';
+import { inOrder, MODES, type Mode } from '@garnish/core/system/document';
+import { Plus, X } from 'lucide-react';
+import { usePreferences } from '../../app/preferences.ts';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { useFace } from '../../ui/use-face.ts';
+
+function Sample({ pair, mode }: { readonly pair: TextPair; readonly mode: Mode }) {
+  const { style, color, on, part } = pair;
+  const fontFamily = useFace(style.family);
+  return (
+    <span
+      aria-hidden
+      className={`grid h-8 w-9 place-items-center text-lg ${part === 'link' ? 'underline' : ''}`}
+      style={{
+        background: on.colors[mode],
+        color: color.colors[mode],
+        fontFamily,
+        fontWeight: style.weight,
+      }}
+    >
+      Ag
+    </span>
+  );
+}
+
+const GRID = 'grid grid-cols-[2.25rem_minmax(0,1fr)_2.9rem_2.9rem_1.6rem_1.5rem] gap-x-1.5';
+
+/** Which text stands in which color on which surface, and whether it can be read there. */
+export function Pairs() {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { proofTheme } = usePreferences();
+  const { brief, color, type } = decided.document;
+  const roles = inOrder(color.roles);
+  const styles = inOrder(type.roles);
+
+  const set = (id: string, end: 'text' | 'color' | 'on' | 'part', value: string): void => {
+    store.change(
+      [{ op: 'replace', path: `/color/texts/items/${id}/${end}`, value }],
+      `pair in use`,
+    );
+  };
+  const add = (): void => {
+    const [text] = styles[0] ?? [];
+    const [first] = roles[0] ?? [];
+    const ink = roles[2]?.[0] ?? first;
+    if (text === undefined || first === undefined || ink === undefined) return;
+    const id = `use-${crypto.randomUUID().slice(0, 8)}`;
+    store.change(
+      [
+        {
+          op: 'add',
+          path: `/color/texts/items/${id}`,
+          value: { text, part: 'words', color: ink, on: first },
+        },
+        { op: 'replace', path: '/color/texts/order', value: [...color.texts.order, id] },
+      ],
+      'another pair in use',
+    );
+  };
+  const remove = (id: string): void => {
+    store.change(
+      [
+        { op: 'remove', path: `/color/texts/items/${id}` },
+        {
+          op: 'replace',
+          path: '/color/texts/order',
+          value: color.texts.order.filter((other) => other !== id),
+        },
+      ],
+      'pair no longer in use',
+    );
+  };
+
+  return (
+    <div>
+      {decided.derived.pairs.map((pair) => {
+        const { id } = pair;
+        const judged = MODES.map((mode) => judge(pair, mode, brief.conformance));
+        const use = color.texts.items[id];
+        if (!use) return null;
+        const what = nameOfUse(pair);
+        return (
+          <div
+            key={id}
+            role="group"
+            aria-label={`${what} in ${pair.color.name} on ${pair.on.name}`}
+            data-decision={`/color/texts/items/${id}`}
+            className="border-t border-line py-1"
+          >
+            <div className={`${GRID} items-center`}>
+              <Sample pair={pair} mode={proofTheme} />
+              <span className="min-w-0 truncate">
+                <span className="font-semibold">{what}</span>
+                <span className="block truncate text-xs text-quiet">
+                  {judged[0] && sizesText(judged[0])}
+                  {judged[0]?.large ? ', large' : ''}
+                </span>
+              </span>
+              {judged.map(({ mode, ratio, passes }) => (
+                <span
+                  key={mode}
+                  className={`figures text-end ${passes ? '' : 'font-bold text-error'}`}
+                  title={`${mode}: ${passes ? 'passes' : 'falls short'}`}
+                >
+                  {ratioText(ratio)}
+                  {!passes && <span className="sr-only"> falls short in {mode}</span>}
+                </span>
+              ))}
+              <span className="figures text-end text-quiet">{judged[0]?.needed}</span>
+              <button
+                type="button"
+                className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
+                aria-label={`Remove ${what} in ${pair.color.name} on ${pair.on.name}`}
+                onClick={() => remove(id)}
+              >
+                <X size={12} aria-hidden />
+              </button>
+            </div>
+            <div className="ms-[2.625rem] grid grid-cols-[minmax(0,5rem)_minmax(0,5.5rem)_auto_minmax(0,6rem)] items-center gap-x-1.5 text-xs">
+              <select
+                aria-label={`Text of ${what}`}
+                className="bare select text-xs"
+                value={use.text}
+                onChange={(event) => set(id, 'text', event.currentTarget.value)}
+              >
+                {styles.map(([key, { name }]) => (
+                  <option key={key} value={key}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+              {(['color', 'on'] as const).map((end) => (
+                <span key={end} className="contents">
+                  {end === 'on' && <span className="text-quiet">on</span>}
+                  <select
+                    aria-label={end === 'on' ? `Surface under ${what}` : `Color of ${what}`}
+                    className="bare select text-xs"
+                    value={use[end]}
+                    onChange={(event) => set(id, end, event.currentTarget.value)}
+                  >
+                    {roles.map(([key, { name }]) => (
+                      <option key={key} value={key}>
+                        {name}
+                      </option>
+                    ))}
+                  </select>
+                </span>
+              ))}
+            </div>
+          </div>
+        );
+      })}
+      <button type="button" className="act mt-2 gap-1" onClick={add}>
+        <Plus size={13} aria-hidden /> Another use
+      </button>
+    </div>
+  );
+}

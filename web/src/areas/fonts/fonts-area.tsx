@@ -1,0 +1,144 @@
+import { hasItalic, nearestWeight, weightsOf, type FontFamily } from '@garnish/core/fonts/family';
+import { FACES, type Face } from '@garnish/core/system/document';
+import { useState } from 'react';
+import useSWR from 'swr';
+import { get } from '../../api/client.ts';
+import { familyList } from '../../api/resources.ts';
+import { Fact } from '../../findings/fact.tsx';
+import { Notes } from '../../findings/note.tsx';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { Bench, Section } from '../../ui/bench.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { useFace } from '../../ui/use-face.ts';
+import { FamilyList } from './family-list.tsx';
+
+const FIGURES = {
+  tabular: 'of equal width',
+  tnum: 'of equal width on request',
+  proportional: 'of unequal width',
+} as const;
+
+const share = (value: number): string => value.toFixed(3);
+
+function Facts({ family }: { readonly family: FontFamily }) {
+  const { metrics, figures, files, licence } = family;
+  const latin = files.filter(({ script, style }) => script === 'latin' && style === 'normal');
+  const kilobytes = latin.reduce((sum, { bytes }) => sum + bytes, 0) / 1000;
+  const facts: readonly (readonly [string, string])[] = [
+    ['x-height', `${share(metrics.xHeight)} em`],
+    ['capitals', `${share(metrics.capHeight)} em`],
+    ['mean letter', `${share(metrics.letterWidth)} em`],
+    ['figures', FIGURES[figures]],
+    ['italic', hasItalic(family) ? 'true' : 'none'],
+    ['upright latin', `${kilobytes.toFixed(0)} kB`],
+    ['licence', licence],
+  ];
+  return (
+    <dl className="mt-3 grid grid-cols-[auto_1fr_auto_1fr] gap-x-3 gap-y-0.5 text-xs">
+      {facts.map(([name, value]) => (
+        <div key={name} className="contents">
+          <dt className="text-quiet">{name}</dt>
+          <dd className="figures">{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function Chosen({ face }: { readonly face: Face }) {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { family, weight } = decided.document.fonts.roles[face];
+  const fontFamily = useFace(family);
+  const held = nearestWeight(family, weight);
+  const weights = weightsOf(family);
+  const options = [...new Set([...weights, weight])].sort((one, other) => one - other);
+  return (
+    <div data-decision={`/fonts/roles/${face}`}>
+      <p
+        className="truncate text-[2.1rem] leading-tight"
+        style={{ fontFamily, fontWeight: held, fontSynthesis: 'none' }}
+      >
+        {family.name}
+      </p>
+      <div className="mt-1 flex items-center gap-2">
+        <label className="text-quiet" htmlFor={`weight-${face}`}>
+          Weight
+        </label>
+        <select
+          id={`weight-${face}`}
+          className="figures select w-24"
+          value={weight}
+          onChange={(event) =>
+            store.change(
+              [
+                {
+                  op: 'replace',
+                  path: `/fonts/roles/${face}/weight`,
+                  value: Number(event.currentTarget.value),
+                },
+              ],
+              `weight of the ${face} face`,
+            )
+          }
+        >
+          {options.map((option) => (
+            <option key={option} value={option}>
+              {option}
+              {weights.includes(option) || option === held ? '' : ' (not in the files)'}
+            </option>
+          ))}
+        </select>
+      </div>
+      <Facts family={family} />
+    </div>
+  );
+}
+
+/** The heading and the text face: the list on the bench, every face tried in the proof. */
+export default function FontsArea() {
+  const { findings } = useSystem();
+  const [face, setFace] = useState<Face>('heading');
+  const { data, error, mutate } = useSWR<FontFamily[], Error>('/api/fonts', (path: string) =>
+    get(path, familyList),
+  );
+  return (
+    <Bench title="Fonts">
+      <Section
+        title="Face"
+        aside={
+          <Choice
+            label="Face to choose"
+            options={FACES.map((one) => ({ value: one, name: one }))}
+            value={face}
+            onChange={setFace}
+          />
+        }
+        notes={<Notes findings={findings} at={[`/fonts/roles/${face}`]} />}
+      >
+        <Chosen face={face} key={face} />
+      </Section>
+      <Section
+        title={`Families for the ${face} face`}
+        aside={data && `${data.length}`}
+        notes={
+          <Fact>
+            Arrow keys or the pointer try a face in the proof. Enter or a click takes it, Escape
+            goes back.
+          </Fact>
+        }
+      >
+        {error && (
+          <p role="alert" className="text-error">
+            {error.message}{' '}
+            <button type="button" className="act" onClick={() => void mutate()}>
+              Try again
+            </button>
+          </p>
+        )}
+        {!data && !error && <p className="text-quiet">Reading the catalogue …</p>}
+        {data && <FamilyList families={data} face={face} key={face} />}
+      </Section>
+    </Bench>
+  );
+}

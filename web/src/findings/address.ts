@@ -1,0 +1,19 @@
+import type { Finding } from '@garnish/core/checks/finding';
+
+/** The area in which a decision is made, by the first part of its place in the document. */
+const AREA_OF: Readonly<Record<string, string>> = {
+  fonts: 'fonts',
+  type: 'type',
+  color: 'color',
+  space: 'space',
+  tokens: 'tokens',
+};
+
+/** Where a decision is made: its area, and the place in it. Relative to the open system. */
+export function decisionAddress(path: string): string {
+  const area = AREA_OF[path.split('/')[1] ?? ''] ?? 'tokens';
+  return `${area}?at=${encodeURIComponent(path)}`;
+}
+
+export const findingAddress = ({ id }: Finding): string =>
+  `review?finding=${encodeURIComponent(id)}`;

@@ -1,0 +1,223 @@
+import { useState } from 'react';
+import useSWR from 'swr';
+import { Link, useNavigate } from 'react-router';
+import { get, send } from '../api/client.ts';
+import { systemList, systemSummary, type SystemSummary } from '../api/resources.ts';
+import { setPreferences, usePreferences } from '../app/preferences.ts';
+import { Dialog } from '../ui/dialog.tsx';
+import { Portrait } from './portrait.tsx';
+import { RenameDialog } from './rename-dialog.tsx';
+
+const ADDRESS = '/api/systems';
+
+const waits = ({ repair, look }: SystemSummary['findings']): string => {
+  if (repair === 0 && look === 0) return 'nothing to repair';
+  return [repair > 0 && `${repair} to repair`, look > 0 && `${look} to look at`]
+    .filter(Boolean)
+    .join(', ');
+};
+
+function NewSystem({ onClose }: { readonly onClose: () => void }) {
+  const navigate = useNavigate();
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const make = (name: string): void => {
+    if (name === '') {
+      setProblem('Give it a name first.');
+      return;
+    }
+    setBusy(true);
+    send('POST', ADDRESS, { name })
+      .then((answer) => navigate(`/systems/${systemSummary.parse(answer).id}/fonts`))
+      .catch((error: unknown) => {
+        setBusy(false);
+        setProblem(error instanceof Error ? error.message : 'It could not be made.');
+      });
+  };
+  return (
+    <Dialog title="A new system" onClose={onClose}>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          const name = new FormData(event.currentTarget).get('name');
+          make(typeof name === 'string' ? name.trim() : '');
+        }}
+      >
+        <label className="block text-quiet" htmlFor="new-name">
+          Name of the site
+        </label>
+        <input id="new-name" name="name" className="input w-full" maxLength={80} autoFocus />
+        {problem !== undefined && (
+          <p role="alert" className="mt-1 text-error">
+            {problem}
+          </p>
+        )}
+        <p className="mt-4 flex gap-2">
+          <button className="btn btn-primary" disabled={busy}>
+            Make it
+          </button>
+          <button type="button" className="btn" onClick={onClose}>
+            Not now
+          </button>
+        </p>
+      </form>
+    </Dialog>
+  );
+}
+
+interface RowProps {
+  readonly system: SystemSummary;
+  readonly onRename: () => void;
+  readonly onDuplicate: () => void;
+  readonly onDelete: () => void;
+}
+
+function Row({ system, onRename, onDuplicate, onDelete }: RowProps) {
+  const { id, name, description, findings } = system;
+  return (
+    <li className="grid gap-x-6 gap-y-3 border-t border-line py-5 md:grid-cols-[minmax(0,1fr)_27rem]">
+      <div className="min-w-0">
+        <h2 className="text-xl font-semibold break-words">
+          <Link to={`/systems/${id}/fonts`} className="hover:underline hover:underline-offset-4">
+            {name}
+          </Link>
+        </h2>
+        <p className="mt-1 max-w-prose text-quiet">{description || 'No description yet.'}</p>
+        <p className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">
+          <span className={findings.repair > 0 ? 'text-error' : 'text-quiet'}>
+            {waits(findings)}
+          </span>
+          {(
+            [
+              ['Rename', onRename],
+              ['Duplicate', onDuplicate],
+              ['Delete', onDelete],
+            ] as const
+          ).map(([word, act]) => (
+            <button
+              key={word}
+              type="button"
+              className="min-h-6 text-quiet hover:text-base-content hover:underline"
+              onClick={act}
+              aria-label={`${word} ${name}`}
+            >
+              {word}
+            </button>
+          ))}
+        </p>
+      </div>
+      <Link to={`/systems/${id}/fonts`} tabIndex={-1} aria-hidden>
+        <Portrait {...system.portrait} name={name} />
+      </Link>
+    </li>
+  );
+}
+
+/** All systems, each with a small live picture of what it is. */
+export function SystemsPage() {
+  const { data, error, mutate } = useSWR<SystemSummary[], Error>(ADDRESS, (path: string) =>
+    get(path, systemList),
+  );
+  const { look } = usePreferences();
+  const [making, setMaking] = useState(false);
+  const [renaming, setRenaming] = useState<SystemSummary>();
+  const [deleted, setDeleted] = useState<SystemSummary>();
+  const [problem, setProblem] = useState<string>();
+
+  const act = (work: Promise<unknown>, then?: () => void): void => {
+    setProblem(undefined);
+    work
+      .then(() => mutate())
+      .then(then)
+      .catch((reason: unknown) => {
+        setProblem(reason instanceof Error ? reason.message : 'That did not work.');
+      });
+  };
+
+  return (
+    <main className="mx-auto min-h-screen max-w-5xl bg-base-100 px-8 pt-8 pb-24 sm:border-x sm:border-line">
+      <header className="mb-8 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 className="flex items-center gap-2 text-xl font-semibold">
+          <img src="/mark.svg" alt="" className="h-5 w-5" />
+          Garnish
+        </h1>
+        <p className="grow text-quiet">
+          Decide once, see it on real content, hand over what was seen.
+        </p>
+        <button
+          type="button"
+          className="min-h-6 text-quiet hover:text-base-content hover:underline"
+          onClick={() => setPreferences({ look: look === 'day' ? 'night' : 'day' })}
+        >
+          {look === 'day' ? 'Dark interface' : 'Light interface'}
+        </button>
+        <button type="button" className="btn btn-primary" onClick={() => setMaking(true)}>
+          New system
+        </button>
+      </header>
+      {deleted && (
+        <p
+          role="status"
+          className="mb-4 flex items-center gap-3 border-s-[3px] border-primary ps-3"
+        >
+          <span className="min-w-0 break-words">{deleted.name} is deleted.</span>
+          <button
+            type="button"
+            className="act"
+            onClick={() =>
+              act(send('POST', `${ADDRESS}/${deleted.id}/restore`), () => setDeleted(undefined))
+            }
+          >
+            Bring it back
+          </button>
+        </p>
+      )}
+      {(problem ?? error) !== undefined && (
+        <p role="alert" className="mb-4 border-s-[3px] border-error ps-3 text-error">
+          {problem ?? error?.message}
+        </p>
+      )}
+      {!data && !error && (
+        <p aria-busy className="text-quiet">
+          Reading the list …
+        </p>
+      )}
+      {data?.length === 0 && (
+        <div className="border-t border-line py-12">
+          <p className="text-lg font-semibold">No system yet</p>
+          <p className="mt-1 mb-4 text-quiet">
+            A system holds the fonts, sizes, colors and spaces of one site. Begin with its name.
+          </p>
+          <button type="button" className="btn btn-primary" onClick={() => setMaking(true)}>
+            Make the first one
+          </button>
+        </div>
+      )}
+      {data && data.length > 0 && (
+        <ul>
+          {data.map((system) => (
+            <Row
+              key={system.id}
+              system={system}
+              onRename={() => setRenaming(system)}
+              onDuplicate={() => act(send('POST', `${ADDRESS}/${system.id}/duplicate`))}
+              onDelete={() =>
+                act(send('DELETE', `${ADDRESS}/${system.id}`), () => setDeleted(system))
+              }
+            />
+          ))}
+        </ul>
+      )}
+      {making && <NewSystem onClose={() => setMaking(false)} />}
+      {renaming && (
+        <RenameDialog
+          system={renaming}
+          onClose={() => {
+            setRenaming(undefined);
+            void mutate();
+          }}
+        />
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,90 @@
+import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
+import { homePage } from '@garnish/core/proof/home';
+import {
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useState,
+  type ReactPortal,
+  type RefObject,
+} from 'react';
+import { createPortal } from 'react-dom';
+import type { View } from '../system/store.ts';
+import { renderNode } from './render.tsx';
+
+interface Page {
+  readonly document: Document;
+  readonly exported: CSSStyleSheet;
+}
+
+/** The frame's document with its two sheets: the exported one, and the arrangement of the page. */
+function prepare(frame: HTMLIFrameElement): Page | undefined {
+  const { contentDocument: document, contentWindow } = frame;
+  if (!document || !contentWindow || document.readyState === 'loading') return undefined;
+  const { CSSStyleSheet: FrameSheet } = contentWindow as Window & typeof globalThis;
+  const exported = new FrameSheet();
+  const arrangement = new FrameSheet();
+  arrangement.replaceSync(ARRANGEMENT);
+  document.adoptedStyleSheets = [exported, arrangement];
+  return { document, exported };
+}
+
+/** What of the derived values the page's elements depend on: their classes, not their sizes. */
+const classesOf = ({ derived }: View): string =>
+  [
+    ...[...derived.styles.values()].map(({ id, slug }) => `${id}:${slug}`),
+    ...[...derived.colors.values()].map(({ id, slug }) => `${id}:${slug}`),
+    ...derived.pairs.map(({ style, part, color, on }) =>
+      [style.id, part, color.id, on.id].join(':'),
+    ),
+  ].join(' ');
+
+interface FrameProps {
+  readonly frame: RefObject<HTMLIFrameElement | null>;
+  readonly view: View;
+  readonly theme: 'light' | 'dark';
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly scale: number;
+  readonly onReady: (document: Document) => void;
+}
+
+/**
+ * The proof itself: a frame with a real viewport width that shows the home page with the exported
+ * style sheet, byte for byte.
+ */
+export function Frame({ frame, view, theme, widthPx, heightPx, scale, onReady }: FrameProps) {
+  const [page, setPage] = useState<Page>();
+  const { document: system, derived, css } = view;
+  const classes = classesOf(view);
+  const tree = useMemo(
+    () => renderNode(homePage(system, derived)),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- sizes and colors reach the page by the sheet alone
+    [system.name, system.content, system.brief.language, classes],
+  );
+
+  useLayoutEffect(() => {
+    page?.exported.replaceSync(css);
+  }, [page, css]);
+  useLayoutEffect(() => {
+    page?.document.documentElement.setAttribute('data-theme', theme);
+  }, [page, theme]);
+  useEffect(() => {
+    if (page) onReady(page.document);
+  }, [page, onReady]);
+
+  const portal: ReactPortal | undefined = page && createPortal(tree, page.document.body);
+  return (
+    <>
+      <iframe
+        ref={frame}
+        src="/proof/"
+        title="Proof"
+        className="block origin-top-left border-0 bg-white"
+        style={{ width: widthPx, height: heightPx / scale, transform: `scale(${scale})` }}
+        onLoad={(event) => setPage(prepare(event.currentTarget))}
+      />
+      {portal}
+    </>
+  );
+}

@@ -1,0 +1,119 @@
+import type { Finding } from '@garnish/core/checks/finding';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { decisionAddress } from '../findings/address.ts';
+import { clearSpot, useSpot } from './spot.ts';
+
+interface Mark {
+  readonly finding: Finding;
+  readonly top: number;
+  readonly height: number;
+}
+
+interface Box {
+  readonly top: number;
+  readonly left: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+const SETTLE_MS = 150;
+const SHOWN_MS = 2600;
+
+const boxOf = (page: Document, selector: string): Box | undefined => {
+  const rect = page.querySelector(selector)?.getBoundingClientRect();
+  return rect && rect.height > 0 ? rect : undefined;
+};
+
+/** Where each finding is seen on the page; those on the same spot share a mark. */
+function placed(page: Document, findings: readonly Finding[], theme: string): Mark[] {
+  const byTop = new Map<number, Mark>();
+  for (const finding of findings) {
+    if (finding.where.mode && finding.where.mode !== theme) continue;
+    const box = boxOf(page, finding.where.selector);
+    if (box && !byTop.has(Math.round(box.top)))
+      byTop.set(Math.round(box.top), { finding, top: box.top, height: Math.min(box.height, 60) });
+  }
+  return [...byTop.values()];
+}
+
+interface MarksProps {
+  readonly page: Document;
+  readonly findings: readonly Finding[];
+  readonly theme: 'light' | 'dark';
+  readonly scale: number;
+  readonly css: string;
+  readonly widthPx: number;
+}
+
+/** Marks at the proof's edge where a finding is seen, and a frame around what was asked for. */
+export function Marks({ page, findings, theme, scale, css, widthPx }: MarksProps) {
+  const [marks, setMarks] = useState<readonly Mark[]>([]);
+  const [shown, setShown] = useState<Box>();
+  const spot = useSpot();
+  const navigate = useNavigate();
+
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const measure = (): void => setMarks(placed(page, findings, theme));
+    const later = (): void => {
+      clearTimeout(timer);
+      timer = setTimeout(measure, SETTLE_MS);
+    };
+    later();
+    page.addEventListener('scroll', measure, { passive: true });
+    page.fonts.addEventListener('loadingdone', later);
+    return () => {
+      clearTimeout(timer);
+      page.removeEventListener('scroll', measure);
+      page.fonts.removeEventListener('loadingdone', later);
+    };
+  }, [page, findings, theme, css, widthPx, scale]);
+
+  useEffect(() => {
+    if (!spot) return;
+    const target = page.querySelector(spot.selector);
+    target?.scrollIntoView({ block: 'center' });
+    const frame = requestAnimationFrame(() => setShown(boxOf(page, spot.selector)));
+    const timer = setTimeout(() => {
+      setShown(undefined);
+      clearSpot();
+    }, SHOWN_MS);
+    return () => {
+      cancelAnimationFrame(frame);
+      clearTimeout(timer);
+    };
+  }, [page, spot]);
+
+  return (
+    <div className="pointer-events-none absolute inset-0 [overflow-y:clip]">
+      {marks.map(({ finding, top, height }) => (
+        <button
+          key={finding.id}
+          type="button"
+          aria-label={`${finding.title}: go to the decision`}
+          title={finding.title}
+          className="pointer-events-auto absolute -start-3 flex min-h-6 w-6 justify-center"
+          style={{ top: top * scale, height: height * scale }}
+          onClick={() => void navigate(decisionAddress(finding.decision))}
+        >
+          <span
+            className={`h-full w-[5px] ${finding.severity === 'repair' ? 'bg-error' : 'bg-warning'}`}
+          />
+        </button>
+      ))}
+      {shown && (
+        <div
+          className="absolute outline-2 outline-offset-4 outline-primary"
+          data-shown
+          style={{
+            top: shown.top * scale,
+            left: shown.left * scale,
+            width: shown.width * scale,
+            height: shown.height * scale,
+          }}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,195 @@
+import { Maximize2, Minimize2 } from 'lucide-react';
+import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { setPreferences, usePreferences } from '../app/preferences.ts';
+import { decisionAddress } from '../findings/address.ts';
+import { useSystem } from '../system/system-context.ts';
+import { NumberField } from '../ui/number-field.tsx';
+import { Frame } from './frame.tsx';
+import { Marks } from './marks.tsx';
+import { heldWidth, NARROWEST, Ruler, WIDEST } from './ruler.tsx';
+import { useMeasured } from './use-measured.ts';
+
+const NAMED = [375, 720, 1440] as const;
+
+/** The nearest element that says what it is made of. */
+const sourceOf = (target: EventTarget | null): HTMLElement | undefined => {
+  const node = target as Partial<Element> | null;
+  return node?.closest?.<HTMLElement>('[data-uses]') ?? undefined;
+};
+
+/** Listens to the page in the frame: names what is pointed at, leads to its decision by a click. */
+function usePointing(page: Document | undefined): string | undefined {
+  const navigate = useNavigate();
+  const [uses, setUses] = useState<string>();
+  useEffect(() => {
+    if (!page) return;
+    const point = (event: Event): void => setUses(sourceOf(event.target)?.dataset['uses']);
+    const leave = (): void => setUses(undefined);
+    const click = (event: Event): void => {
+      event.preventDefault();
+      const decision = sourceOf(event.target)?.dataset['decision'];
+      if (decision !== undefined) void navigate(decisionAddress(decision));
+    };
+    const forward = (event: KeyboardEvent): void => {
+      const { key, code, ctrlKey, metaKey, shiftKey, altKey } = event;
+      if (!ctrlKey && !metaKey) return;
+      document.dispatchEvent(
+        new KeyboardEvent('keydown', {
+          key,
+          code,
+          ctrlKey,
+          metaKey,
+          shiftKey,
+          altKey,
+          bubbles: true,
+        }),
+      );
+    };
+    page.addEventListener('pointerover', point);
+    page.documentElement.addEventListener('pointerleave', leave);
+    page.addEventListener('click', click);
+    page.addEventListener('keydown', forward);
+    return () => {
+      page.removeEventListener('pointerover', point);
+      page.documentElement.removeEventListener('pointerleave', leave);
+      page.removeEventListener('click', click);
+      page.removeEventListener('keydown', forward);
+    };
+  }, [page, navigate]);
+  return uses;
+}
+
+/** The site's own page, live: at a chosen width, in a chosen theme. */
+export function Proof() {
+  const { findings, shown, decided } = useSystem();
+  const { proofTheme: theme, proofWidth: widthPx, wide } = usePreferences();
+  const [page, setPage] = useState<Document>();
+  const frame = useRef<HTMLIFrameElement>(null);
+  const room = useRef<HTMLDivElement>(null);
+  const { width: roomPx, height: roomHeightPx } = useMeasured(room);
+  const uses = usePointing(page);
+  const scale = Math.min(1, roomPx / widthPx);
+  const ready = useCallback((document: Document) => setPage(document), []);
+  const setWidth = (px: number): void => setPreferences({ proofWidth: heldWidth(px) });
+
+  const grab = useRef({ x: 0, width: 0 });
+  const drag = (event: PointerEvent): void => {
+    if (event.buttons !== 1) return;
+    setWidth(grab.current.width + (event.clientX - grab.current.x) / scale);
+  };
+
+  return (
+    <section
+      aria-label="Proof"
+      className="flex min-h-[80vh] min-w-0 flex-1 flex-col px-[1.125rem] pt-2 pb-4 lg:min-h-0"
+    >
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <div className="w-20">
+          <NumberField
+            label="Width of the proof"
+            hideLabel
+            value={widthPx}
+            min={NARROWEST}
+            max={WIDEST}
+            step={10}
+            decimals={0}
+            unit="px"
+            onChange={setWidth}
+          />
+        </div>
+        {NAMED.map((named) => (
+          <button
+            key={named}
+            type="button"
+            aria-label={`${named} px wide`}
+            aria-pressed={named === widthPx}
+            className="figures min-h-6 min-w-6 text-quiet hover:text-base-content aria-pressed:text-base-content aria-pressed:underline aria-pressed:underline-offset-4"
+            onClick={() => setWidth(named)}
+          >
+            {named}
+          </button>
+        ))}
+        {scale < 1 && <span className="text-quiet">shown at {Math.round(scale * 100)} %</span>}
+        <span className="grow" />
+        <div role="group" aria-label="Theme of the proof" className="flex gap-1">
+          {(['light', 'dark'] as const).map((mode) => (
+            <button
+              key={mode}
+              type="button"
+              aria-pressed={mode === theme}
+              className="min-h-6 px-1 text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content"
+              onClick={() => setPreferences({ proofTheme: mode })}
+            >
+              {mode}
+            </button>
+          ))}
+        </div>
+        <button
+          type="button"
+          className="grid min-h-6 min-w-6 place-items-center text-quiet hover:text-base-content max-lg:hidden"
+          aria-label={wide ? 'Show the bench' : 'Proof over the full window'}
+          title={wide ? 'Show the bench' : 'Proof over the full window'}
+          onClick={() => setPreferences({ wide: !wide })}
+        >
+          {wide ? <Minimize2 size={14} aria-hidden /> : <Maximize2 size={14} aria-hidden />}
+        </button>
+      </div>
+      <Ruler widthPx={widthPx} onChange={setWidth} lengthPx={roomPx} />
+      <div ref={room} className="relative min-h-0 flex-1">
+        <div
+          className="absolute inset-y-0 start-0 outline-1 outline-line"
+          style={{ width: widthPx * scale }}
+        >
+          <div className="h-full overflow-hidden">
+            <Frame
+              frame={frame}
+              view={shown}
+              theme={theme}
+              widthPx={widthPx}
+              heightPx={roomHeightPx}
+              scale={scale}
+              onReady={ready}
+            />
+          </div>
+          {page && (
+            <Marks
+              page={page}
+              findings={findings}
+              theme={theme}
+              scale={scale}
+              css={shown.css}
+              widthPx={widthPx}
+            />
+          )}
+          <div
+            role="slider"
+            tabIndex={0}
+            aria-label="Edge of the proof"
+            aria-valuemin={NARROWEST}
+            aria-valuemax={WIDEST}
+            aria-valuenow={widthPx}
+            aria-valuetext={`${widthPx} px`}
+            className="absolute inset-y-0 -end-3 w-6 cursor-ew-resize touch-none"
+            onPointerDown={(event) => {
+              grab.current = { x: event.clientX, width: widthPx };
+              event.currentTarget.setPointerCapture(event.pointerId);
+            }}
+            onPointerMove={drag}
+            onKeyDown={(event) => {
+              const sign = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+              if (sign !== 0) {
+                event.preventDefault();
+                setWidth(widthPx + sign * (event.shiftKey ? 100 : 10));
+              }
+            }}
+          />
+        </div>
+      </div>
+      <p className="figures min-h-5 truncate pt-1 text-xs text-quiet" aria-live="off">
+        {uses?.split(' ').join('  ') ??
+          (shown === decided ? '' : 'tried, not taken: Enter takes it, Escape goes back')}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,19 @@
+import type { ProofNode } from '@garnish/core/proof/node';
+import { createElement, type ReactNode } from 'react';
+
+/** A node of the proof as React shows it; where it comes from is kept in data attributes. */
+export function renderNode(node: ProofNode, key?: number): ReactNode {
+  if (typeof node === 'string') return node;
+  const { class: className, ...attributes } = node.attributes;
+  return createElement(
+    node.tag,
+    {
+      key,
+      ...attributes,
+      className,
+      'data-uses': node.uses?.join(' '),
+      'data-decision': node.decision,
+    },
+    ...node.children.map((child, index) => renderNode(child, index)),
+  );
+}

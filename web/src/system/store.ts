@@ -1,0 +1,372 @@
+import { findingsOf, isAccepted } from '@garnish/core/checks/checks';
+import type { Finding } from '@garnish/core/checks/finding';
+import { createDeriver } from '@garnish/core/derive/derive';
+import type { Derived } from '@garnish/core/derive/derived';
+import { writeCss } from '@garnish/core/formats/css';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { inverseOf, overlaps, patched, valueAt, type Patch } from '@garnish/core/system/patch';
+import { ApiError, get, send } from '../api/client.ts';
+import { changeList, changeRecord, type ChangeRecord } from '../api/resources.ts';
+import { stacksOf, type Past, type Stacks } from './history.ts';
+
+/** All that follows from one document, for the bench or for the proof. */
+export interface View {
+  readonly document: StyleDocument;
+  readonly derived: Derived;
+  readonly css: string;
+}
+
+export interface Conflict {
+  readonly path: string;
+  readonly mine: unknown;
+  readonly theirs: unknown;
+}
+
+export interface SystemState {
+  readonly id: string;
+  readonly decided: View;
+  /** What the proof shows: what is decided, or what is being tried. */
+  readonly shown: View;
+  readonly findings: readonly Finding[];
+  readonly accepted: readonly Finding[];
+  readonly saving: 'saved' | 'saving' | 'waiting';
+  readonly stacks: Stacks;
+  readonly conflict: Conflict | undefined;
+  /** Why the last change was not taken, in words. */
+  readonly refused: string | undefined;
+  readonly deleted: boolean;
+}
+
+export interface ChangeOptions {
+  /** Changes of one gesture are one step of undo. */
+  readonly gesture?: string;
+}
+
+export interface SystemStore {
+  readonly subscribe: (listener: () => void) => () => void;
+  readonly state: () => SystemState;
+  readonly change: (patch: Patch, label: string, options?: ChangeOptions) => boolean;
+  readonly tryOut: (patch: Patch | undefined) => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly resolve: (choice: 'mine' | 'theirs') => void;
+  readonly dismiss: () => void;
+  readonly open: () => void;
+  readonly close: () => void;
+}
+
+interface Pending extends Past {
+  readonly id: string;
+  readonly patch: Patch;
+  /** The newest change this one knew of; the server looks at what others did after it. */
+  readonly base: number;
+}
+
+/** A gesture is sent when nothing has moved for so long, so that a drag is a handful of requests. */
+const SETTLE_MS = 250;
+const RETRY_MS = 1500;
+
+/** Operations on the same place, one after the other, are the last of them. */
+function compact(patch: Patch, more: Patch): Patch {
+  const replaced = new Set(more.filter(({ op }) => op === 'replace').map(({ path }) => path));
+  const kept = patch.filter(({ op, path }) => !(op === 'replace' && replaced.has(path)));
+  return [...kept, ...more];
+}
+
+const applied = (document: StyleDocument, patch: Patch): StyleDocument | undefined => {
+  const result = patched(document, patch);
+  return result.ok ? result.document : undefined;
+};
+
+function viewer(): (document: StyleDocument) => View {
+  const derive = createDeriver();
+  let last: View | undefined;
+  return (document) => {
+    if (last?.document === document) return last;
+    const derived = derive(document);
+    last = { document, derived, css: writeCss(derived) };
+    return last;
+  };
+}
+
+/**
+ * The open system: shows every change at once, sends it to the server in order, takes in what others
+ * change, and keeps trying while the server does not answer.
+ */
+export function createSystemStore(
+  id: string,
+  opened: { readonly document: StyleDocument; readonly sequence: number },
+  past: readonly ChangeRecord[],
+  author: string,
+): SystemStore {
+  let base = opened.document;
+  let sequence = opened.sequence;
+  let history: readonly ChangeRecord[] = past;
+  let pending: readonly Pending[] = [];
+  let document = base;
+  let trial: StyleDocument | undefined;
+  let conflict: Conflict | undefined;
+  let refused: string | undefined;
+  let deleted = false;
+  let waiting = false;
+  let syncing = false;
+  let settle: ReturnType<typeof setTimeout> | undefined;
+  let events: EventSource | undefined;
+  const listeners = new Set<() => void>();
+  const decidedView = viewer();
+  const shownView = viewer();
+  let checked: { readonly view: View; readonly all: readonly Finding[] } | undefined;
+  let inFlight: string | undefined;
+  let state = compute();
+
+  function compute(): SystemState {
+    const decided = decidedView(document);
+    const all = checked?.view === decided ? checked.all : findingsOf(document, decided.derived);
+    checked = { view: decided, all };
+    return {
+      id,
+      decided,
+      shown: trial ? shownView(trial) : decided,
+      findings: all.filter((finding) => !isAccepted(document, finding)),
+      accepted: all.filter((finding) => isAccepted(document, finding)),
+      saving: waiting ? 'waiting' : pending.length > 0 ? 'saving' : 'saved',
+      stacks: stacksOf([...history, ...pending], author),
+      conflict,
+      refused,
+      deleted,
+    };
+  }
+
+  function publish(): void {
+    state = compute();
+    listeners.forEach((listener) => listener());
+  }
+
+  /** What is saved with what is still on its way, in that order; what no longer fits is dropped. */
+  function rebase(): void {
+    document = base;
+    pending = pending.filter(({ patch }) => {
+      const next = applied(document, patch);
+      if (next) document = next;
+      return next !== undefined;
+    });
+  }
+
+  async function catchUp(): Promise<void> {
+    const news = await get(`/api/systems/${id}/changes?after=${sequence}&last=500`, changeList);
+    for (const change of news) {
+      if (change.sequence !== sequence + 1) {
+        globalThis.location.reload();
+        return;
+      }
+      const next = applied(base, change.patch);
+      if (!next) throw new Error(`change ${change.sequence} does not fit`);
+      base = next;
+      sequence = change.sequence;
+      history = [...history, change].slice(-300);
+      pending = pending.filter((own) => own.id !== change.id);
+    }
+    rebase();
+  }
+
+  async function post(change: Pending): Promise<void> {
+    const { gesture, kind, label, patch } = change;
+    const answer = changeRecord.parse(
+      await send('POST', `/api/systems/${id}/changes`, {
+        id: change.id,
+        base: change.base,
+        patch,
+        label,
+        author,
+        gesture,
+        kind,
+      }),
+    );
+    if (answer.sequence === sequence + 1) {
+      const next = applied(base, answer.patch);
+      if (next) {
+        base = next;
+        sequence = answer.sequence;
+        history = [...history, answer].slice(-300);
+        pending = pending.filter((own) => own.id !== change.id);
+        // The same content under two identities: the one that is shown already stays.
+        if (pending.length === 0) base = document;
+        return;
+      }
+    }
+    await catchUp();
+  }
+
+  function failed(error: unknown, change: Pending | undefined): 'again' | 'stop' {
+    if (!(error instanceof ApiError)) {
+      waiting = true;
+      return 'again';
+    }
+    const { problem } = error;
+    if (problem.conflict && change) {
+      conflict = {
+        path: problem.conflict.path,
+        mine: valueAt(document, problem.conflict.path),
+        theirs: problem.conflict.value,
+      };
+      return 'stop';
+    }
+    if (error.status === 404) deleted = true;
+    refused = `${problem.title}. ${problem.problems?.[0]?.message ?? problem.detail}`;
+    pending = pending.filter((own) => own.id !== change?.id);
+    rebase();
+    return 'stop';
+  }
+
+  async function sync(): Promise<void> {
+    if (syncing || conflict) return;
+    syncing = true;
+    let change: Pending | undefined;
+    try {
+      for (;;) {
+        change = pending[0];
+        if (!change) break;
+        inFlight = change.id;
+        await post(change);
+        waiting = false;
+        publish();
+      }
+      waiting = false;
+    } catch (error) {
+      if (failed(error, change) === 'again') setTimeout(() => void sync(), RETRY_MS);
+    } finally {
+      syncing = false;
+      inFlight = undefined;
+      publish();
+    }
+  }
+
+  function push(
+    patch: Patch,
+    label: string,
+    kind: Past['kind'],
+    gesture: string,
+    from: number,
+  ): boolean {
+    const result = patched(document, patch);
+    if (!result.ok) {
+      refused = result.problems[0]?.message ?? 'This does not fit.';
+      publish();
+      return false;
+    }
+    refused = undefined;
+    trial = undefined;
+    const last = pending.at(-1);
+    const isOpen = last?.gesture === gesture && kind === 'change' && last.id !== inFlight;
+    const before = document;
+    document = result.document;
+    const inverse = inverseOf(before, patch);
+    pending = isOpen
+      ? [
+          ...pending.slice(0, -1),
+          { ...last, patch: compact(last.patch, patch), inverse: [...inverse, ...last.inverse] },
+        ]
+      : [
+          ...pending,
+          {
+            id: crypto.randomUUID(),
+            author,
+            gesture,
+            kind,
+            label,
+            patch,
+            inverse,
+            base: from,
+            sequence,
+          },
+        ];
+    clearTimeout(settle);
+    settle = setTimeout(() => void sync(), SETTLE_MS);
+    publish();
+    return true;
+  }
+
+  function step(kind: 'undo' | 'redo'): void {
+    const top = state.stacks[kind].at(-1);
+    if (top) push(top.patch, top.label, kind, crypto.randomUUID(), top.sequence);
+  }
+
+  function hear(newest: number): void {
+    if (syncing || (newest >= 0 && newest <= sequence)) return;
+    catchUp()
+      .then(publish)
+      .catch((error: unknown) => {
+        if (error instanceof ApiError && error.status === 404) {
+          deleted = true;
+          publish();
+        }
+      });
+  }
+
+  /** One stream for each page that is looked at: a hidden one gives its connection back. */
+  function listen(): void {
+    events?.close();
+    if (globalThis.document.hidden) return;
+    events = new EventSource(`/api/systems/${id}/events`);
+    events.onmessage = ({ data }: MessageEvent<string>) => {
+      const told: unknown = JSON.parse(data);
+      if (typeof told === 'object' && told !== null && 'sequence' in told)
+        hear(Number(told.sequence));
+    };
+  }
+
+  const warn = (event: BeforeUnloadEvent): void => {
+    if (pending.length > 0) event.preventDefault();
+  };
+
+  return {
+    subscribe(listener) {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    state: () => state,
+    change: (patch, label, { gesture = crypto.randomUUID() } = {}) =>
+      push(patch, label, 'change', gesture, sequence),
+    tryOut(patch) {
+      const next = patch && applied(document, patch);
+      if (next === trial) return;
+      trial = next;
+      publish();
+    },
+    undo: () => step('undo'),
+    redo: () => step('redo'),
+    resolve(choice) {
+      const path = conflict?.path;
+      conflict = undefined;
+      if (choice === 'theirs' && path !== undefined)
+        pending = pending.filter(({ patch }) => !patch.some((own) => overlaps(own.path, path)));
+      catchUp()
+        .then(() => {
+          pending = pending.map((own) => ({ ...own, base: sequence }));
+          publish();
+          void sync();
+        })
+        .catch(() => {
+          waiting = true;
+          publish();
+          setTimeout(() => void sync(), RETRY_MS);
+        });
+      publish();
+    },
+    dismiss() {
+      refused = undefined;
+      publish();
+    },
+    open() {
+      listen();
+      globalThis.document.addEventListener('visibilitychange', listen);
+      globalThis.addEventListener('beforeunload', warn);
+    },
+    close() {
+      events?.close();
+      globalThis.document.removeEventListener('visibilitychange', listen);
+      globalThis.removeEventListener('beforeunload', warn);
+      void sync();
+    },
+  };
+}

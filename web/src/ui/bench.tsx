@@ -1,0 +1,59 @@
+import type { ReactNode } from 'react';
+import { useDecisionTarget } from './use-decision-target.ts';
+
+interface BenchProps {
+  readonly title: string;
+  readonly margin?: boolean;
+  readonly children: ReactNode;
+}
+
+/** The decisions of an area, with a margin for what the checks say of them. */
+export function Bench({ title, margin = true, children }: BenchProps) {
+  useDecisionTarget();
+  return (
+    <div className="@container flex min-h-full flex-col">
+      <h1 className="sr-only">{title}</h1>
+      {children}
+      <div
+        aria-hidden
+        className="grid min-h-16 grow @min-[26rem]:grid-cols-[minmax(0,1fr)_9.375rem]"
+      >
+        <span />
+        {margin && <span className="@min-[26rem]:border-s @min-[26rem]:border-line" />}
+      </div>
+    </div>
+  );
+}
+
+interface SectionProps {
+  readonly title: string;
+  /** What the head needs to say, at its right. */
+  readonly aside?: ReactNode;
+  readonly notes?: ReactNode;
+  /** Without a margin, where everything in the section is a note itself. */
+  readonly full?: boolean;
+  readonly children: ReactNode;
+}
+
+/** Some decisions under one head; what concerns them stands in the margin at their height. */
+export function Section({ title, aside, notes, full = false, children }: SectionProps) {
+  return (
+    <section
+      aria-label={title}
+      className={full ? '' : 'grid @min-[26rem]:grid-cols-[minmax(0,1fr)_9.375rem]'}
+    >
+      <div className="min-w-0 px-4 pt-4">
+        <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-3">
+          <h2 className="font-semibold">{title}</h2>
+          {aside !== undefined && <div className="text-quiet">{aside}</div>}
+        </div>
+        {children}
+      </div>
+      {!full && (
+        <div className="min-w-0 px-4 pt-4 @min-[26rem]:border-s @min-[26rem]:border-line @min-[26rem]:ps-0 @min-[26rem]:pe-2">
+          {notes}
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,31 @@
+import { useEffect } from 'react';
+import { useSearchParams } from 'react-router';
+
+const SHOWN_MS = 1800;
+
+/**
+ * Brings the decision that the address names (`?at=`) into view: the element whose `data-decision`
+ * is that place, or the nearest place above it. It is marked for a moment.
+ */
+export function useDecisionTarget(): void {
+  const [parameters] = useSearchParams();
+  const at = parameters.get('at');
+  useEffect(() => {
+    if (at === null) return;
+    const candidates = [...document.querySelectorAll<HTMLElement>('main [data-decision]')].filter(
+      ({ dataset: { decision = '' } }) => at === decision || at.startsWith(`${decision}/`),
+    );
+    const target = candidates.sort(
+      (one, other) =>
+        (other.dataset['decision']?.length ?? 0) - (one.dataset['decision']?.length ?? 0),
+    )[0];
+    if (!target) return;
+    target.scrollIntoView({ block: 'center' });
+    target.dataset['target'] = '';
+    const timer = setTimeout(() => delete target.dataset['target'], SHOWN_MS);
+    return () => {
+      clearTimeout(timer);
+      delete target.dataset['target'];
+    };
+  }, [at]);
+}

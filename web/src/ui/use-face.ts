@@ -1,0 +1,38 @@
+import type { FontFamily } from '@garnish/core/fonts/family';
+import { useEffect } from 'react';
+
+interface FaceFile {
+  readonly name: string;
+  readonly weight: { readonly min: number; readonly max: number };
+}
+
+const loaded = new Set<string>();
+
+/** Registers a face's file once; the browser fetches it when something is set in it. */
+function register(family: string, { name, weight }: FaceFile): void {
+  if (loaded.has(name)) return;
+  loaded.add(name);
+  const face = new FontFace(family, `url("/proof/fonts/${name}")`, {
+    weight: weight.min === weight.max ? String(weight.min) : `${weight.min} ${weight.max}`,
+    display: 'swap',
+  });
+  document.fonts.add(face);
+}
+
+/** Our own name for a face, so that it never meets a font of the interface or of the computer. */
+export const previewName = (family: string): string => `Shown ${family}`;
+
+export function registerFaces(family: string, files: readonly FaceFile[]): void {
+  for (const file of files) register(previewName(family), file);
+}
+
+/** A `font-family` value for setting words of the interface in a family of the system. */
+export function useFace({ name, files }: FontFamily): string {
+  useEffect(() => {
+    registerFaces(
+      name,
+      files.filter(({ script, style }) => script === 'latin' && style === 'normal'),
+    );
+  }, [name, files]);
+  return `"${previewName(name)}", system-ui`;
+}

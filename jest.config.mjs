@@ -4,7 +4,14 @@ const common = {
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',
-      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } },
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript' },
+          experimental: { keepImportAttributes: true },
+        },
+        module: { type: 'es6' },
+      },
     ],
   },
 };

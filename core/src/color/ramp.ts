@@ -16,20 +16,33 @@ export interface Ramp {
   readonly seat: number;
 }
 
+/** Beyond these, 8 bits hold nothing lighter, or nothing darker that differs. */
+const WHITE = 0.99999;
+const BLACK = 0.07;
+
+/** Where the source is seated: where the two step widths differ least; white and black at an end. */
+function seatOf(source: number, paper: number, ink: number): number {
+  if (source > WHITE) return 0;
+  if (source < BLACK) return RUNGS - 1;
+  const even = ((paper - source) / (paper - ink)) * (RUNGS - 1);
+  return Math.min(RUNGS - 2, Math.max(1, Math.round(even)));
+}
+
 /**
  * The lightness of every rung: even steps from paper to the source and from the source to ink, so
- * that the source keeps its own. It is seated where the two step widths differ least.
+ * that the source keeps its own.
  */
 function lightnessesAround(source: number): { steps: number[]; seat: number } {
   const paper = Math.max(PAPER, Math.min(1, source + 0.01));
   const ink = Math.min(INK, Math.max(0, source - 0.01));
-  const even = ((paper - source) / (paper - ink)) * (RUNGS - 1);
-  const seat = Math.min(RUNGS - 2, Math.max(1, Math.round(even)));
-  const steps = Array.from({ length: RUNGS }, (_, rung) =>
-    rung <= seat
-      ? paper + ((source - paper) * rung) / seat
-      : source + ((ink - source) * (rung - seat)) / (RUNGS - 1 - seat),
-  );
+  const seat = seatOf(source, paper, ink);
+  const between = (from: number, to: number, share: number): number => from + (to - from) * share;
+  const steps = Array.from({ length: RUNGS }, (_, rung) => {
+    if (rung === seat) return source;
+    return rung < seat
+      ? between(paper, source, rung / seat)
+      : between(source, ink, (rung - seat) / (RUNGS - 1 - seat));
+  });
   return { steps, seat };
 }
 
@@ -47,7 +60,7 @@ const chromaAt = (source: Oklch, lightness: number): number =>
  * A ramp from near-paper to near-ink in which the source stands unchanged: neighbouring rungs are
  * equally far apart in OKLab lightness on either side of it, hue is kept, chroma falls off towards
  * both ends and gives way where sRGB does not hold it. Lightness falls strictly from rung to rung.
- * A source of pure white or black takes the second place from its end.
+ * White takes the first rung, black the last.
  */
 export function rampOf(source: Hex): Ramp {
   const polar = oklchOf(oklabOf(rgbOf(source)));

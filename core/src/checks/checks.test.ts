@@ -1,0 +1,180 @@
+import { describe, expect, test } from '@jest/globals';
+import { contrastRatio } from '../color/contrast.ts';
+import { derive } from '../derive/derive.ts';
+import type { StyleDocument } from '../system/document.ts';
+import { patched, type Patch } from '../system/patch.ts';
+import { sampleDocument, sampleFamily } from '../system/sample.ts';
+import { jsonOf } from '../system/patch.ts';
+import { ratioText } from './contrast.ts';
+import { findingsOf, isAccepted } from './checks.ts';
+import type { Finding } from './finding.ts';
+import { smallerStretch } from './heading-order.ts';
+
+const findings = (document: StyleDocument): readonly Finding[] =>
+  findingsOf(document, derive(document));
+
+const withChanges = (...patch: Patch): StyleDocument => sampleDocument(patch);
+
+/** The document after every repair that is on offer, one after the other. */
+function repaired(document: StyleDocument): StyleDocument {
+  let here = document;
+  for (let round = 0; round < 20; round += 1) {
+    const next = findings(here).find(({ repair }) => repair)?.repair;
+    if (!next) return here;
+    const result = patched(here, next.patch);
+    if (!result.ok) throw new Error(JSON.stringify(result.problems));
+    here = result.document;
+  }
+  return here;
+}
+
+const ids = (document: StyleDocument): string[] => findings(document).map(({ id }) => id);
+
+const own = (path: string, value: string): Patch[number] => ({
+  op: 'replace',
+  path,
+  value: { kind: 'own', value },
+});
+
+test('a new system has nothing to repair', () => {
+  expect(ids(sampleDocument())).toEqual([]);
+});
+
+describe('contrast', () => {
+  const pale = withChanges(own('/color/roles/items/quiet/light', '#a09a90'));
+
+  test('finds every use of a color that falls short, with its figures', () => {
+    const found = findings(pale).filter(({ id }) => id.startsWith('contrast:'));
+    expect(found.map(({ id }) => id)).toEqual([
+      'contrast:lead-page:light',
+      'contrast:small-page:light',
+      'contrast:small-surface:light',
+    ]);
+    expect(found[0]?.figures).toMatch(/^2\.\d\d of 4\.50, at 19\.2 to 22\.5 px, weight 400$/);
+  });
+
+  test('offers the nearest passing color, which ends the finding', () => {
+    expect(ids(repaired(pale))).toEqual([]);
+  });
+
+  test('judges large text by 3, and the same color as small text by 4.5', () => {
+    const grey = withChanges(own('/color/roles/items/text/light', '#8a8a8a'));
+    const found = ids(grey);
+    expect(found).toContain('contrast:body-page:light');
+    expect(found).not.toContain('contrast:h1-page:light');
+    expect(contrastRatio('#8a8a8a', '#ffffff')).toBeGreaterThan(3);
+  });
+
+  test('asks for more where the brief asks for AAA', () => {
+    const strict = withChanges({ op: 'replace', path: '/brief/conformance', value: 'AAA' });
+    expect(ids(strict).length).toBeGreaterThan(0);
+  });
+
+  test('shows a ratio cut, never rounded up to a pass', () => {
+    expect(ratioText(4.4999)).toBe('4.49');
+  });
+});
+
+describe('weights', () => {
+  const heading = (id: string): Patch[number] => ({
+    op: 'replace',
+    path: '/fonts/roles/heading/family',
+    value: jsonOf(sampleFamily(id)),
+  });
+
+  test('one finding speaks of every role that takes its weight from a face', () => {
+    const found = findings(withChanges(heading('dm-serif-display')));
+    expect(found.map(({ id }) => id)).toEqual(['weight:heading']);
+    expect(found[0]?.title).toContain('h1, h2, h3, h4, h5, h6, label');
+  });
+
+  test('the nearest weight ends it, and is what is emitted meanwhile', () => {
+    const document = withChanges(heading('dm-serif-display'));
+    expect(derive(document).styles.get('h1')?.weight).toBe(400);
+    expect(ids(repaired(document))).toEqual([]);
+  });
+
+  test('a role with a weight of its own has a finding of its own', () => {
+    const document = withChanges(heading('zilla-slab'), {
+      op: 'add',
+      path: '/type/roles/items/h1/weight',
+      value: 900,
+    });
+    expect(ids(document)).toEqual(['weight:h1']);
+    expect(ids(repaired(document))).toEqual([]);
+  });
+
+  test('a text face without italic is told where the content has emphasis', () => {
+    const upright: Patch[number] = {
+      op: 'replace',
+      path: '/fonts/roles/text/family',
+      value: jsonOf(sampleFamily('commissioner')),
+    };
+    expect(ids(withChanges(upright))).toEqual(['italic:text']);
+    expect(
+      ids(withChanges(upright, { op: 'replace', path: '/content/story/aside', value: '' })),
+    ).toEqual([]);
+  });
+});
+
+describe('heading order', () => {
+  const h2Down = withChanges({ op: 'replace', path: '/type/roles/items/h2/place', value: 1 });
+
+  test('a level smaller than the one below it is found, with the widths', () => {
+    const [found] = findings(h2Down);
+    expect(found?.id).toBe('order:h2');
+    expect(found?.title).toBe('h2 is smaller than h3 at every width');
+  });
+
+  test('the repair ends it', () => {
+    expect(ids(repaired(h2Down))).toEqual([]);
+  });
+
+  test('two sizes that cross are told apart exactly where they cross', () => {
+    const style = derive(sampleDocument()).styles.get('h1');
+    if (!style) throw new Error('no h1');
+    const flat = { ...style, size: { ...style.size, minRem: 2, maxRem: 2, baseRem: 2, slope: 0 } };
+    // 1 rem + 2 vi passes 2 rem at 800 px: arithmetic.
+    const steep = { ...style, size: { ...style.size, minRem: 1, maxRem: 3, baseRem: 1, slope: 2 } };
+    expect(smallerStretch(steep, flat)?.toPx).toBeCloseTo(800, 6);
+    expect(smallerStretch(flat, steep)?.fromPx).toBeCloseTo(800, 6);
+    expect(smallerStretch(flat, flat)).toBeUndefined();
+  });
+});
+
+describe('body size', () => {
+  test('under 16 px is found at the end where it is, and repaired there', () => {
+    const small = withChanges({ op: 'replace', path: '/type/anchors/narrow/base', value: 15 });
+    const [found] = findings(small);
+    expect(found?.id).toBe('size:body');
+    expect(found?.repair?.label).toBe('Base to 16 px');
+    expect(ids(repaired(small))).toEqual([]);
+  });
+
+  test('16 px exactly is enough', () => {
+    expect(ids(sampleDocument())).not.toContain('size:body');
+  });
+});
+
+test('what was accepted with a reason is known as such', () => {
+  const document = withChanges(own('/color/roles/items/quiet/light', '#a09a90'), {
+    op: 'add',
+    path: '/accepted/contrast:lead-page:light',
+    value: { reason: 'an exception' },
+  });
+  const found = findings(document);
+  expect(found.filter((finding) => isAccepted(document, finding))).toHaveLength(1);
+  expect(found.length).toBe(3);
+});
+
+test('what is to be repaired comes before what is to be looked at', () => {
+  const document = withChanges(
+    {
+      op: 'replace',
+      path: '/fonts/roles/text/family',
+      value: jsonOf(sampleFamily('commissioner')),
+    },
+    { op: 'replace', path: '/type/anchors/narrow/base', value: 15 },
+  );
+  expect(findings(document).map(({ severity }) => severity)).toEqual(['repair', 'look']);
+});

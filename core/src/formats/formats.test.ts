@@ -1,0 +1,195 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { derive } from '../derive/derive.ts';
+import { sampleDocument } from '../system/sample.ts';
+import { writeCss } from './css.ts';
+import { EXTENSION, writeDtcg } from './dtcg.ts';
+import { readDtcg } from './read-dtcg.ts';
+
+const document = sampleDocument();
+const derived = derive(document);
+const css = writeCss(derived);
+const json = writeDtcg(derived, document);
+
+describe('the style sheet', () => {
+  test('defines every custom property that it uses', () => {
+    const defined = new Set([...css.matchAll(/^\s*(--[\w-]+):/gm)].map(([, name]) => name));
+    const used = [...css.matchAll(/var\((--[\w-]+)\)/g)].map(([, name]) => name);
+    expect(used.length).toBeGreaterThan(50);
+    for (const name of used) expect(defined).toContain(name);
+  });
+
+  test('has a class for every text role, and asks for no weight that the files lack', () => {
+    for (const { slug } of derived.styles.values()) expect(css).toContain(`.type-${slug} {`);
+    expect(css).toContain('font-synthesis: none;');
+    const asked = [...css.matchAll(/font-weight: (\d+);/g)].map(([, weight]) => Number(weight));
+    for (const weight of asked) expect(weight).toBeGreaterThanOrEqual(100);
+  });
+
+  test('names its font files by their hashes, beside itself', () => {
+    const files = [...css.matchAll(/url\("([^"]+)"\)/g)].map(([, file]) => file);
+    expect(files.length).toBe(derived.families.flatMap((family) => family.files).length);
+    for (const file of files) expect(file).toMatch(/^fonts\/[a-z0-9-]+\.[0-9a-f]{12}\.woff2$/);
+  });
+
+  test('says the dark theme twice: by preference, and by attribute', () => {
+    expect(css).toContain('@media (prefers-color-scheme: dark)');
+    expect(css).toContain(':root:not([data-theme="light"])');
+    expect(css).toContain(':root[data-theme="dark"]');
+  });
+
+  test('has balanced braces whatever the names are', () => {
+    const odd = sampleDocument([
+      { op: 'replace', path: '/color/roles/items/text/name', value: 'x } body { color: red' },
+      { op: 'replace', path: '/type/roles/items/h1/name', value: '*/ </style>' },
+    ]);
+    const sheet = writeCss(derive(odd));
+    expect(sheet.split('{').length).toBe(sheet.split('}').length);
+    expect(sheet).not.toContain('color: red');
+    expect(sheet).not.toContain('</style>');
+  });
+});
+
+type Node = { readonly [key: string]: unknown };
+const isNode = (value: unknown): value is Node =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+function* tokensIn(node: Node, path: readonly string[] = []): Generator<readonly [string, Node]> {
+  if ('$value' in node) yield [path.join('.'), node];
+  for (const [key, child] of Object.entries(node))
+    if (!key.startsWith('$') && isNode(child)) yield* tokensIn(child, [...path, key]);
+}
+
+describe('the token file', () => {
+  const root: unknown = JSON.parse(json);
+  if (!isNode(root)) throw new Error('not an object');
+  const tokens = [...tokensIn(root)];
+  const byPath = new Map(tokens);
+
+  test('has every token, with a type of the format', () => {
+    // Design Tokens Community Group, Format Module 2025.10, types.
+    const types = ['color', 'dimension', 'fontFamily', 'fontWeight', 'number', 'typography'];
+    expect(tokens.length).toBe(derived.tokens.length);
+    for (const [, token] of tokens) expect(types).toContain(token['$type']);
+  });
+
+  test('has no token inside a token, and no name that the format forbids', () => {
+    for (const [path, token] of tokens) {
+      expect(path).not.toMatch(/[{}$]/);
+      for (const key of Object.keys(token)) expect(key.startsWith('$')).toBe(true);
+    }
+  });
+
+  test('has only references that lead somewhere', () => {
+    const references = [...json.matchAll(/"\{([^}"]+)\}"/g)].map(([, path]) => path ?? '');
+    expect(references.length).toBeGreaterThan(40);
+    for (const path of references) expect(byPath.has(path)).toBe(true);
+  });
+
+  test('writes colors and dimensions as objects', () => {
+    // The same, Color Module and the type dimension.
+    expect(byPath.get('palette.brand.1')?.['$value']).toMatchObject({
+      colorSpace: 'srgb',
+      alpha: 1,
+    });
+    expect(byPath.get('step.m')?.['$value']).toEqual({ value: 1, unit: 'rem' });
+  });
+
+  test('carries what the format cannot say under a key of its own', () => {
+    const extension = byPath.get('scale.up-5')?.['$extensions'];
+    expect(extension).toMatchObject({ [EXTENSION]: { value: { fluid: { unit: 'vi' } } } });
+    expect(byPath.get('color.text')?.['$extensions']).toMatchObject({
+      [EXTENSION]: { modes: { dark: '{palette.grey.2}' } },
+    });
+  });
+
+  test('gives all decisions back', () => {
+    expect(readDtcg(json)).toEqual({ kind: 'system', document });
+  });
+});
+
+describe('a token file from elsewhere', () => {
+  const read = (value: unknown) => readDtcg(JSON.stringify(value));
+
+  test('gives its tokens, types inherited and references followed', () => {
+    const result = read({
+      brand: {
+        $type: 'color',
+        red: { $value: { colorSpace: 'srgb', components: [1, 0, 0], hex: '#ff0000' } },
+        main: { $value: '{brand.red}', $description: 'the first choice' },
+      },
+    });
+    expect(result).toMatchObject({
+      kind: 'tokens',
+      leftOut: [],
+      tokens: [
+        { path: 'brand.red', type: 'color' },
+        { path: 'brand.main', alias: 'brand.red', description: 'the first choice' },
+      ],
+    });
+  });
+
+  test('leaves out what it cannot follow, and says why', () => {
+    const result = read({
+      a: { $type: 'number', one: { $value: '{a.two}' }, two: { $value: '{a.one}' } },
+      b: { $type: 'number', $value: '{gone}' },
+      c: { $value: 4 },
+    });
+    expect(result).toMatchObject({ kind: 'tokens', tokens: [] });
+    expect(result.kind === 'tokens' && result.leftOut.map(({ path }) => path)).toEqual([
+      'a.one',
+      'a.two',
+      'b',
+      'c',
+    ]);
+  });
+
+  test('brings its custom properties into the style sheet', () => {
+    const imported = sampleDocument([
+      {
+        op: 'replace',
+        path: '/tokens/custom',
+        value: {
+          order: ['one', 'two'],
+          items: {
+            one: { path: 'motion.quick', type: 'duration', value: { value: 120, unit: 'ms' } },
+            two: {
+              path: 'motion.usual',
+              type: 'duration',
+              alias: 'motion.quick',
+              value: { value: 120, unit: 'ms' },
+            },
+          },
+        },
+      },
+    ]);
+    const sheet = writeCss(derive(imported));
+    expect(sheet).toContain('--motion-quick: 120ms;');
+    expect(sheet).toContain('--motion-usual: var(--motion-quick);');
+  });
+
+  test.each(['', 'no json', '[]', '{}', '42', '{"a":{"b":1}}'])(
+    '“%s” is a problem in words',
+    (text) => {
+      expect(readDtcg(text).kind).toBe('problem');
+    },
+  );
+
+  test('of any form at all never throws', () => {
+    fc.assert(
+      fc.property(fc.json(), (text) => {
+        readDtcg(text);
+      }),
+    );
+    fc.assert(
+      fc.property(fc.jsonValue(), (value) => {
+        readDtcg(JSON.stringify({ group: { $type: 'color', token: { $value: value } } }));
+      }),
+    );
+  });
+
+  test('that claims to be ours but holds broken decisions is refused', () => {
+    const result = read({ $extensions: { [EXTENSION]: { decisions: { schema: 1 } } } });
+    expect(result.kind).toBe('problem');
+  });
+});

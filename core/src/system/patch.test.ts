@@ -1,0 +1,147 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import {
+  firstOverlap,
+  inverseOf,
+  overlaps,
+  patched,
+  patchSchema,
+  valueAt,
+  type Patch,
+} from './patch.ts';
+import { sampleDocument } from './sample.ts';
+import { readDocument } from './upgrade.ts';
+import { validate } from './validate.ts';
+
+const document = sampleDocument();
+
+const apply = (patch: Patch) => {
+  const result = patched(document, patch);
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.document;
+};
+
+describe('a patch', () => {
+  test('changes what it names and keeps the identity of everything else', () => {
+    const next = apply([{ op: 'replace', path: '/type/anchors/wide/base', value: 19 }]);
+    expect(next.type.anchors.wide.base).toBe(19);
+    expect(next.color).toBe(document.color);
+    expect(next.type.roles).toBe(document.type.roles);
+    expect(document.type.anchors.wide.base).toBe(18);
+  });
+
+  test('is applied whole or not at all', () => {
+    const result = patched(document, [
+      { op: 'replace', path: '/name', value: 'Other' },
+      { op: 'replace', path: '/nowhere/at/all', value: 1 },
+    ]);
+    expect(result.ok).toBe(false);
+    expect(document.name).toBe('Sample');
+  });
+
+  test.each([
+    ['a base of nothing', '/type/anchors/wide/base', 0],
+    ['a step that is not there', '/space/roles/inset', 'nowhere'],
+    ['a narrow width above the wide one', '/type/anchors/narrow/width', 2000],
+    ['a color that is none', '/color/sources/items/brand/value', 'red'],
+    [
+      'a ramp that is not there',
+      '/color/roles/items/text/light',
+      { kind: 'rung', ramp: 'x', rung: 1 },
+    ],
+    [
+      'an order that names a thing twice',
+      '/space/steps/order',
+      ['xs', 'xs', 's', 'm', 'l', 'xl', 'xxl'],
+    ],
+    ['an order that leaves a thing out', '/space/steps/order', ['xs', 's', 'm', 'l', 'xl']],
+  ])('that leads to %s is refused', (_, path, value) => {
+    expect(patched(document, [{ op: 'replace', path, value }]).ok).toBe(false);
+  });
+
+  test.each([
+    '/__proto__/polluted',
+    '/constructor/prototype/x',
+    '/type/roles/order/0',
+    'name',
+    '/',
+  ])('with the path %s is not even read', (path) => {
+    expect(patchSchema.safeParse([{ op: 'add', path, value: 1 }]).success).toBe(false);
+  });
+});
+
+describe('the inverse of a patch', () => {
+  const operation = fc.oneof(
+    fc.record({
+      op: fc.constant('replace' as const),
+      path: fc.constantFrom('/type/anchors/narrow/base', '/type/anchors/wide/base', '/space/unit'),
+      value: fc.integer({ min: 6, max: 64 }),
+    }),
+    fc.record({
+      op: fc.constant('add' as const),
+      path: fc.constantFrom('/accepted/one', '/accepted/two', '/type/roles/items/h1/weight'),
+      value: fc.constant(null),
+    }),
+    fc.record({ op: fc.constant('remove' as const), path: fc.constant('/accepted/one') }),
+  );
+
+  test('leads back, whatever the operations were', () => {
+    fc.assert(
+      fc.property(fc.array(operation, { minLength: 1, maxLength: 6 }), (operations) => {
+        const patch = operations.map((one) =>
+          one.op === 'add'
+            ? { ...one, value: one.path.endsWith('weight') ? 500 : { reason: 'because' } }
+            : one,
+        );
+        const result = patched(document, patch);
+        if (!result.ok) return;
+        const back = patched(result.document, inverseOf(document, patch));
+        expect(back).toEqual({ ok: true, document });
+      }),
+    );
+  });
+});
+
+describe('places', () => {
+  test('bear on each other when equal, above or below, and not when merely alike', () => {
+    expect(overlaps('/a/b', '/a/b')).toBe(true);
+    expect(overlaps('/a', '/a/b')).toBe(true);
+    expect(overlaps('/a/b/c', '/a/b')).toBe(true);
+    expect(overlaps('/a/b', '/a/bc')).toBe(false);
+  });
+
+  test('the first that bears on another change is named', () => {
+    const patch: Patch = [
+      { op: 'replace', path: '/name', value: 'x' },
+      { op: 'replace', path: '/space/unit', value: 4 },
+    ];
+    expect(firstOverlap(patch, [{ op: 'remove', path: '/space' }])).toBe('/space/unit');
+    expect(firstOverlap(patch, [{ op: 'remove', path: '/color' }])).toBeUndefined();
+  });
+
+  test('are read as RFC 6901 says', () => {
+    // RFC 6901, section 5.
+    const example = { 'a/b': 1, 'm~n': 8, foo: { bar: 2 } };
+    expect(valueAt(example, '/a~1b')).toBe(1);
+    expect(valueAt(example, '/m~0n')).toBe(8);
+    expect(valueAt(example, '/foo/bar')).toBe(2);
+    expect(valueAt(example, '/foo/toString')).toBeUndefined();
+  });
+});
+
+describe('a stored document', () => {
+  test('of this schema is read as it is', () => {
+    expect(readDocument(JSON.parse(JSON.stringify(document)))).toEqual({ ok: true, document });
+  });
+
+  test('of a newer schema, or of none, is refused in words', () => {
+    expect(readDocument({ ...document, schema: 99 })).toMatchObject({ ok: false });
+    expect(readDocument('nothing')).toMatchObject({ ok: false });
+    expect(readDocument({})).toMatchObject({ ok: false });
+  });
+
+  test('with something that no schema knows is refused, and told where', () => {
+    const result = validate({ ...document, surprise: 1 });
+    expect(result.ok).toBe(false);
+  });
+});

@@ -56,9 +56,9 @@ const PROOF_PAGE =
 /** The whole server, ready to listen: tables up to date, demo loaded where asked for. */
 export async function createServer(options: ServerOptions): Promise<FastifyInstance> {
   const { databaseUrl, webFolder, demo = false } = options;
-  const sequelize = connect(databaseUrl);
-  await migrate(sequelize);
-  const store = createStore(sequelize);
+  const database = connect(databaseUrl);
+  await migrate(database.sequelize);
+  const store = createStore(database);
   if (demo && (await store.isEmpty())) await loadDemo(store);
 
   const app = Fastify({
@@ -77,7 +77,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await feed.start();
   app.addHook('onClose', async () => {
     await feed.close();
-    await sequelize.close();
+    await database.sequelize.close();
   });
 
   await app.register(helmet, {

@@ -4,6 +4,9 @@ import * as z from 'zod/mini';
 import type { StyleDocument } from './document.ts';
 import { validate, type Problem } from './validate.ts';
 
+/** Any JSON value; one schema for all, so that a description of the API can name it. */
+export const jsonValue = z.json();
+
 const path = z.string().check(
   z.maxLength(400),
   z.regex(/^(\/([^~/]|~0|~1)+)+$/),
@@ -13,8 +16,8 @@ const path = z.string().check(
 
 /** The operations of JSON Patch (RFC 6902) that a change is made of. */
 export const operation = z.discriminatedUnion('op', [
-  z.strictObject({ op: z.literal('add'), path, value: z.json() }),
-  z.strictObject({ op: z.literal('replace'), path, value: z.json() }),
+  z.strictObject({ op: z.literal('add'), path, value: jsonValue }),
+  z.strictObject({ op: z.literal('replace'), path, value: jsonValue }),
   z.strictObject({ op: z.literal('remove'), path }),
 ]);
 

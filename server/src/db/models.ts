@@ -43,10 +43,19 @@ export class ChangeRow extends Model<
   declare at: CreationOptional<Date>;
 }
 
+/** A connection with the tables as seen through it. */
+export interface Database {
+  readonly sequelize: Sequelize;
+  readonly Systems: typeof SystemRow;
+  readonly Changes: typeof ChangeRow;
+}
+
 /** Connects and names the tables. The tables themselves are made by the migrations. */
-export function connect(url: string): Sequelize {
+export function connect(url: string): Database {
   const sequelize = new Sequelize(url, { dialect: 'postgres', logging: false });
-  SystemRow.init(
+  class Systems extends SystemRow {}
+  class Changes extends ChangeRow {}
+  Systems.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
       document: { type: DataTypes.JSONB, allowNull: false },
@@ -57,7 +66,7 @@ export function connect(url: string): Sequelize {
     },
     { sequelize, tableName: 'systems', underscored: true, timestamps: true },
   );
-  ChangeRow.init(
+  Changes.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true },
       systemId: { type: DataTypes.UUID, allowNull: false },
@@ -73,5 +82,5 @@ export function connect(url: string): Sequelize {
     },
     { sequelize, tableName: 'changes', underscored: true, timestamps: false },
   );
-  return sequelize;
+  return { sequelize, Systems, Changes };
 }

@@ -9,8 +9,8 @@ import {
   type Operation,
 } from '@garnish/core/system/patch';
 import { readDocument } from '@garnish/core/system/upgrade';
-import { Op, QueryTypes, type Sequelize, type Transaction } from 'sequelize';
-import { ChangeRow, SystemRow } from '../db/models.ts';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
+import type { ChangeRow, Database, SystemRow } from '../db/models.ts';
 import { Problem } from '../problems.ts';
 import type { NewChange } from './schemas.ts';
 
@@ -38,7 +38,7 @@ const unknown = (): Problem =>
   new Problem('unknown-system', 'It may have been deleted, or the address is incomplete.');
 
 /** Keeps systems and their changes. Everything that belongs together happens in one transaction. */
-export function createStore(sequelize: Sequelize) {
+export function createStore({ sequelize, Systems, Changes }: Database) {
   const notify = (systemId: string, sequence: number, transaction: Transaction) =>
     sequelize.query('SELECT pg_notify(:channel, :payload)', {
       replacements: { channel: CHANNEL, payload: JSON.stringify({ systemId, sequence }) },
@@ -47,7 +47,7 @@ export function createStore(sequelize: Sequelize) {
     });
 
   const locked = async (id: string, transaction: Transaction): Promise<SystemRow> => {
-    const row = await SystemRow.findOne({
+    const row = await Systems.findOne({
       where: { id, deletedAt: null },
       lock: transaction.LOCK.UPDATE,
       transaction,
@@ -57,7 +57,7 @@ export function createStore(sequelize: Sequelize) {
   };
 
   const changesAfter = (systemId: string, after: number, transaction?: Transaction) =>
-    ChangeRow.findAll({
+    Changes.findAll({
       where: { systemId, sequence: { [Op.gt]: after } },
       order: [['sequence', 'ASC']],
       ...(transaction && { transaction }),
@@ -65,7 +65,7 @@ export function createStore(sequelize: Sequelize) {
 
   return {
     async list(): Promise<OpenSystem[]> {
-      const rows = await SystemRow.findAll({
+      const rows = await Systems.findAll({
         where: { deletedAt: null },
         order: [
           ['createdAt', 'ASC'],
@@ -76,19 +76,19 @@ export function createStore(sequelize: Sequelize) {
     },
 
     async open(id: string): Promise<OpenSystem> {
-      const row = await SystemRow.findOne({ where: { id, deletedAt: null } });
+      const row = await Systems.findOne({ where: { id, deletedAt: null } });
       if (!row) throw unknown();
       return read(row);
     },
 
     async create(document: StyleDocument): Promise<OpenSystem> {
-      return read(await SystemRow.create({ id: randomUUID(), document }));
+      return read(await Systems.create({ id: randomUUID(), document }));
     },
 
     /** Deletes, or brings back; a system that is deleted is kept until somebody empties the table. */
     async setDeleted(id: string, deleted: boolean): Promise<OpenSystem> {
       return sequelize.transaction(async (transaction) => {
-        const row = await SystemRow.findOne({
+        const row = await Systems.findOne({
           where: { id },
           lock: transaction.LOCK.UPDATE,
           transaction,
@@ -107,7 +107,7 @@ export function createStore(sequelize: Sequelize) {
     async change(systemId: string, change: NewChange): Promise<ChangeRow> {
       return sequelize.transaction(async (transaction) => {
         const row = await locked(systemId, transaction);
-        const before = await ChangeRow.findByPk(change.id, { transaction });
+        const before = await Changes.findByPk(change.id, { transaction });
         if (before) {
           if (before.systemId !== systemId) throw unknown();
           return before;
@@ -132,7 +132,7 @@ export function createStore(sequelize: Sequelize) {
           });
         const sequence = row.sequence + 1;
         await row.update({ document: result.document, sequence }, { transaction });
-        const written = await ChangeRow.create(
+        const written = await Changes.create(
           {
             id: change.id,
             systemId,
@@ -153,9 +153,9 @@ export function createStore(sequelize: Sequelize) {
     },
 
     async changes(systemId: string, after: number, last: number): Promise<ChangeRow[]> {
-      if ((await SystemRow.count({ where: { id: systemId, deletedAt: null } })) === 0)
+      if ((await Systems.count({ where: { id: systemId, deletedAt: null } })) === 0)
         throw unknown();
-      const newest = await ChangeRow.findAll({
+      const newest = await Changes.findAll({
         where: { systemId, sequence: { [Op.gt]: after } },
         order: [['sequence', 'DESC']],
         limit: last,
@@ -164,7 +164,7 @@ export function createStore(sequelize: Sequelize) {
     },
 
     async isEmpty(): Promise<boolean> {
-      return (await SystemRow.count()) === 0;
+      return (await Systems.count()) === 0;
     },
   };
 }

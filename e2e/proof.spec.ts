@@ -1,0 +1,207 @@
+import { derive } from '@garnish/core/derive/derive';
+import { fluidPx } from '@garnish/core/type/fluid';
+import type { Page } from '@playwright/test';
+import {
+  BRACKWATER,
+  copyOf,
+  documentOf,
+  expect,
+  KESTREL,
+  openArea,
+  proof,
+  saved,
+  test,
+} from './garnish.ts';
+
+const setWidth = async (page: Page, px: number): Promise<void> => {
+  const field = page.getByRole('spinbutton', { name: 'Width of the proof' });
+  await field.fill(String(px));
+  await field.press('Enter');
+  await expect
+    .poll(() =>
+      page
+        .locator('iframe')
+        .evaluate((frame) => (frame as HTMLIFrameElement).contentWindow?.innerWidth),
+    )
+    .toBe(px);
+};
+
+test('the proof is rendered with the exported style sheet, rule for rule', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  await page.getByRole('spinbutton', { name: 'base on the wide screen' }).fill('21');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  const exported = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  const same = await page.locator('iframe').evaluate((element, css) => {
+    const { contentDocument, contentWindow } = element as HTMLIFrameElement;
+    const { CSSStyleSheet: FrameSheet } = contentWindow as Window & typeof globalThis;
+    const parsed = new FrameSheet({ baseURL: contentDocument?.baseURI ?? '' });
+    parsed.replaceSync(css);
+    const text = (sheet: CSSStyleSheet | undefined): string =>
+      Array.from(sheet?.cssRules ?? [], (rule) => rule.cssText).join('\n');
+    const sheets = contentDocument?.adoptedStyleSheets ?? [];
+    return { count: sheets.length, own: text(sheets[0]), other: text(parsed) };
+  }, exported);
+  expect(same.count).toBe(2);
+  expect(same.own.length).toBeGreaterThan(4000);
+  expect(same.own).toBe(same.other);
+});
+
+test('the proof uses the very font files that are exported', async ({ page, request }) => {
+  const loaded: string[] = [];
+  page.on('response', (response) => {
+    if (response.url().includes('/proof/fonts/'))
+      loaded.push(response.url().split('/').at(-1) ?? '');
+  });
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  const faces = await page.locator('iframe').evaluate(async (element) => {
+    const page = (element as HTMLIFrameElement).contentDocument;
+    await page?.fonts.ready;
+    return Array.from(page?.fonts ?? [])
+      .filter(({ status }) => status === 'loaded')
+      .map(({ family }) => family.replaceAll('"', ''));
+  });
+  expect(new Set(faces)).toEqual(new Set(['Archivo', 'Literata']));
+  const exported = derive(await documentOf(request, id)).families.flatMap(({ files }) =>
+    files.map(({ name }) => name),
+  );
+  for (const file of loaded) expect(exported).toContain(file);
+});
+
+test('every text role has its token’s size in Chromium at eight widths, within 0.01 px', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  const { styles } = derive(await documentOf(request, id));
+  for (const width of [320, 360, 480, 720, 1000, 1280, 1440, 1600]) {
+    await setWidth(page, width);
+    const measured = await page.locator('iframe').evaluate(
+      (element, slugs) => {
+        const { contentDocument: page, contentWindow: frame } = element as HTMLIFrameElement;
+        return slugs.map((slug) => {
+          const probe = page?.createElement('p');
+          if (!probe || !frame) return NaN;
+          probe.className = `type-${slug}`;
+          page?.body.append(probe);
+          const size = Number.parseFloat(frame.getComputedStyle(probe).fontSize);
+          probe.remove();
+          return size;
+        });
+      },
+      [...styles.values()].map(({ slug }) => slug),
+    );
+    [...styles.values()].forEach(({ size, name }, index) =>
+      expect(
+        Math.abs((measured[index] ?? NaN) - fluidPx(size, width)),
+        `${name} at ${width}`,
+      ).toBeLessThan(0.01),
+    );
+  }
+});
+
+test('colors and spaces of the exported sheet are their tokens, in light and dark', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, KESTREL);
+  await openArea(page, id, 'color');
+  const { colors, steps } = derive(await documentOf(request, id));
+  for (const mode of ['light', 'dark'] as const) {
+    await page.getByRole('button', { name: mode, exact: true }).click();
+    for (const { slug, colors: values } of colors.values()) {
+      const shown = () =>
+        page.locator('iframe').evaluate((element, name) => {
+          const { contentDocument, contentWindow } = element as HTMLIFrameElement;
+          const probe = contentDocument?.createElement('i');
+          if (!probe || !contentWindow) return '';
+          probe.style.color = `var(--color-${name})`;
+          contentDocument?.body.append(probe);
+          const [red = 0, green = 0, blue = 0] = (
+            contentWindow.getComputedStyle(probe).color.match(/\d+/g) ?? []
+          ).map(Number);
+          probe.remove();
+          return `#${[red, green, blue].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
+        }, slug);
+      await expect.poll(shown, `${slug} in ${mode}`).toBe(values[mode]);
+    }
+  }
+  const inset = await proof(page)
+    .locator('.card')
+    .first()
+    .evaluate((element) => Number.parseFloat(getComputedStyle(element).paddingTop));
+  expect(Math.abs(inset - (steps.get('l')?.px ?? 0))).toBeLessThan(0.01);
+});
+
+test('the width is dragged from 320 to 1600 px, typed, and moved by keys', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  const ruler = page.getByRole('slider', { name: 'Width of the proof on the ruler' });
+  const box = await ruler.boundingBox();
+  if (!box) throw new Error('no ruler');
+  await page.mouse.move(box.x + 100, box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width + 20, box.y + 10, { steps: 6 });
+  await expect(ruler).toHaveAttribute('aria-valuenow', '1600');
+  await page.mouse.move(box.x - 40, box.y + 10, { steps: 6 });
+  await expect(ruler).toHaveAttribute('aria-valuenow', '320');
+  await page.mouse.up();
+  await expect
+    .poll(() =>
+      page
+        .locator('iframe')
+        .evaluate((frame) => (frame as HTMLIFrameElement).contentWindow?.innerWidth),
+    )
+    .toBe(320);
+  await ruler.press('ArrowRight');
+  await expect(ruler).toHaveAttribute('aria-valuenow', '330');
+  const edge = page.getByRole('slider', { name: 'Edge of the proof' });
+  const grip = await edge.boundingBox();
+  if (!grip) throw new Error('no edge');
+  await page.mouse.move(grip.x + 12, grip.y + 100);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 112, grip.y + 100, { steps: 4 });
+  await page.mouse.up();
+  await expect(edge).toHaveAttribute('aria-valuenow', '430');
+});
+
+test('nothing scrolls sideways at 320 px', async ({ page, request }) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  await setWidth(page, 320);
+  const overflow = await page.locator('iframe').evaluate((element) => {
+    const root = (element as HTMLIFrameElement).contentDocument?.documentElement;
+    return (root?.scrollWidth ?? 0) - (root?.clientWidth ?? 0);
+  });
+  expect(overflow).toBe(0);
+});
+
+test('words that look like a script stay words, and nothing runs in the proof', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const evil = '<img src=x onerror="parent.ran = true"><script>parent.ran = true</script>';
+  await request.post(`/api/systems/${id}/changes`, {
+    data: {
+      id: crypto.randomUUID(),
+      base: 0,
+      patch: [{ op: 'replace', path: '/content/hero/title', value: evil }],
+      label: 'title',
+      author: crypto.randomUUID(),
+      gesture: crypto.randomUUID(),
+    },
+  });
+  await openArea(page, id, 'type');
+  await expect(proof(page).getByRole('heading', { level: 1 })).toHaveText(evil);
+  expect(await page.evaluate(() => 'ran' in globalThis)).toBe(false);
+});

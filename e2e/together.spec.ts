@@ -1,0 +1,121 @@
+import { BRACKWATER, copyOf, documentOf, expect, openArea, saved, test } from './garnish.ts';
+
+test('undo and redo reach across areas, one gesture at a time, and survive a reload', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'space');
+  const unit = page.getByRole('spinbutton', { name: 'unit', exact: true });
+  await unit.press('ArrowUp');
+  await unit.press('ArrowUp');
+  await expect(unit).toHaveValue('10');
+  await page.getByRole('link', { name: /Type/ }).click();
+  const base = page.getByRole('spinbutton', { name: 'base on the wide screen' });
+  await base.fill('22');
+  await base.press('Enter');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Undo: base at 1440 px' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo: base at 1440 px' }).click();
+  await expect(base).toHaveValue('20');
+  await page.getByRole('main').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('Control+z');
+  await saved(page);
+  expect((await documentOf(request, id)).space.unit).toBe(8);
+  await page.keyboard.press('Control+Shift+z');
+  await page.keyboard.press('Control+Shift+z');
+  await saved(page);
+  const document = await documentOf(request, id);
+  expect([document.space.unit, document.type.anchors.wide.base]).toEqual([10, 22]);
+});
+
+test('a change in one window shows in the other, without a reload', async ({
+  page,
+  context,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'space');
+  const other = await context.newPage();
+  await openArea(other, id, 'space');
+  const unit = other.getByRole('spinbutton', { name: 'unit', exact: true });
+  await unit.fill('12');
+  await unit.press('Enter');
+  await page.bringToFront();
+  await expect(page.getByRole('spinbutton', { name: 'unit', exact: true })).toHaveValue('12');
+});
+
+for (const [choice, kept] of [
+  ['Keep the one from here', 6],
+  ['Take the one from there', 12],
+] as const)
+  test(`two changes of the same value at once are offered as a choice: ${choice}`, async ({
+    page,
+    request,
+    quietConsole,
+  }) => {
+    const id = await copyOf(request, BRACKWATER);
+    await openArea(page, id, 'space');
+    // Somebody else is faster: their change is there before this one arrives, and the news is held back.
+    await page.route('**/events', (route) => route.abort());
+    await page.route('**/changes', async (route) => {
+      if (route.request().method() !== 'POST') return route.continue();
+      await page.unroute('**/changes');
+      await request.post(`/api/systems/${id}/changes`, {
+        data: {
+          id: crypto.randomUUID(),
+          base: 0,
+          patch: [{ op: 'replace', path: '/space/unit', value: 12 }],
+          label: 'base unit',
+          author: crypto.randomUUID(),
+          gesture: crypto.randomUUID(),
+        },
+      });
+      await route.continue();
+    });
+    const unit = page.getByRole('spinbutton', { name: 'unit', exact: true });
+    await unit.fill('6');
+    await unit.press('Enter');
+    const dialog = page.getByRole('dialog', { name: 'Changed in two places at once' });
+    await expect(dialog).toContainText('12');
+    await expect(dialog).toContainText('6');
+    await dialog.getByRole('button', { name: choice }).click();
+    await expect(unit).toHaveValue(String(kept));
+    await saved(page);
+    expect((await documentOf(request, id)).space.unit).toBe(kept);
+    // The browser reports the answer of 409 and the closed stream on the console.
+    quietConsole.length = 0;
+  });
+
+test('while the server does not answer, work goes on, says so, and is saved when it is back', async ({
+  page,
+  request,
+  quietConsole,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'space');
+  await page.route('**/changes', (route) => route.abort());
+  const unit = page.getByRole('spinbutton', { name: 'unit', exact: true });
+  await unit.fill('6');
+  await unit.press('Enter');
+  await expect(page.getByRole('banner').getByRole('status')).toContainText(
+    'the server does not answer',
+  );
+  await expect(unit).toHaveValue('6');
+  await page.unroute('**/changes');
+  await saved(page);
+  expect((await documentOf(request, id)).space.unit).toBe(6);
+  quietConsole.length = 0;
+});
+
+test('a system that is deleted elsewhere says so', async ({ page, request, quietConsole }) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'space');
+  await request.delete(`/api/systems/${id}`);
+  const unit = page.getByRole('spinbutton', { name: 'unit', exact: true });
+  await unit.fill('6');
+  await unit.press('Enter');
+  await expect(page.getByRole('heading', { name: /was deleted$/ })).toBeVisible();
+  quietConsole.length = 0;
+});

@@ -1,0 +1,123 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { derive } from '@garnish/core/derive/derive';
+import { writeCss } from '@garnish/core/formats/css';
+import { readDtcg } from '@garnish/core/formats/read-dtcg';
+import { findingsOf } from '@garnish/core/checks/checks';
+import { strFromU8, unzipSync } from 'fflate';
+import * as z from 'zod';
+import { demoSystems } from '../demo/demo.ts';
+import { families, fontPath, licenceOf } from '../fonts/shipped.ts';
+import { testServer, type TestServer } from '../test-server.ts';
+
+let server: TestServer;
+let id: string;
+
+beforeAll(async () => {
+  server = await testServer('garnish_exports', true);
+  const list = z
+    .array(z.object({ id: z.string(), name: z.string() }))
+    .parse(await (await fetch(`${server.url}/api/systems`)).json());
+  id = list.find(({ name }) => name === 'Brackwater Ferries')?.id ?? '';
+});
+afterAll(() => server.close());
+
+const take = (file: string) => fetch(`${server.url}/api/systems/${id}/export/${file}`);
+
+describe('what is taken away', () => {
+  test('is named after the system and comes as a download', async () => {
+    const response = await take('tokens.css');
+    expect(response.headers.get('content-disposition')).toBe(
+      'attachment; filename="brackwater-ferries-tokens.css"',
+    );
+    expect(response.headers.get('content-type')).toBe('text/css; charset=utf-8');
+  });
+
+  test('the token file restores the system, and the style sheet is derived from the same', async () => {
+    const read = readDtcg(await (await take('tokens.json')).text());
+    if (read.kind !== 'system') throw new Error(read.kind);
+    expect(read.document.name).toBe('Brackwater Ferries');
+    expect(await (await take('tokens.css')).text()).toBe(writeCss(derive(read.document)));
+  });
+
+  test('the archive holds both, every font file that the sheet names, and the licences', async () => {
+    const archive = unzipSync(new Uint8Array(await (await take('tokens.zip')).arrayBuffer()));
+    const css = strFromU8(archive['tokens.css'] ?? new Uint8Array());
+    expect(css).toBe(await (await take('tokens.css')).text());
+    const named = [...css.matchAll(/url\("([^"]+)"\)/g)].map(([, file]) => file ?? '');
+    expect(named.length).toBeGreaterThan(4);
+    for (const file of named) {
+      const bytes = archive[file];
+      const hash = createHash('sha256')
+        .update(bytes ?? '')
+        .digest('hex');
+      expect(file).toContain(hash.slice(0, 12));
+    }
+    for (const family of ['archivo', 'literata'])
+      expect(strFromU8(archive[`fonts/${family}-licence.txt`] ?? new Uint8Array())).toContain(
+        'Open Font License',
+      );
+  });
+
+  test('is the same every time', async () => {
+    const hash = async () =>
+      createHash('sha256')
+        .update(new Uint8Array(await (await take('tokens.zip')).arrayBuffer()))
+        .digest('hex');
+    expect(await hash()).toBe(await hash());
+  });
+});
+
+describe('font files', () => {
+  test('are the very bytes that the catalogue was measured from, with a licence each', () => {
+    for (const { id: family, files } of families) {
+      expect(licenceOf(family)).toMatch(/license/i);
+      for (const { name, bytes } of files) {
+        const content = readFileSync(fontPath(name) ?? '');
+        expect([name, content.length]).toEqual([name, bytes]);
+        expect(name).toContain(createHash('sha256').update(content).digest('hex').slice(0, 12));
+      }
+    }
+  });
+
+  test('are served under their names for a long time', async () => {
+    const name = families[0]?.files[0]?.name ?? '';
+    const response = await fetch(`${server.url}/proof/fonts/${name}`);
+    expect(response.status).toBe(200);
+    expect(response.headers.get('content-type')).toBe('font/woff2');
+    expect(response.headers.get('cache-control')).toContain('immutable');
+    expect((await response.arrayBuffer()).byteLength).toBe(families[0]?.files[0]?.bytes);
+  });
+
+  test.each(['nothing.woff2', '..%2f..%2fpackage.json', '%2e%2e/app.ts', 'package.json'])(
+    'no path leads from %s to a file',
+    async (name) => {
+      const response = await fetch(`${server.url}/proof/fonts/${name}`);
+      expect(response.status).toBe(404);
+    },
+  );
+
+  test('the catalogue is served', async () => {
+    const served = z.array(z.object({ id: z.string() }));
+    const list = served.parse(await (await fetch(`${server.url}/api/fonts`)).json());
+    expect(list.length).toBe(families.length);
+  });
+});
+
+describe('the demo', () => {
+  const found = new Map(
+    demoSystems().map((document) => [
+      document.name,
+      findingsOf(document, derive(document)).map(({ id: finding }) => finding.split(':')[0]),
+    ]),
+  );
+
+  test('has a finished system, one with a little left, and one in which every check finds something', () => {
+    expect(found.get('Kestrel Hill Planetarium')).toEqual([]);
+    expect(found.get('Brackwater Ferries')).toEqual(['contrast']);
+    expect(new Set(found.get('Tallow Lane Candles'))).toEqual(
+      new Set(['contrast', 'weight', 'order', 'size', 'italic']),
+    );
+  });
+});

@@ -1,0 +1,42 @@
+import type { FastifyInstance } from 'fastify';
+import { QueryTypes, Sequelize } from 'sequelize';
+import { createServer } from './app.ts';
+
+const ADMIN = process.env['GARNISH_TEST_DATABASE'];
+
+/** A server on a database of its own, made for one test file and dropped with it. */
+export async function testServer(name: string, demo = false) {
+  if (ADMIN === undefined) throw new Error('run npm test, which starts a PostgreSQL for the tests');
+  const admin = new Sequelize(ADMIN, { logging: false });
+  await admin.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
+  await admin.query(`CREATE DATABASE ${name}`);
+  const url = new URL(ADMIN);
+  url.pathname = `/${name}`;
+  const databaseUrl = url.toString();
+  const apps: FastifyInstance[] = [];
+  const start = async (): Promise<string> => {
+    const app = await createServer({ databaseUrl, demo });
+    apps.push(app);
+    return app.listen({ host: '127.0.0.1', port: 0 });
+  };
+  return {
+    url: await start(),
+    /** Another process beside the first, as far as the database can tell. */
+    another: start,
+    rows: async (table: 'systems' | 'changes'): Promise<number> => {
+      const own = new Sequelize(databaseUrl, { logging: false });
+      const [row] = await own.query<{ count: string }>(`SELECT count(*) FROM ${table}`, {
+        type: QueryTypes.SELECT,
+      });
+      await own.close();
+      return Number(row?.count);
+    },
+    close: async (): Promise<void> => {
+      for (const app of apps) await app.close();
+      await admin.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
+      await admin.close();
+    },
+  };
+}
+
+export type TestServer = Awaited<ReturnType<typeof testServer>>;

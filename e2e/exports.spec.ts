@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
 import {
   BRACKWATER,
@@ -11,7 +12,7 @@ import {
   TALLOW,
 } from './garnish.ts';
 
-const download = async (page: import('@playwright/test').Page, file: string): Promise<Buffer> => {
+const download = async (page: Page, file: string): Promise<Buffer> => {
   const started = page.waitForEvent('download');
   await page.getByRole('link', { name: file }).click();
   return readFileSync(await (await started).path());
@@ -31,13 +32,11 @@ test('the three files are taken away, and the token file restores its system in 
 
   const to = await copyOf(request, TALLOW);
   await openArea(page, to, 'tokens');
-  await page
-    .getByLabel('Take in a token file')
-    .setInputFiles({
-      name: 'tokens.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(json),
-    });
+  await page.getByLabel('Take in a token file').setInputFiles({
+    name: 'tokens.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(json),
+  });
   await expect(page.getByText(/^All decisions of Brackwater Ferries/)).toBeVisible();
   await saved(page);
   expect(await documentOf(request, to)).toEqual(await documentOf(request, from));
@@ -60,13 +59,11 @@ test('a token file from elsewhere adds its tokens, and says what it left out', a
     },
     lost: { $type: 'number', $value: '{nowhere}' },
   };
-  await page
-    .getByLabel('Take in a token file')
-    .setInputFiles({
-      name: 'other.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify(file)),
-    });
+  await page.getByLabel('Take in a token file').setInputFiles({
+    name: 'other.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(file)),
+  });
   await expect(page.getByText('2 tokens came in.')).toBeVisible();
   await expect(page.getByText('1 were left out')).toBeVisible();
   await saved(page);
@@ -82,13 +79,11 @@ test('a file that is no token file changes nothing and is answered in words', as
   const before = await documentOf(request, id);
   await openArea(page, id, 'tokens');
   for (const text of ['not json at all', '{"a": 1}', '[]']) {
-    await page
-      .getByLabel('Take in a token file')
-      .setInputFiles({
-        name: 'broken.json',
-        mimeType: 'application/json',
-        buffer: Buffer.from(text),
-      });
+    await page.getByLabel('Take in a token file').setInputFiles({
+      name: 'broken.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(text),
+    });
     await expect(page.getByRole('alert')).toContainText('Nothing was changed.');
   }
   expect(await documentOf(request, id)).toEqual(before);

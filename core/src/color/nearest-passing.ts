@@ -6,6 +6,10 @@ import { hexOf, rgbOf, type Hex } from './srgb.ts';
 /** Steps of lightness that are looked at: finer than 8 bits can show. */
 const STEPS = 1024;
 
+/** Answers that were given: the same question comes at every movement of a slider. */
+const found = new Map<string, Hex | undefined>();
+const MOST_KEPT = 500;
+
 /**
  * The color nearest to `color` (smallest distance in OKLab) that reaches `needed` against
  * `against`, among the emitted colors of the same hue and chroma over the whole range of lightness
@@ -15,6 +19,15 @@ const STEPS = 1024;
  */
 export function nearestPassing(color: Hex, against: Hex, needed: number): Hex | undefined {
   if (contrastRatio(color, against) >= needed) return color;
+  const key = `${color} ${against} ${needed}`;
+  if (found.has(key)) return found.get(key);
+  if (found.size >= MOST_KEPT) found.clear();
+  const nearest = search(color, against, needed);
+  found.set(key, nearest);
+  return nearest;
+}
+
+function search(color: Hex, against: Hex, needed: number): Hex | undefined {
   const here = oklabOf(rgbOf(color));
   const polar = oklchOf(here);
   const ground = relativeLuminance(against) + 0.05;

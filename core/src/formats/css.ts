@@ -49,11 +49,11 @@ const sameInDark = ({ values: { light, dark } }: Token): boolean =>
   (light.reference === dark.reference && (light.reference !== undefined || light.css === dark.css));
 
 /**
- * The style sheet: font faces, every token as a custom property, the values of the dark theme (by
- * the reader's preference, or by `data-theme` on the root), and the classes. The proof is rendered
- * with these very bytes.
+ * The style sheet as its top-level rules in order: font faces, every token as a custom property, the
+ * values of the dark theme (by the reader's preference, or by `data-theme` on the root), and the
+ * classes.
  */
-export function writeCss({ tokens, tokenById, families, rules }: Derived): string {
+export function writeCssRules({ tokens, tokenById, families, rules }: Derived): readonly string[] {
   const dark = properties(
     tokens.filter((token) => !sameInDark(token)),
     'dark',
@@ -70,5 +70,10 @@ export function writeCss({ tokens, tokenById, families, rules }: Derived): strin
         ]
       : []),
     ...rules.map(ruleCss),
-  ].join('\n');
+  ];
 }
+
+export const joinRules = (rules: readonly string[]): string => rules.join('\n');
+
+/** The style sheet. The proof is rendered with these very rules. */
+export const writeCss = (derived: Derived): string => joinRules(writeCssRules(derived));

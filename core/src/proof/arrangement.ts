@@ -20,12 +20,13 @@ html { overflow-x: clip; }
 .button, .quiet-button { display: inline-block; padding-block: 0.75em; text-decoration: none; border-radius: 0.25rem; }
 .quiet-button { border-width: 1px; border-style: solid; }
 .notice { border-inline-start-width: 0.25rem; border-inline-start-style: solid; margin-block-end: var(--space-section); }
-.block { display: grid; gap: var(--space-stack); margin-block-end: var(--space-section); }
+.block { content-visibility: auto; contain-intrinsic-size: auto 30rem; display: grid; gap: var(--space-stack); margin-block-end: var(--space-section); }
 .prose { max-inline-size: 40rem; }
 .table { border-collapse: collapse; inline-size: 100%; font-variant-numeric: tabular-nums; }
 .table th, .table td { text-align: start; padding-block: 0.5em; padding-inline-end: 1em; border-block-end-width: 1px; border-block-end-style: solid; border-color: inherit; vertical-align: baseline; overflow-wrap: anywhere; }
 .cards { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(100%, 15rem), 1fr)); gap: var(--space-inset); }
 .card { display: grid; gap: var(--space-stack); align-content: start; padding: var(--space-inset); }
 .site-footer { padding-block: var(--space-inset) var(--space-section); border-block-start: 1px solid var(--table-line, currentcolor); }
-h1, h2, h3, h4, h5, h6 { text-wrap: balance; overflow-wrap: break-word; }
+h1, h2, h3, h4, h5, h6 { overflow-wrap: break-word; }
+h1 { text-wrap: balance; }
 `;

@@ -97,8 +97,8 @@ describe('a change', () => {
       inverse: [{ op: 'replace', path: '/space/unit', value: 8 }],
     });
     expect((await open(id)).document.space.unit).toBe(4);
-    const history = await (await call('GET', `/api/systems/${id}/changes`)).json();
-    expect(z.array(changeSchema).parse(history)).toEqual([written]);
+    const history = await call('GET', `/api/systems/${id}/changes`);
+    expect(z.array(changeSchema).parse(await history.json())).toEqual([written]);
   });
 
   test('that is sent again after a lost reply is not applied again', async () => {

@@ -1,5 +1,7 @@
+import type { Derived } from '@garnish/core/derive/derived';
+import type { StyleDocument } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import { AREAS, type AreaId } from '../areas/areas.ts';
 import type { SystemState } from '../system/store.ts';
@@ -8,8 +10,8 @@ import { useFace } from '../ui/use-face.ts';
 
 const HEIGHT = 42;
 
-function Faces({ decided }: SystemState) {
-  const { heading, text } = decided.document.fonts.roles;
+const Faces = memo(function Faces({ fonts }: { readonly fonts: StyleDocument['fonts'] }) {
+  const { heading, text } = fonts.roles;
   const headingFace = useFace(heading.family);
   const textFace = useFace(text.family);
   return (
@@ -18,14 +20,18 @@ function Faces({ decided }: SystemState) {
       <span style={{ fontFamily: textFace, fontWeight: text.weight }}>Rg</span>
     </span>
   );
+});
+
+interface StairProps {
+  readonly heading: StyleDocument['fonts']['roles']['heading'];
+  readonly styles: Derived['styles'];
 }
 
-function Stair({ decided }: SystemState) {
-  const { heading } = decided.document.fonts.roles;
+function Stair({ heading, styles }: StairProps) {
   const face = useFace(heading.family);
-  const sizes = [
-    ...new Set([...decided.derived.styles.values()].map(({ size }) => fluidPx(size, 1440))),
-  ].sort((one, other) => one - other);
+  const sizes = [...new Set([...styles.values()].map(({ size }) => fluidPx(size, 1440)))].sort(
+    (one, other) => one - other,
+  );
   const largest = sizes.at(-1) ?? 1;
   return (
     <span
@@ -41,10 +47,10 @@ function Stair({ decided }: SystemState) {
   );
 }
 
-function Ramps({ decided }: SystemState) {
+const Ramps = memo(function Ramps({ ramps }: Pick<Derived, 'ramps'>) {
   return (
     <span className="flex gap-0.5" style={{ height: HEIGHT }}>
-      {[...decided.derived.ramps.values()].slice(0, 4).map(({ id, colors }) => (
+      {[...ramps.values()].slice(0, 4).map(({ id, colors }) => (
         <span key={id} className="flex w-7 flex-col">
           {colors.map((color, index) => (
             <span key={index} className="grow" style={{ background: color }} />
@@ -53,10 +59,10 @@ function Ramps({ decided }: SystemState) {
       ))}
     </span>
   );
-}
+});
 
-function Steps({ decided }: SystemState) {
-  const steps = [...decided.derived.steps.values()];
+const Steps = memo(function Steps({ steps: all }: Pick<Derived, 'steps'>) {
+  const steps = [...all.values()];
   const largest = Math.max(...steps.map(({ px }) => px));
   return (
     <span className="flex items-end gap-[3px]" style={{ height: HEIGHT }}>
@@ -69,7 +75,7 @@ function Steps({ decided }: SystemState) {
       ))}
     </span>
   );
-}
+});
 
 const Count = ({ decided }: SystemState) => (
   <span className="figures text-2xl leading-none">{decided.derived.tokens.length}</span>
@@ -88,10 +94,12 @@ const Waiting = ({ findings }: SystemState) => {
 
 /** The live picture of each area. */
 const PICTURES: Readonly<Record<AreaId, (state: SystemState) => ReactNode>> = {
-  fonts: (state) => <Faces {...state} />,
-  type: (state) => <Stair {...state} />,
-  color: (state) => <Ramps {...state} />,
-  space: (state) => <Steps {...state} />,
+  fonts: ({ decided }) => <Faces fonts={decided.document.fonts} />,
+  type: ({ decided: { document, derived } }) => (
+    <Stair heading={document.fonts.roles.heading} styles={derived.styles} />
+  ),
+  color: ({ decided }) => <Ramps ramps={decided.derived.ramps} />,
+  space: ({ decided }) => <Steps steps={decided.derived.steps} />,
   tokens: (state) => <Count {...state} />,
   review: (state) => <Waiting {...state} />,
 };

@@ -43,7 +43,10 @@ export function TopBar({ onFind }: { readonly onFind: () => void }) {
   const undo = stacks.undo.at(-1);
   const redo = stacks.redo.at(-1);
   return (
-    <header className="flex min-h-[2.375rem] flex-wrap items-center gap-x-3 px-3">
+    <header
+      aria-label="System"
+      className="flex min-h-[2.375rem] flex-wrap items-center gap-x-3 px-3"
+    >
       <Link to="/" className="flex min-h-6 items-center px-1 text-quiet hover:underline">
         All systems
       </Link>

@@ -115,8 +115,11 @@ function Row({ system, onRename, onDuplicate, onDelete }: RowProps) {
 
 /** All systems, each with a small live picture of what it is. */
 export function SystemsPage() {
-  const { data, error, mutate } = useSWR<SystemSummary[], Error>(ADDRESS, (path: string) =>
-    get(path, systemList),
+  const { data, error, mutate } = useSWR<SystemSummary[], Error>(
+    ADDRESS,
+    (path: string) => get(path, systemList),
+    // Whoever comes back from a system expects to see what was just done to it.
+    { dedupingInterval: 0 },
   );
   const { look } = usePreferences();
   const [making, setMaking] = useState(false);

@@ -1,3 +1,4 @@
+import { joinRules } from '@garnish/core/formats/css';
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { homePage } from '@garnish/core/proof/home';
 import {
@@ -15,6 +16,8 @@ import { renderNode } from './render.tsx';
 interface Page {
   readonly document: Document;
   readonly exported: CSSStyleSheet;
+  /** The rules that the sheet holds now. */
+  readonly shown: { current: readonly string[] };
 }
 
 /** The frame's document with its two sheets: the exported one, and the arrangement of the page. */
@@ -26,7 +29,25 @@ function prepare(frame: HTMLIFrameElement): Page | undefined {
   const arrangement = new FrameSheet();
   arrangement.replaceSync(ARRANGEMENT);
   document.adoptedStyleSheets = [exported, arrangement];
-  return { document, exported };
+  return { document, exported, shown: { current: [] } };
+}
+
+/**
+ * Makes the frame's sheet hold these rules. Only rules that differ are replaced: font faces that
+ * stay the same are not loaded and laid out again at every movement of a slider.
+ */
+function showRules({ exported, shown }: Page, rules: readonly string[]): void {
+  const before = shown.current;
+  shown.current = rules;
+  if (before.length !== rules.length) {
+    exported.replaceSync(joinRules(rules));
+    return;
+  }
+  rules.forEach((rule, index) => {
+    if (rule === before[index]) return;
+    exported.deleteRule(index);
+    exported.insertRule(rule, index);
+  });
 }
 
 /** What of the derived values the page's elements depend on: their classes, not their sizes. */
@@ -55,7 +76,7 @@ interface FrameProps {
  */
 export function Frame({ frame, view, theme, widthPx, heightPx, scale, onReady }: FrameProps) {
   const [page, setPage] = useState<Page>();
-  const { document: system, derived, css } = view;
+  const { document: system, derived, rules } = view;
   const classes = classesOf(view);
   const tree = useMemo(
     () => renderNode(homePage(system, derived)),
@@ -64,8 +85,8 @@ export function Frame({ frame, view, theme, widthPx, heightPx, scale, onReady }:
   );
 
   useLayoutEffect(() => {
-    page?.exported.replaceSync(css);
-  }, [page, css]);
+    if (page) showRules(page, rules);
+  }, [page, rules]);
   useLayoutEffect(() => {
     page?.document.documentElement.setAttribute('data-theme', theme);
   }, [page, theme]);

@@ -42,12 +42,12 @@ interface MarksProps {
   readonly findings: readonly Finding[];
   readonly theme: 'light' | 'dark';
   readonly scale: number;
-  readonly css: string;
+  readonly rules: readonly string[];
   readonly widthPx: number;
 }
 
 /** Marks at the proof's edge where a finding is seen, and a frame around what was asked for. */
-export function Marks({ page, findings, theme, scale, css, widthPx }: MarksProps) {
+export function Marks({ page, findings, theme, scale, rules, widthPx }: MarksProps) {
   const [marks, setMarks] = useState<readonly Mark[]>([]);
   const [shown, setShown] = useState<Box>();
   const spot = useSpot();
@@ -68,7 +68,7 @@ export function Marks({ page, findings, theme, scale, css, widthPx }: MarksProps
       page.removeEventListener('scroll', measure);
       page.fonts.removeEventListener('loadingdone', later);
     };
-  }, [page, findings, theme, css, widthPx, scale]);
+  }, [page, findings, theme, rules, widthPx, scale]);
 
   useEffect(() => {
     if (!spot) return;

@@ -158,7 +158,7 @@ export function Proof() {
               findings={findings}
               theme={theme}
               scale={scale}
-              css={shown.css}
+              rules={shown.rules}
               widthPx={widthPx}
             />
           )}

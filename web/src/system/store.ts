@@ -2,7 +2,7 @@ import { findingsOf, isAccepted } from '@garnish/core/checks/checks';
 import type { Finding } from '@garnish/core/checks/finding';
 import { createDeriver } from '@garnish/core/derive/derive';
 import type { Derived } from '@garnish/core/derive/derived';
-import { writeCss } from '@garnish/core/formats/css';
+import { writeCssRules } from '@garnish/core/formats/css';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { inverseOf, overlaps, patched, valueAt, type Patch } from '@garnish/core/system/patch';
 import { ApiError, get, send } from '../api/client.ts';
@@ -13,7 +13,8 @@ import { stacksOf, type Past, type Stacks } from './history.ts';
 export interface View {
   readonly document: StyleDocument;
   readonly derived: Derived;
-  readonly css: string;
+  /** The rules of the exported style sheet. */
+  readonly rules: readonly string[];
 }
 
 export interface Conflict {
@@ -84,7 +85,7 @@ function viewer(): (document: StyleDocument) => View {
   return (document) => {
     if (last?.document === document) return last;
     const derived = derive(document);
-    last = { document, derived, css: writeCss(derived) };
+    last = { document, derived, rules: writeCssRules(derived) };
     return last;
   };
 }

@@ -2,16 +2,25 @@ import { weightsOf } from '@garnish/core/fonts/family';
 import { FACES, inOrder } from '@garnish/core/system/document';
 import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
+import { memo } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useStore } from '../../system/system-context.ts';
+import type { View } from '../../system/store.ts';
 import { Copy } from '../../ui/copy.tsx';
 
 const PLACES = Array.from({ length: 21 }, (_, index) => 14 - index);
 
+/** Elements that never change, so that React need not look at them at every movement of a slider. */
+const PLACE_OPTIONS = PLACES.map((place) => (
+  <option key={place} value={place}>
+    {placeName(place)}
+  </option>
+));
+const FACE_OPTIONS = FACES.map((face) => <option key={face}>{face}</option>);
+
 /** Each text role: its face, its place on the scale, its weight, and what comes of them. */
-export function Roles() {
+export const Roles = memo(function Roles({ view: decided }: { readonly view: View }) {
   const store = useStore();
-  const { decided } = useSystem();
   const { proofWidth } = usePreferences();
   const { fonts, type } = decided.document;
   const set = (id: string, part: string, value: string | number, name: string): void => {
@@ -57,9 +66,7 @@ export function Roles() {
                 value={role.face}
                 onChange={(event) => set(id, 'face', event.currentTarget.value, role.name)}
               >
-                {FACES.map((face) => (
-                  <option key={face}>{face}</option>
-                ))}
+                {FACE_OPTIONS}
               </select>
               <select
                 aria-label={`Place of ${role.name}`}
@@ -67,11 +74,7 @@ export function Roles() {
                 value={role.place}
                 onChange={(event) => set(id, 'place', Number(event.currentTarget.value), role.name)}
               >
-                {PLACES.map((place) => (
-                  <option key={place} value={place}>
-                    {placeName(place)}
-                  </option>
-                ))}
+                {PLACE_OPTIONS}
               </select>
               <select
                 aria-label={`Weight of ${role.name}`}
@@ -114,4 +117,4 @@ export function Roles() {
       })}
     </div>
   );
-}
+});

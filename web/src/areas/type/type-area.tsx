@@ -2,6 +2,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { charactersPerLine, COMFORTABLE } from '@garnish/core/type/line-length';
 import { intervalOf, INTERVALS } from '@garnish/core/type/scale';
+import { useDeferredValue } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { SizeCurves } from '../../charts/size-curves.tsx';
 import { Fact } from '../../findings/fact.tsx';
@@ -120,6 +121,8 @@ function LineLength() {
 /** Sizes at two screen widths, and every role's place on the scale between them. */
 export default function TypeArea() {
   const { decided, findings } = useSystem();
+  // While a slider moves, the proof and the curves come first, the rest as soon as there is time.
+  const later = useDeferredValue(decided);
   const { anchors, roles } = decided.document.type;
   return (
     <Bench title="Type">
@@ -145,7 +148,7 @@ export default function TypeArea() {
         title="Stair"
         aside={`filled at ${anchors.narrow.width}, outline at ${anchors.wide.width} px`}
       >
-        <Stair />
+        <Stair view={later} />
       </Section>
       <Section title="Size over screen width" aside="px">
         <SizeCurves />
@@ -157,7 +160,7 @@ export default function TypeArea() {
           <Notes findings={findings} at={inOrder(roles).map(([id]) => `/type/roles/items/${id}`)} />
         }
       >
-        <Roles />
+        <Roles view={later} />
       </Section>
     </Bench>
   );

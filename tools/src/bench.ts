@@ -1,0 +1,165 @@
+/**
+ * Measures what speed is promised, as ratios of two things timed in the same run; then one slider
+ * movement in the browser, in milliseconds. The median of several rounds counts.
+ */
+import { contrastTable } from '@garnish/core/color/contrast';
+import { hexOf } from '@garnish/core/color/srgb';
+import { createDeriver, derive } from '@garnish/core/derive/derive';
+import { writeCss } from '@garnish/core/formats/css';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { patched, type Patch } from '@garnish/core/system/patch';
+import { demoSystems } from '@garnish/server/demo/demo';
+import type { Page } from '@playwright/test';
+import { wcagContrast } from 'culori';
+import { launch } from './browser.ts';
+import { demoServer } from './demo-server.ts';
+import { end } from './say.ts';
+
+const median = (values: readonly number[]): number =>
+  values.toSorted((one, other) => one - other)[Math.floor(values.length / 2)] ?? NaN;
+
+/** The median time in ms of one call; rounds long enough for the clock, after a warm-up. */
+function timed(work: () => unknown, rounds = 15, calls = 20): number {
+  for (let call = 0; call < calls * 3; call += 1) work();
+  return median(
+    Array.from({ length: rounds }, () => {
+      const started = performance.now();
+      for (let call = 0; call < calls; call += 1) work();
+      return (performance.now() - started) / calls;
+    }),
+  );
+}
+
+const row = (name: string, ms: number, against: string, otherMs: number): void => {
+  console.log(
+    `${name.padEnd(52)} ${ms.toFixed(3).padStart(9)} ms   ${(ms / otherMs).toFixed(2).padStart(7)} × ${against} (${otherMs.toFixed(3)} ms)`,
+  );
+};
+
+const brackwater = ((): StyleDocument => {
+  const [first] = demoSystems();
+  if (!first) throw new Error('there is no demo');
+  return first;
+})();
+
+/** Documents that differ as a slider makes them differ: one number, another each time. */
+function slide(): () => StyleDocument {
+  let base = 18;
+  return () => {
+    base = base >= 24 ? 18 : base + 0.01;
+    const patch: Patch = [{ op: 'replace', path: '/type/anchors/wide/base', value: base }];
+    const result = patched(brackwater, patch);
+    if (!result.ok) throw new Error('the slider left its range');
+    return result.document;
+  };
+}
+
+function measureCore(): void {
+  const values = derive(brackwater).tokens.map(({ id, values: own }) => [id, own]);
+  const stringify = timed(() => JSON.stringify(values));
+  const against = 'JSON.stringify of the tokens';
+  row(
+    'derive everything and emit CSS',
+    timed(() => writeCss(derive(brackwater))),
+    against,
+    stringify,
+  );
+  const next = slide();
+  const deriver = createDeriver();
+  row(
+    'patch, validate, derive and emit after one movement',
+    timed(() => writeCss(deriver(next()))),
+    against,
+    stringify,
+  );
+
+  const colors = Array.from({ length: 200 }, (_, index) =>
+    hexOf(
+      [(index * 37) % 256, (index * 91) % 256, (index * 53) % 256].map((byte) => byte / 255) as [
+        number,
+        number,
+        number,
+      ],
+    ),
+  );
+  const pairByPair = timed(
+    () => {
+      let sum = 0;
+      for (const one of colors) for (const other of colors) sum += wcagContrast(one, other);
+      return sum;
+    },
+    5,
+    1,
+  );
+  row(
+    'contrast of 200 by 200 colors',
+    timed(() => contrastTable(colors), 15, 5),
+    'a general library, pair by pair',
+    pairByPair,
+  );
+}
+
+interface Movement {
+  readonly work: number;
+  readonly proof: number;
+  readonly bench: number;
+}
+
+/**
+ * Moves a slider again and again. Timed are the work up to the replaced style sheet (React renders
+ * in a microtask), then the style and layout that it causes in the proof and in the page around it.
+ */
+const movements = (page: Page): Promise<readonly Movement[]> =>
+  page.evaluate(async () => {
+    const slider = document.querySelector<HTMLInputElement>('input[type=range]');
+    const frame = document.querySelector('iframe')?.contentDocument;
+    if (!slider || !frame) throw new Error('there is no slider');
+    const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
+    const found = [];
+    for (let index = 0; index < 90; index += 1) {
+      await new Promise(requestAnimationFrame);
+      const started = performance.now();
+      own?.set?.call(slider, String(15 + (index % 20) * 0.5));
+      slider.dispatchEvent(new Event('input', { bubbles: true }));
+      await Promise.resolve();
+      const worked = performance.now();
+      frame.body.getBoundingClientRect();
+      const proofed = performance.now();
+      document.body.getBoundingClientRect();
+      const ended = performance.now();
+      found.push({ work: worked - started, proof: proofed - worked, bench: ended - proofed });
+    }
+    return found.slice(20);
+  });
+
+async function measureBrowser(): Promise<void> {
+  const server = await demoServer('bench');
+  const browser = await launch();
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(server.url);
+    await page.getByRole('heading', { name: 'Brackwater Ferries' }).getByRole('link').click();
+    await page.getByRole('link', { name: /^Type/ }).click();
+    await page.getByRole('slider', { name: /^base on the narrow/ }).waitFor();
+    await page.frameLocator('iframe').getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForTimeout(1000);
+    const found = await movements(page);
+    const [work, proof, bench] = (['work', 'proof', 'bench'] as const).map((part) =>
+      median(found.map((movement) => movement[part])),
+    ) as [number, number, number];
+    console.log(
+      `one slider movement: ${work.toFixed(1)} ms of work (limit 6), ${(work + proof + bench).toFixed(1)} ms with ` +
+        `style and layout (limit 16; ${proof.toFixed(1)} in the proof, ${bench.toFixed(1)} around it)`,
+    );
+  } finally {
+    await browser.close();
+    await server.close();
+  }
+}
+
+async function main(): Promise<void> {
+  measureCore();
+  await measureBrowser();
+}
+
+main().catch(end);

@@ -59,8 +59,21 @@ export function deriveRamps(
   ]);
 }
 
-const colorOf = (ramps: ReadonlyMap<string, DerivedRamp>, paint: Paint): Hex =>
-  paint.kind === 'own' ? paint.value : (ramps.get(paint.ramp)?.colors[paint.rung - 1] ?? '#808080');
+/** The ramp and the rung (1 to 16) on which a paint stands; undefined for a color of its own. */
+export function rungOf(
+  paint: Paint,
+  ramps: ReadonlyMap<string, DerivedRamp>,
+): { readonly ramp: DerivedRamp; readonly rung: number } | undefined {
+  if (paint.kind === 'own') return undefined;
+  const ramp = ramps.get(paint.kind === 'rung' ? paint.ramp : paint.source);
+  return ramp && { ramp, rung: paint.kind === 'rung' ? paint.rung : (ramp.seat ?? 0) + 1 };
+}
+
+function colorOf(ramps: ReadonlyMap<string, DerivedRamp>, paint: Paint): Hex {
+  if (paint.kind === 'own') return paint.value;
+  const found = rungOf(paint, ramps);
+  return found?.ramp.colors[found.rung - 1] ?? '#808080';
+}
 
 export function deriveColorRoles(
   roles: Color['roles'],
@@ -122,7 +135,12 @@ const paintDecision = (id: string, role: ColorRole, mode: Mode): TrailDecision =
   return {
     path: `/color/roles/items/${id}/${mode}`,
     label: `${role.name} in ${mode}`,
-    value: paint.kind === 'own' ? paint.value : `rung ${paint.rung}`,
+    value:
+      paint.kind === 'own'
+        ? paint.value
+        : paint.kind === 'source'
+          ? 'the color itself'
+          : `rung ${paint.rung}`,
   };
 };
 
@@ -132,12 +150,10 @@ function roleToken(
   ramps: ReadonlyMap<string, DerivedRamp>,
 ): Token {
   const value = (mode: Mode): TokenValue => {
-    const paint = role[mode];
-    const ramp = paint.kind === 'rung' ? ramps.get(paint.ramp) : undefined;
+    const found = rungOf(role[mode], ramps);
     const hex = derived.colors[mode];
     return {
-      ...(paint.kind === 'rung' &&
-        ramp && { reference: `palette.${ramp.slug}.${String(paint.rung)}` }),
+      ...(found && { reference: `palette.${found.ramp.slug}.${found.rung}` }),
       json: colorJson(hex),
       css: hex,
     };

@@ -49,6 +49,19 @@ describe('derived tokens', () => {
   });
 });
 
+test('a role that takes a source itself keeps it when the source moves to another rung', () => {
+  for (const value of ['#2a6365', '#c8f04a', '#663399']) {
+    const moved = derive(
+      sampleDocument([{ op: 'replace', path: '/color/sources/items/brand/value', value }]),
+    );
+    expect(moved.colors.get('action')?.colors.light).toBe(value);
+    const seat = (moved.ramps.get('brand')?.seat ?? -1) + 1;
+    expect(moved.tokenById.get('color.action')?.values.light.reference).toBe(
+      `palette.brand.${seat}`,
+    );
+  }
+});
+
 describe('the deriver', () => {
   test('gives the same for the same document', () => {
     const again = createDeriver();

@@ -50,6 +50,8 @@ const paint = z.discriminatedUnion('kind', [
     ramp: id,
     rung: z.int().check(z.gte(1), z.lte(RUNGS)),
   }),
+  /** The source itself, on whatever rung of its ramp it stands. */
+  z.strictObject({ kind: z.literal('source'), source: id }),
   z.strictObject({ kind: z.literal('own'), value: hex }),
 ]);
 

@@ -62,7 +62,7 @@ export const usualColorRoles = (brand: string): Color['roles'] =>
     ['quiet', { name: 'quiet', ...rung('neutral', 11, 5) }],
     ['line', { name: 'line', ...rung('neutral', 4, 12) }],
     ['link', { name: 'link', ...rung(brand, 11, 5) }],
-    ['action', { name: 'action', ...rung(brand, 10, 6) }],
+    ['action', { name: 'action', ...rung(brand, 10, 6), light: { kind: 'source', source: brand } }],
     ['action-ink', { name: 'action ink', ...rung('neutral', 1, 16) }],
   ]);
 

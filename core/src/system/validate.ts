@@ -30,11 +30,11 @@ function* paintProblems({ color }: StyleDocument): Generator<Problem> {
   for (const [id, role] of inOrder(color.roles))
     for (const mode of MODES) {
       const paint = role[mode];
+      const path = `/color/roles/items/${id}/${mode}`;
       if (paint.kind === 'rung' && paint.ramp !== NEUTRAL && !(paint.ramp in color.sources.items))
-        yield {
-          path: `/color/roles/items/${id}/${mode}/ramp`,
-          message: `there is no ramp “${paint.ramp}”`,
-        };
+        yield { path: `${path}/ramp`, message: `there is no ramp “${paint.ramp}”` };
+      if (paint.kind === 'source' && !(paint.source in color.sources.items))
+        yield { path: `${path}/source`, message: `there is no color “${paint.source}”` };
     }
   if (!(color.neutral.source in color.sources.items))
     yield { path: '/color/neutral/source', message: 'names a color that is not there' };

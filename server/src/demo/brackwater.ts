@@ -6,7 +6,7 @@ import {
   usualSpace,
 } from '@garnish/core/system/new-document';
 import { family } from '../fonts/shipped.ts';
-import { painted, rung, withRoles } from './decide.ts';
+import { itself, painted, rung, withRoles } from './decide.ts';
 
 const crossing = (quay: string, leaves: string, arrives: string, tide: string) => ({
   quay,
@@ -59,7 +59,7 @@ export function brackwater(): StyleDocument {
         quiet: ['quiet', rung('neutral', 10), rung('neutral', 5)],
         line: ['line', rung('neutral', 4), rung('marsh', 12)],
         link: ['link', rung('marsh', 10), rung('marsh', 5)],
-        action: ['action', rung('buoy', 9), rung('buoy', 6)],
+        action: ['action', itself('buoy'), rung('buoy', 6)],
         'action-ink': ['action ink', rung('neutral', 1), rung('buoy', 16)],
       }),
     },

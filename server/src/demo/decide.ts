@@ -10,6 +10,8 @@ export const rung = (ramp: string, number: number): Paint => ({
   rung: number,
 });
 
+export const itself = (source: string): Paint => ({ kind: 'source', source });
+
 export const own = (value: Hex): Paint => ({ kind: 'own', value });
 
 /** Color roles from id to name, light and dark. */

@@ -6,7 +6,7 @@ import {
   usualSpace,
 } from '@garnish/core/system/new-document';
 import { family } from '../fonts/shipped.ts';
-import { painted, rung, withRoles } from './decide.ts';
+import { itself, painted, rung, withRoles } from './decide.ts';
 
 /** A planetarium on a hill: evenings, one vivid color over near-black. Everything is made up. */
 export function kestrel(): StyleDocument {
@@ -41,7 +41,7 @@ export function kestrel(): StyleDocument {
         quiet: ['quiet', rung('neutral', 11), rung('neutral', 5)],
         line: ['line', rung('neutral', 4), rung('neutral', 12)],
         link: ['link', rung('dusk', 11), rung('comet', 3)],
-        action: ['action', rung('dusk', 11), rung('comet', 3)],
+        action: ['action', itself('dusk'), itself('comet')],
         'action-ink': ['action ink', rung('neutral', 1), rung('neutral', 16)],
       }),
     },

@@ -1,7 +1,7 @@
 import type { StyleDocument } from '@garnish/core/system/document';
 import { collectionOf, newDocument, usualRoles } from '@garnish/core/system/new-document';
 import { family } from '../fonts/shipped.ts';
-import { own, withRoles } from './decide.ts';
+import { itself, own, withRoles } from './decide.ts';
 
 /** A candle maker whose system is unfinished on purpose: every check finds something here. */
 export function tallow(): StyleDocument {
@@ -35,7 +35,7 @@ export function tallow(): StyleDocument {
         items: {
           ...roles.items,
           quiet: { ...quiet, light: own('#a08c74') },
-          action: { ...action, light: own('#c9822b') },
+          action: { ...action, light: itself('brand') },
         },
       },
     },

@@ -1,4 +1,5 @@
 import type { Hex } from '@garnish/core/color/srgb';
+import { rungOf } from '@garnish/core/derive/color';
 import { inOrder, MODES, type Mode, type Paint } from '@garnish/core/system/document';
 import type { Patch } from '@garnish/core/system/patch';
 import { useEffect } from 'react';
@@ -14,8 +15,12 @@ const painting = (id: string, mode: Mode, paint: Paint): Patch => [
   { op: 'replace', path: `/color/roles/items/${id}/${mode}`, value: { ...paint } },
 ];
 
-const paintName = (paint: Paint, rampName: (id: string) => string): string =>
-  paint.kind === 'own' ? paint.value : `${rampName(paint.ramp)} ${paint.rung}`;
+const paintName = (paint: Paint, rampName: (id: string) => string): string => {
+  if (paint.kind === 'own') return paint.value;
+  return paint.kind === 'source'
+    ? `${rampName(paint.source)} itself`
+    : `${rampName(paint.ramp)} ${paint.rung}`;
+};
 
 interface ChooserProps {
   readonly role: OpenRole;
@@ -30,6 +35,7 @@ function Chooser({ role: { id, mode }, name, paint, hex, onClose }: ChooserProps
   const store = useStore();
   const { decided } = useSystem();
   useEffect(() => () => store.tryOut(undefined), [store]);
+  const chosen = rungOf(paint, decided.derived.ramps);
   const take = (next: Paint, gesture?: string): void => {
     store.change(painting(id, mode, next), `${name} in ${mode}`, gesture ? { gesture } : {});
   };
@@ -54,14 +60,16 @@ function Chooser({ role: { id, mode }, name, paint, hex, onClose }: ChooserProps
           <span className="truncate text-quiet">{ramp.name}</span>
           <span className="flex">
             {ramp.colors.map((color, index) => {
-              const next: Paint = { kind: 'rung', ramp: ramp.id, rung: index + 1 };
-              const isChosen =
-                paint.kind === 'rung' && paint.ramp === ramp.id && paint.rung === index + 1;
+              const isSource = index === ramp.seat;
+              const next: Paint = isSource
+                ? { kind: 'source', source: ramp.id }
+                : { kind: 'rung', ramp: ramp.id, rung: index + 1 };
+              const isChosen = chosen?.ramp.id === ramp.id && chosen.rung === index + 1;
               return (
                 <button
                   key={index}
                   type="button"
-                  aria-label={`${ramp.name} ${index + 1}, ${color}`}
+                  aria-label={`${ramp.name} ${isSource ? 'itself' : index + 1}, ${color}`}
                   aria-pressed={isChosen}
                   title={`${ramp.name} ${index + 1}  ${color}`}
                   className="h-7 min-w-0 grow aria-pressed:outline-2 aria-pressed:-outline-offset-4 aria-pressed:outline-white focus-visible:z-10"

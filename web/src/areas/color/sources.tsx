@@ -46,7 +46,11 @@ export function Sources() {
   const inUse = (id: string): boolean =>
     neutral.source === id ||
     inOrder(roles).some(([, { light, dark }]) =>
-      [light, dark].some((paint) => paint.kind === 'rung' && paint.ramp === id),
+      [light, dark].some(
+        (paint) =>
+          (paint.kind === 'rung' && paint.ramp === id) ||
+          (paint.kind === 'source' && paint.source === id),
+      ),
     );
 
   const add = (): void => {

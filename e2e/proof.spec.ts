@@ -67,7 +67,7 @@ test('the proof uses the very font files that are exported', async ({ page, requ
       .map(({ family }) => family.replaceAll('"', ''));
   });
   expect(new Set(faces)).toEqual(new Set(['Archivo', 'Literata']));
-  const exported = derive(await documentOf(request, id)).families.flatMap(({ files }) =>
+  const exported = derive(await documentOf(request, id)).faces.flatMap(({ files }) =>
     files.map(({ name }) => name),
   );
   for (const file of loaded) expect(exported).toContain(file);

@@ -28,6 +28,25 @@ const VIEWS: readonly View[] = [
   { name: 'systems' },
   { name: 'systems-night', preferences: NIGHT },
   { name: 'fonts', system: BRACKWATER, area: 'fonts' },
+  {
+    name: 'pairs',
+    system: BRACKWATER,
+    area: 'fonts',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'pairs', exact: true }).click();
+      const list = page.getByRole('listbox');
+      await list.getByRole('option').first().waitFor();
+      await list.focus();
+      await page.keyboard.press('Home');
+    },
+  },
+  {
+    name: 'delivery',
+    system: BRACKWATER,
+    area: 'fonts',
+    act: (page) => page.getByRole('button', { name: 'delivery', exact: true }).click(),
+  },
+  { name: 'brief', system: BRACKWATER, area: 'brief' },
   { name: 'type', system: BRACKWATER, area: 'type' },
   { name: 'color', system: BRACKWATER, area: 'color' },
   { name: 'space', system: BRACKWATER, area: 'space' },

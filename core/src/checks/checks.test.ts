@@ -95,7 +95,7 @@ describe('weights', () => {
   });
 
   test('a role with a weight of its own has a finding of its own', () => {
-    const document = withChanges(heading('zilla-slab'), {
+    const document = withChanges(heading('arvo'), {
       op: 'add',
       path: '/type/roles/items/h1/weight',
       value: 900,
@@ -108,7 +108,7 @@ describe('weights', () => {
     const upright: Patch[number] = {
       op: 'replace',
       path: '/fonts/roles/text/family',
-      value: jsonOf(sampleFamily('commissioner')),
+      value: jsonOf(sampleFamily('encode-sans')),
     };
     expect(ids(withChanges(upright))).toEqual(['italic:text']);
     expect(
@@ -172,9 +172,48 @@ test('what is to be repaired comes before what is to be looked at', () => {
     {
       op: 'replace',
       path: '/fonts/roles/text/family',
-      value: jsonOf(sampleFamily('commissioner')),
+      value: jsonOf(sampleFamily('encode-sans')),
     },
     { op: 'replace', path: '/type/anchors/narrow/base', value: 15 },
   );
   expect(findings(document).map(({ severity }) => severity)).toEqual(['repair', 'look']);
+});
+
+describe('faces', () => {
+  const text = (id: string): Patch[number] => ({
+    op: 'replace',
+    path: '/fonts/roles/text/family',
+    value: jsonOf(sampleFamily(id)),
+  });
+
+  test('digits of unequal width are told where the content has a table of figures', () => {
+    expect(ids(withChanges(text('fraunces')))).toContain('figures:text');
+    const bare: Patch[number] = {
+      op: 'replace',
+      path: '/content/table/rows',
+      value: { order: [], items: {} },
+    };
+    expect(ids(withChanges(text('fraunces'), bare))).not.toContain('figures:text');
+  });
+
+  test('a language that a face cannot write is told, with the letters that it lacks', () => {
+    const polish: Patch[number] = { op: 'replace', path: '/brief/languages', value: ['en', 'ru'] };
+    const found = findings(withChanges(polish)).map(({ id, figures }) => [id, figures]);
+    expect(found).toEqual([['language:heading:ru', 'It lacks the script.']]);
+  });
+
+  test('small letters of clearly different height are told', () => {
+    expect(ids(withChanges(text('cormorant-garamond')))).toContain('x-height');
+    expect(ids(withChanges(text('noto-serif')))).not.toContain('x-height');
+  });
+
+  test('more bytes than the brief allows are told', () => {
+    const tight: Patch[number] = { op: 'replace', path: '/brief/fontBudgetKb', value: 20 };
+    expect(ids(withChanges(tight))).toEqual(['bytes']);
+  });
+
+  test('thin strokes in the smallest text are told, in px', () => {
+    const found = findings(withChanges(text('cormorant-garamond')));
+    expect(found.find(({ id }) => id === 'small:small')?.figures).toMatch(/stems 0\.7\d px/);
+  });
 });

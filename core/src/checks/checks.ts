@@ -2,6 +2,13 @@ import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { bodySizeCheck } from './body-size.ts';
 import { contrastCheck } from './contrast.ts';
+import {
+  budgetCheck,
+  figuresCheck,
+  languagesCheck,
+  smallTextCheck,
+  xHeightCheck,
+} from './faces.ts';
 import type { Check, Finding } from './finding.ts';
 import { headingOrderCheck } from './heading-order.ts';
 import { weightsCheck } from './weights.ts';
@@ -12,6 +19,11 @@ export const CHECKS: readonly Check[] = [
   weightsCheck,
   headingOrderCheck,
   bodySizeCheck,
+  languagesCheck,
+  figuresCheck,
+  xHeightCheck,
+  smallTextCheck,
+  budgetCheck,
 ];
 
 /** Every finding, what is to be repaired first. */

@@ -6,7 +6,7 @@ import type { Patch } from '../system/patch.ts';
 /** How serious: to be repaired, or to be looked at. */
 export type Severity = 'repair' | 'look';
 
-export type Area = 'fonts' | 'type' | 'color' | 'space' | 'tokens';
+export type Area = 'brief' | 'fonts' | 'type' | 'color' | 'space' | 'tokens';
 
 /** The smallest change that ends a finding. */
 export interface Repair {

@@ -10,6 +10,7 @@ import {
 import { deriveComponentRules, deriveComponentTokens } from './components.ts';
 import { deriveCustomTokens } from './custom.ts';
 import type { Derived, Rule } from './derived.ts';
+import { deriveFaces } from './faces.ts';
 import { memo } from './memo.ts';
 import { deriveSpaceTokens, deriveSteps } from './space.ts';
 import { deriveStyles, deriveTypeRules, deriveTypeTokens } from './type.ts';
@@ -43,6 +44,7 @@ const groundRules = (page: boolean): Rule[] => [
  */
 export function createDeriver(): (document: StyleDocument) => Derived {
   const styles = memo(deriveStyles);
+  const faces = memo(deriveFaces);
   const typeTokens = memo(deriveTypeTokens);
   const typeRules = memo(deriveTypeRules);
   const ramps = memo(deriveRamps);
@@ -61,7 +63,7 @@ export function createDeriver(): (document: StyleDocument) => Derived {
   const customTokens = memo(deriveCustomTokens);
   const joined = memo(join);
   const whole = memo((document: StyleDocument): Derived => {
-    const { color, fonts, space, tokens, type } = document;
+    const { brief, color, content, fonts, space, tokens, type } = document;
     const textStyles = styles(fonts, type);
     const allRamps = ramps(color.sources, color.neutral);
     const colors = colorRoles(color.roles, allRamps);
@@ -72,7 +74,6 @@ export function createDeriver(): (document: StyleDocument) => Derived {
       colorTokens(color, allRamps, colors),
       spaceTokens(space, spaceSteps),
     );
-    const { heading, text } = fonts.roles;
     return {
       ...joined(base.own, componentTokens(base.byId), customTokens(tokens)),
       styles: textStyles,
@@ -80,8 +81,7 @@ export function createDeriver(): (document: StyleDocument) => Derived {
       colors,
       pairs: textPairs,
       steps: spaceSteps,
-      families:
-        heading.family.id === text.family.id ? [text.family] : [heading.family, text.family],
+      faces: faces(textStyles, brief.languages, content.story.aside !== ''),
       rules: [
         ...groundRules(base.byId.has('color.page')),
         ...typeRules(textStyles),

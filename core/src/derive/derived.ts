@@ -1,5 +1,6 @@
 import type { Hex } from '../color/srgb.ts';
-import type { FontFamily } from '../fonts/family.ts';
+import type { FontFamily, FontFile } from '../fonts/family.ts';
+import type { StandIn } from '../fonts/stand-in.ts';
 import type { Face, Mode, Part } from '../system/document.ts';
 import type { FluidSize } from '../type/fluid.ts';
 import type { Token } from '../tokens/token.ts';
@@ -59,6 +60,13 @@ export interface Rule {
   readonly declarations: readonly (readonly [property: string, value: string])[];
 }
 
+/** A family as it is delivered: the files that hold what is asked of it, and its stand-in. */
+export interface DeliveredFace {
+  readonly family: FontFamily;
+  readonly files: readonly FontFile[];
+  readonly standIn: StandIn;
+}
+
 /** Everything that follows from a document. */
 export interface Derived {
   readonly tokens: readonly Token[];
@@ -68,6 +76,6 @@ export interface Derived {
   readonly colors: ReadonlyMap<string, DerivedColorRole>;
   readonly pairs: readonly TextPair[];
   readonly steps: ReadonlyMap<string, SpaceStep>;
-  readonly families: readonly FontFamily[];
+  readonly faces: readonly DeliveredFace[];
   readonly rules: readonly Rule[];
 }

@@ -5,11 +5,10 @@ import { fluidCss, fluidSize, type FluidSize } from '../type/fluid.ts';
 import { letterSpacingOf, lineHeightOf } from '../type/line-height.ts';
 import { placeName, sizeOfPlace } from '../type/scale.ts';
 import type { Rule, TextStyle } from './derived.ts';
+import { strongWeight } from './faces.ts';
 
 type Fonts = StyleDocument['fonts'];
 type Type = StyleDocument['type'];
-
-const BOLD = 700;
 
 const placeSlug = (place: number): string => placeName(place).replace(' ', '-');
 
@@ -260,9 +259,10 @@ export const deriveTypeTokens = (
 
 /** A class for each text role, and the weights that emphasis takes in it. */
 export const deriveTypeRules = (styles: ReadonlyMap<string, TextStyle>): Rule[] =>
-  [...styles.values()].flatMap(({ slug, family, weight }) => {
+  [...styles.values()].flatMap((style) => {
+    const { slug, family } = style;
     const property = (part: string): string => `var(--type-${slug}-${part})`;
-    const strong = nearestWeight(family, Math.max(BOLD, weight));
+    const strong = strongWeight(style);
     return [
       {
         selector: `.type-${slug}`,

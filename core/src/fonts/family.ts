@@ -1,5 +1,7 @@
 import * as z from 'zod/mini';
 import type { DeepReadonly } from '../deep-readonly.ts';
+import { LANGUAGE_CODES, type LanguageCode } from './languages.ts';
+import { FREQUENCIES, type MeasuredLanguage } from './letter-width.ts';
 
 export const CATEGORIES = ['serif', 'sans', 'slab', 'display', 'hand', 'mono'] as const;
 export type Category = (typeof CATEGORIES)[number];
@@ -29,8 +31,19 @@ const metrics = z.strictObject({
   lineGap: z.number(),
   xHeight: z.number(),
   capHeight: z.number(),
-  /** Mean advance of a letter or space of running English. */
-  letterWidth: z.number(),
+  /** Mean advance of a character of running text, word spaces included, by language. */
+  letterWidths: z.strictObject({
+    en: z.number(),
+    de: z.number(),
+    fr: z.number(),
+    es: z.number(),
+    pt: z.number(),
+    pl: z.number(),
+    no: z.number(),
+  }),
+  /** Thickness of an upright stem at the regular weight, and thinnest over thickest stroke of the o. */
+  stem: z.number(),
+  thinToThick: z.number(),
 });
 
 /**
@@ -45,6 +58,16 @@ export const fontFamily = z.strictObject({
   licence: z.string(),
   copyright: z.string(),
   figures: z.enum(['tabular', 'tnum', 'proportional']),
+  smallCaps: z.boolean(),
+  /** What the file says of embedding in documents; the licence decides about the web. */
+  embedding: z.enum(['installable', 'editable', 'preview', 'restricted']),
+  axes: z.record(
+    z.string().check(z.regex(/^[A-Za-z0-9]{4}$/)),
+    z.strictObject({ min: z.number(), max: z.number() }),
+  ),
+  languages: z.array(z.enum(LANGUAGE_CODES)),
+  /** The letters that it lacks of a language, where they are few. */
+  missing: z.partialRecord(z.enum(LANGUAGE_CODES), z.string()),
   metrics,
   files: z.array(fontFile).check(z.minLength(1)),
 });
@@ -79,15 +102,34 @@ export function nearestWeight(family: FontFamily, wanted: number): number {
 export const weightsOf = (family: FontFamily): readonly number[] =>
   [100, 200, 300, 400, 500, 600, 700, 800, 900].filter((weight) => hasWeight(family, weight));
 
+/** The mean character width in a language: measured for some, for the rest that of English. */
+export const letterWidthIn = ({ metrics }: FontFamily, language: LanguageCode): number =>
+  metrics.letterWidths[isMeasured(language) ? language : 'en'];
+
+const isMeasured = (language: LanguageCode): language is MeasuredLanguage & LanguageCode =>
+  Object.hasOwn(FREQUENCIES, language);
+
+/** The scripts whose files a language needs, as the font packages split them. */
+export function scriptsFor(languages: readonly LanguageCode[]): ReadonlySet<string> {
+  const scripts = new Set(['latin', 'latin-ext']);
+  if (languages.includes('ru') || languages.includes('uk')) scripts.add('cyrillic');
+  if (languages.includes('uk')) scripts.add('cyrillic-ext');
+  if (languages.includes('el')) scripts.add('greek');
+  return scripts;
+}
+
 const GENERIC: Readonly<Record<Category, string>> = {
-  serif: 'ui-serif, Georgia, serif',
-  sans: 'ui-sans-serif, system-ui, sans-serif',
-  slab: 'ui-serif, Georgia, serif',
-  display: 'system-ui, sans-serif',
+  serif: 'serif',
+  sans: 'sans-serif',
+  slab: 'serif',
+  display: 'sans-serif',
   hand: 'cursive',
-  mono: 'ui-monospace, monospace',
+  mono: 'monospace',
 };
 
-/** The `font-family` value: the family and what stands in until it has loaded. */
-export const fontStack = ({ name, category }: FontFamily): string =>
-  `"${name}", ${GENERIC[category]}`;
+/** What stands in for a family until it has loaded: a local font, fitted to it. */
+export const standInName = ({ name }: FontFamily): string => `${name} stand-in`;
+
+/** The `font-family` value: the family, its stand-in, and a generic one. */
+export const fontStack = (family: FontFamily): string =>
+  `"${family.name}", "${standInName(family)}", ${GENERIC[family.category]}`;

@@ -1,5 +1,5 @@
-import type { Derived, Rule } from '../derive/derived.ts';
-import type { FontFamily } from '../fonts/family.ts';
+import type { DeliveredFace, Derived, Rule } from '../derive/derived.ts';
+import { standInName } from '../fonts/family.ts';
 import { propertyOf, type Token, type TokenValue } from '../tokens/token.ts';
 
 /** Where the sheet expects the font files, beside itself. */
@@ -25,15 +25,36 @@ function properties(
   });
 }
 
-const fontFaces = ({ name, files }: FontFamily): string[] =>
+const fontFaces = ({ family, files }: DeliveredFace): string[] =>
   files.map(({ name: file, style, weight, unicodeRange }) =>
     block('@font-face', [
-      `font-family: "${name}";`,
+      `font-family: "${family.name}";`,
       `font-style: ${style};`,
       `font-weight: ${weight.min === weight.max ? weight.min : `${weight.min} ${weight.max}`};`,
       'font-display: swap;',
       `src: url("${FONT_FOLDER}/${file}") format("woff2");`,
       `unicode-range: ${unicodeRange.replaceAll(',', ', ')};`,
+    ]),
+  );
+
+const percent = (share: number): string => `${Number((share * 100).toFixed(2))}%`;
+
+/** The stand-in as two faces, because a bold one must not be faked either. */
+const standInFaces = ({ family, standIn }: DeliveredFace): string[] =>
+  (
+    [
+      [standIn.font.name, '1 599'],
+      [standIn.font.bold, '600 1000'],
+    ] as const
+  ).map(([local, weights]) =>
+    block('@font-face', [
+      `font-family: "${standInName(family)}";`,
+      `font-weight: ${weights};`,
+      `src: local("${local}");`,
+      `size-adjust: ${percent(standIn.sizeAdjust)};`,
+      `ascent-override: ${percent(standIn.ascentOverride)};`,
+      `descent-override: ${percent(standIn.descentOverride)};`,
+      `line-gap-override: ${percent(standIn.lineGapOverride)};`,
     ]),
   );
 
@@ -53,14 +74,15 @@ const sameInDark = ({ values: { light, dark } }: Token): boolean =>
  * values of the dark theme (by the reader's preference, or by `data-theme` on the root), and the
  * classes.
  */
-export function writeCssRules({ tokens, tokenById, families, rules }: Derived): readonly string[] {
+export function writeCssRules({ tokens, tokenById, faces, rules }: Derived): readonly string[] {
   const dark = properties(
     tokens.filter((token) => !sameInDark(token)),
     'dark',
     tokenById,
   );
   return [
-    ...families.flatMap(fontFaces),
+    ...faces.flatMap(fontFaces),
+    ...faces.flatMap(standInFaces),
     block(':root', ['color-scheme: light dark;', ...properties(tokens, 'light', tokenById)]),
     ...(dark.length > 0
       ? [

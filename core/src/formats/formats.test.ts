@@ -28,7 +28,7 @@ describe('the style sheet', () => {
 
   test('names its font files by their hashes, beside itself', () => {
     const files = [...css.matchAll(/url\("([^"]+)"\)/g)].map(([, file]) => file);
-    expect(files.length).toBe(derived.families.flatMap((family) => family.files).length);
+    expect(files.length).toBe(derived.faces.flatMap((face) => face.files).length);
     for (const file of files) expect(file).toMatch(/^fonts\/[a-z0-9-]+\.[0-9a-f]{12}\.woff2$/);
   });
 

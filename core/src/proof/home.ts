@@ -212,7 +212,7 @@ export function homePage(document: StyleDocument, derived: Derived): ProofElemen
   return build.ground(
     'div',
     'page',
-    { class: 'site', lang: document.brief.language },
+    { class: 'site', lang: document.brief.languages[0] ?? 'en' },
     ['color.page'],
     [
       header(build, document),

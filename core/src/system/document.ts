@@ -3,6 +3,9 @@ import type { DeepReadonly } from '../deep-readonly.ts';
 import { isHex, type Hex } from '../color/srgb.ts';
 import { RUNGS } from '../color/ramp.ts';
 import { fontFamily } from '../fonts/family.ts';
+import { LANGUAGE_CODES } from '../fonts/languages.ts';
+import { MOOD_WORDS } from '../fonts/mood.ts';
+import { NEEDS } from '../fonts/pairing.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
 export const SCHEMA = 1;
@@ -35,6 +38,19 @@ const fontChoice = z.strictObject({
 });
 
 export const FACES = ['heading', 'text'] as const;
+
+/** The reasons that designers give for a pair of faces. */
+export const FONT_REASONS = [
+  'fits the mood',
+  'difference that looks meant',
+  'reads well at small sizes',
+  'enough weights',
+  'figures of equal width',
+  'true italic',
+  'covers the languages',
+  'few bytes',
+  'goes with the logo',
+] as const;
 
 const textRole = z.strictObject({
   name: label,
@@ -107,10 +123,20 @@ export const documentSchema = z.strictObject({
   name: label,
   description: words,
   brief: z.strictObject({
-    language: z.string().check(z.regex(/^[a-z]{2}$/)),
+    purpose: words,
+    audience: words,
+    mood: z.array(z.enum(MOOD_WORDS)).check(z.maxLength(4)),
+    /** The first is the one that most of the site is written in. */
+    languages: z.array(z.enum(LANGUAGE_CODES)).check(z.minLength(1)),
+    needs: z.array(z.enum(NEEDS)),
+    fontBudgetKb: z.int().check(z.gte(10), z.lte(5000)),
     conformance: z.enum(['AA', 'AAA']),
   }),
-  fonts: z.strictObject({ roles: z.strictObject({ heading: fontChoice, text: fontChoice }) }),
+  fonts: z.strictObject({
+    roles: z.strictObject({ heading: fontChoice, text: fontChoice }),
+    /** Why these were chosen, for whoever comes after. */
+    reasons: z.strictObject({ because: z.array(z.enum(FONT_REASONS)), note: words }),
+  }),
   type: z.strictObject({
     anchors: z.strictObject({ narrow: anchor, wide: anchor }),
     unit: z.enum(['vi', 'vw']),
@@ -147,6 +173,8 @@ export type Part = (typeof PARTS)[number];
 export type TextUse = StyleDocument['color']['texts']['items'][string];
 export type Anchor = StyleDocument['type']['anchors']['narrow'];
 export type Face = (typeof FACES)[number];
+export type FontReason = (typeof FONT_REASONS)[number];
+export type Brief = StyleDocument['brief'];
 export type SpaceRole = keyof StyleDocument['space']['roles'];
 
 export interface Collection<Item> {

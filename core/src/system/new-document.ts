@@ -92,8 +92,17 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
     schema: SCHEMA,
     name,
     description: '',
-    brief: { language: 'en', conformance: 'AA' },
+    brief: {
+      purpose: '',
+      audience: '',
+      mood: [],
+      languages: ['en'],
+      needs: ['emphasis'],
+      fontBudgetKb: 200,
+      conformance: 'AA',
+    },
     fonts: {
+      reasons: { because: [], note: '' },
       roles: { heading: { family: heading, weight: 700 }, text: { family: text, weight: 400 } },
     },
     type: {

@@ -11,7 +11,9 @@ const path = z.string().check(
   z.maxLength(400),
   z.regex(/^(\/([^~/]|~0|~1)+)+$/),
   z.refine((text) => !/\/(__proto__|constructor|prototype)(\/|$)/.test(text)),
-  z.refine((text) => !/\/(order|files)\//.test(text), { error: 'lists are replaced whole' }),
+  z.refine((text) => !/\/(order|files|mood|languages|needs|because)\//.test(text), {
+    error: 'lists are replaced whole',
+  }),
 );
 
 /** The operations of JSON Patch (RFC 6902) that a change is made of. */

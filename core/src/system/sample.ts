@@ -5,11 +5,15 @@ import type { StyleDocument } from './document.ts';
 import { newDocument } from './new-document.ts';
 import { patched, type Patch } from './patch.ts';
 
+/** For tests and measurements: all families of the catalogue. */
+export const sampleFamilies = (): readonly FontFamily[] =>
+  (catalogue as readonly CatalogueEntry[]).map(({ family }) => family);
+
 /** For tests and measurements: a family of the catalogue. */
 export function sampleFamily(id: string): FontFamily {
-  const entry = (catalogue as readonly CatalogueEntry[]).find(({ family }) => family.id === id);
-  if (!entry) throw new Error(`the catalogue has no family “${id}”`);
-  return entry.family;
+  const found = sampleFamilies().find((family) => family.id === id);
+  if (!found) throw new Error(`the catalogue has no family “${id}”`);
+  return found;
 }
 
 /** For tests and measurements: a small system, with changes. Throws where they do not fit. */

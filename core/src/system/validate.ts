@@ -51,6 +51,17 @@ function* useProblems({ color, type }: StyleDocument): Generator<Problem> {
   }
 }
 
+function* listProblems({ brief, fonts }: StyleDocument): Generator<Problem> {
+  const lists: readonly (readonly [string, readonly string[]])[] = [
+    ['/brief/mood', brief.mood],
+    ['/brief/languages', brief.languages],
+    ['/brief/needs', brief.needs],
+    ['/fonts/reasons/because', fonts.reasons.because],
+  ];
+  for (const [path, list] of lists)
+    if (new Set(list).size !== list.length) yield { path, message: 'names something twice' };
+}
+
 function* problemsOf(document: StyleDocument): Generator<Problem> {
   const { color, content, space, tokens, type } = document;
   const collections: readonly (readonly [string, Collection<unknown>])[] = [
@@ -66,6 +77,7 @@ function* problemsOf(document: StyleDocument): Generator<Problem> {
     ['/content/cards/cards', content.cards.cards],
   ];
   for (const [path, collection] of collections) yield* orderProblems(path, collection);
+  yield* listProblems(document);
   if (type.anchors.narrow.width >= type.anchors.wide.width)
     yield {
       path: '/type/anchors/narrow/width',

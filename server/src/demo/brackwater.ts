@@ -26,7 +26,20 @@ export function brackwater(): StyleDocument {
   return {
     ...start,
     description: 'Two small ferries on a tidal estuary: steady, tidal, plain.',
+    brief: {
+      purpose: 'Tell at a glance when the next boat leaves, and sell a space on it.',
+      audience: 'Commuters, day trippers, people with bicycles; many read on a windy quay.',
+      mood: ['steady', 'plain'],
+      languages: ['en', 'no'],
+      needs: ['tables', 'emphasis'],
+      fontBudgetKb: 160,
+      conformance: 'AA',
+    },
     fonts: {
+      reasons: {
+        because: ['fits the mood', 'figures of equal width', 'true italic'],
+        note: 'Sturdy like the boats; the serif slows the reader down where the notices are.',
+      },
       roles: {
         heading: { family: family('archivo'), weight: 700 },
         text: { family: family('literata'), weight: 400 },

@@ -19,6 +19,22 @@ export function kestrel(): StyleDocument {
   return {
     ...start,
     description: 'Evenings under a dome: one vivid color over near-black.',
+    brief: {
+      purpose: 'Fill the dome in the evening, and tell what may be seen tonight.',
+      audience: 'Families, schools, people who could not sleep.',
+      mood: ['vivid', 'modern'],
+      languages: ['en'],
+      needs: ['tables', 'emphasis'],
+      fontBudgetKb: 160,
+      conformance: 'AA',
+    },
+    fonts: {
+      roles: start.fonts.roles,
+      reasons: {
+        because: ['fits the mood', 'difference that looks meant'],
+        note: 'A display face for the titles that people see from across the room.',
+      },
+    },
     type: {
       anchors: {
         narrow: { width: 340, base: 16.5, ratio: 1.24 },

@@ -19,7 +19,10 @@ export function exportZip(document: StyleDocument): Uint8Array {
     'tokens.css': strToU8(writeCss(derived)),
     'tokens.json': strToU8(writeDtcg(derived, document)),
   };
-  for (const { id, files } of derived.families) {
+  for (const {
+    family: { id },
+    files,
+  } of derived.faces) {
     for (const { name } of files) {
       const path = fontPath(name);
       if (path !== undefined) folder[`${FONT_FOLDER}/${name}`] = [readFileSync(path), STORED];

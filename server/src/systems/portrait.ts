@@ -23,7 +23,7 @@ export function portraitOf(document: StyleDocument): Pick<SystemSummary, 'portra
     portrait: {
       heading: face('heading'),
       text: face('text'),
-      files: derived.families.flatMap(({ name: family, files }) =>
+      files: derived.faces.flatMap(({ family: { name: family }, files }) =>
         files
           .filter(({ script, style }) => script === 'latin' && style === 'normal')
           .map(({ name, weight }) => ({ family, name, ...weight })),

@@ -1,5 +1,5 @@
 import type { Derived } from '@garnish/core/derive/derived';
-import type { StyleDocument } from '@garnish/core/system/document';
+import type { Brief, StyleDocument } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { memo, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
@@ -9,6 +9,12 @@ import { useSystem } from '../system/system-context.ts';
 import { useFace } from '../ui/use-face.ts';
 
 const HEIGHT = 42;
+
+const Mood = ({ mood }: Pick<Brief, 'mood'>) => (
+  <span className="text-sm leading-tight text-balance text-base-content italic">
+    {mood.length > 0 ? mood.join(', ') : 'no words yet'}
+  </span>
+);
 
 const Faces = memo(function Faces({ fonts }: { readonly fonts: StyleDocument['fonts'] }) {
   const { heading, text } = fonts.roles;
@@ -94,6 +100,7 @@ const Waiting = ({ findings }: SystemState) => {
 
 /** The live picture of each area. */
 const PICTURES: Readonly<Record<AreaId, (state: SystemState) => ReactNode>> = {
+  brief: ({ decided }) => <Mood mood={decided.document.brief.mood} />,
   fonts: ({ decided }) => <Faces fonts={decided.document.fonts} />,
   type: ({ decided: { document, derived } }) => (
     <Stair heading={document.fonts.roles.heading} styles={derived.styles} />

@@ -1,6 +1,6 @@
 import { lazy, type ComponentType } from 'react';
 
-export type AreaId = 'fonts' | 'type' | 'color' | 'space' | 'tokens' | 'review';
+export type AreaId = 'brief' | 'fonts' | 'type' | 'color' | 'space' | 'tokens' | 'review';
 
 export interface AreaEntry {
   readonly id: AreaId;
@@ -10,6 +10,7 @@ export interface AreaEntry {
 
 /** The areas in the order of the work; each is loaded when it is opened. */
 export const AREAS: readonly [AreaEntry, ...AreaEntry[]] = [
+  { id: 'brief', name: 'Brief', Area: lazy(() => import('./brief/brief-area.tsx')) },
   { id: 'fonts', name: 'Fonts', Area: lazy(() => import('./fonts/fonts-area.tsx')) },
   { id: 'type', name: 'Type', Area: lazy(() => import('./type/type-area.tsx')) },
   { id: 'color', name: 'Color', Area: lazy(() => import('./color/color-area.tsx')) },

@@ -2,6 +2,7 @@ import type { Finding } from '@garnish/core/checks/finding';
 
 /** The area in which a decision is made, by the first part of its place in the document. */
 const AREA_OF: Readonly<Record<string, string>> = {
+  brief: 'brief',
   fonts: 'fonts',
   type: 'type',
   color: 'color',

@@ -81,7 +81,7 @@ export function Frame({ frame, view, theme, widthPx, heightPx, scale, onReady }:
   const tree = useMemo(
     () => renderNode(homePage(system, derived)),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- sizes and colors reach the page by the sheet alone
-    [system.name, system.content, system.brief.language, classes],
+    [system.name, system.content, system.brief.languages, classes],
   );
 
   useLayoutEffect(() => {

@@ -11,16 +11,16 @@ interface BenchProps {
 export function Bench({ title, margin = true, children }: BenchProps) {
   useDecisionTarget();
   return (
-    <div className="@container flex min-h-full flex-col">
+    <div className="@container relative min-h-full">
       <h1 className="sr-only">{title}</h1>
       {children}
-      <div
-        aria-hidden
-        className="grid min-h-16 grow @min-[26rem]:grid-cols-[minmax(0,1fr)_9.375rem]"
-      >
-        <span />
-        {margin && <span className="@min-[26rem]:border-s @min-[26rem]:border-line" />}
-      </div>
+      <div className="min-h-16" />
+      {margin && (
+        <span
+          aria-hidden
+          className="absolute inset-y-0 end-[9.375rem] border-s border-line @max-[26rem]:hidden"
+        />
+      )}
     </div>
   );
 }
@@ -50,9 +50,7 @@ export function Section({ title, aside, notes, full = false, children }: Section
         {children}
       </div>
       {!full && (
-        <div className="min-w-0 px-4 pt-4 @min-[26rem]:border-s @min-[26rem]:border-line @min-[26rem]:ps-0 @min-[26rem]:pe-2">
-          {notes}
-        </div>
+        <div className="min-w-0 px-4 pt-4 @min-[26rem]:ps-0 @min-[26rem]:pe-2">{notes}</div>
       )}
     </section>
   );

@@ -1,72 +1,93 @@
 import {
   CATEGORIES,
+  hasItalic,
   nearestWeight,
+  weightsOf,
   type Category,
   type FontFamily,
 } from '@garnish/core/fonts/family';
+import { firstBytes, neededFiles } from '@garnish/core/fonts/files';
+import { LANGUAGE_CODES, type LanguageCode } from '@garnish/core/fonts/languages';
+import { MOOD_WORDS, moodFit, type MoodWord } from '@garnish/core/fonts/mood';
 import type { Face } from '@garnish/core/system/document';
-import { jsonOf, type Patch } from '@garnish/core/system/patch';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useRef, useState } from 'react';
+import { useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { useFace } from '../../ui/use-face.ts';
+import { useTryList } from '../../ui/use-try-list.ts';
+import { choosing, languageName } from './choosing.ts';
 
-const HOVER_MS = 90;
+const ROW_PX = 40;
 
-const choosing = (face: Face, family: FontFamily): Patch => [
-  { op: 'replace', path: `/fonts/roles/${face}/family`, value: jsonOf(family) },
-];
-
-interface RowProps {
-  readonly family: FontFamily;
-  readonly weight: number;
-  readonly id: string;
-  readonly active: boolean;
-  readonly chosen: boolean;
-  readonly onEnter: () => void;
-  readonly onTake: () => void;
+interface Filter {
+  readonly category: Category | 'all';
+  readonly name: string;
+  readonly mood: MoodWord | '';
+  readonly language: LanguageCode | '';
+  readonly italic: boolean;
+  readonly figures: boolean;
+  readonly weights: number;
+  readonly order: Order;
 }
 
-function Row({ family, weight, id, active, chosen, onEnter, onTake }: RowProps) {
-  const row = useRef<HTMLLIElement>(null);
-  const [near, setNear] = useState(false);
-  useEffect(() => {
-    if (!row.current) return;
-    const observer = new IntersectionObserver(
-      ([entry]) => {
-        if (entry?.isIntersecting) setNear(true);
-      },
-      { rootMargin: '200px' },
-    );
-    observer.observe(row.current);
-    return () => observer.disconnect();
-  }, []);
-  useEffect(() => {
-    if (active) row.current?.scrollIntoView({ block: 'nearest' });
-  }, [active]);
-  return (
-    <li
-      ref={row}
-      id={id}
-      role="option"
-      aria-selected={chosen}
-      aria-label={`${family.name}, ${family.category}`}
-      data-active={active || undefined}
-      className="flex h-10 cursor-pointer items-center gap-3 border-b border-line px-1.5 data-active:bg-base-300"
-      onPointerEnter={onEnter}
-      onClick={onTake}
-    >
-      <span className="w-2 text-primary" aria-hidden>
-        {chosen ? '●' : ''}
-      </span>
-      <span className="min-w-0 grow truncate text-xl leading-10">
-        {near ? <Name family={family} weight={weight} /> : family.name}
-      </span>
-      <span className="figures text-xs text-quiet">{family.metrics.xHeight.toFixed(2)}</span>
-      <span className="w-12 text-end text-xs text-quiet">{family.category}</span>
-    </li>
+const ORDERS = ['name', 'x-height', 'width', 'bytes', 'mood'] as const;
+type Order = (typeof ORDERS)[number];
+
+const EMPTY: Filter = {
+  category: 'all',
+  name: '',
+  mood: '',
+  language: '',
+  italic: false,
+  figures: false,
+  weights: 1,
+  order: 'name',
+};
+
+const bytesOf = (family: FontFamily): number =>
+  firstBytes(neededFiles(family, { upright: [400, 700], italic: [], languages: ['en'] }));
+
+/** How well a family must carry a word to be shown under it. */
+const CARRIES = 0.62;
+
+function filtered(families: readonly FontFamily[], filter: Filter): FontFamily[] {
+  const { category, name, mood, language, italic, figures, weights, order } = filter;
+  const kept = families.filter(
+    (family) =>
+      (category === 'all' || family.category === category) &&
+      family.name.toLowerCase().includes(name.trim().toLowerCase()) &&
+      (mood === '' || moodFit(family, mood) >= CARRIES) &&
+      (language === '' || family.languages.includes(language)) &&
+      (!italic || hasItalic(family)) &&
+      (!figures || family.figures !== 'proportional') &&
+      weightsOf(family).length >= weights,
   );
+  const key: Readonly<Record<Order, (family: FontFamily) => number>> = {
+    name: () => 0,
+    'x-height': ({ metrics }) => -metrics.xHeight,
+    width: ({ metrics }) => metrics.letterWidths.en,
+    bytes: bytesOf,
+    mood: (family) => (mood === '' ? 0 : -moodFit(family, mood)),
+  };
+  return kept.toSorted((one, other) => key[order](one) - key[order](other));
 }
+
+/** The figure that the list is ordered by, in its own unit. */
+const figureOf = (family: FontFamily, { mood, order }: Filter): string => {
+  if (order === 'width') return family.metrics.letterWidths.en.toFixed(2);
+  if (order === 'bytes') return `${Math.round(bytesOf(family) / 1000)} kB`;
+  if (order === 'mood' && mood !== '') return `${Math.round(moodFit(family, mood) * 100)} %`;
+  return family.metrics.xHeight.toFixed(2);
+};
+
+const FIGURE_NAMES: Readonly<Record<Order, string>> = {
+  name: 'x-height',
+  'x-height': 'x-height',
+  width: 'width, em',
+  bytes: 'two weights',
+  mood: 'carries it',
+};
 
 function Name({ family, weight }: { readonly family: FontFamily; readonly weight: number }) {
   const fontFamily = useFace(family);
@@ -77,6 +98,111 @@ function Name({ family, weight }: { readonly family: FontFamily; readonly weight
   );
 }
 
+interface FilterProps {
+  readonly filter: Filter;
+  readonly onChange: (change: Partial<Filter>) => void;
+}
+
+function Filters({ filter, onChange }: FilterProps) {
+  return (
+    <div className="mb-2 grid gap-1">
+      <Choice
+        label="Kind of face"
+        options={(['all', ...CATEGORIES] as const).map((value) => ({ value, name: value }))}
+        value={filter.category}
+        onChange={(category) => onChange({ category })}
+      />
+      <div className="grid grid-cols-3 gap-x-3 gap-y-1">
+        <input
+          type="search"
+          className="input w-full"
+          placeholder="Search by name"
+          aria-label="Search by name"
+          value={filter.name}
+          onChange={(event) => onChange({ name: event.currentTarget.value })}
+        />
+        <select
+          className="select w-full"
+          aria-label="Mood that it carries"
+          value={filter.mood}
+          onChange={(event) => {
+            const mood = MOOD_WORDS.find((word) => word === event.currentTarget.value) ?? '';
+            onChange({ mood, order: mood === '' ? 'name' : 'mood' });
+          }}
+        >
+          <option value="">any mood</option>
+          {MOOD_WORDS.map((word) => (
+            <option key={word}>{word}</option>
+          ))}
+        </select>
+        <select
+          className="select w-full"
+          aria-label="Language that it writes"
+          value={filter.language}
+          onChange={(event) =>
+            onChange({
+              language: LANGUAGE_CODES.find((code) => code === event.currentTarget.value) ?? '',
+            })
+          }
+        >
+          <option value="">any language</option>
+          {LANGUAGE_CODES.map((code) => (
+            <option key={code} value={code}>
+              {languageName(code)}
+            </option>
+          ))}
+        </select>
+        <select
+          className="select w-full"
+          aria-label="Weights at least"
+          value={filter.weights}
+          onChange={(event) => onChange({ weights: Number(event.currentTarget.value) })}
+        >
+          {[1, 2, 4, 6, 9].map((count) => (
+            <option key={count} value={count}>
+              {count === 1 ? 'any weights' : `${count} weights or more`}
+            </option>
+          ))}
+        </select>
+        <select
+          className="select w-full"
+          aria-label="Ordered by"
+          value={filter.order}
+          onChange={(event) =>
+            onChange({
+              order: ORDERS.find((order) => order === event.currentTarget.value) ?? 'name',
+            })
+          }
+        >
+          {ORDERS.filter((order) => order !== 'mood' || filter.mood !== '').map((order) => (
+            <option key={order} value={order}>
+              by {order}
+            </option>
+          ))}
+        </select>
+        <span className="col-span-full flex items-center gap-4">
+          {(
+            [
+              ['italic', 'italic'],
+              ['figures', 'even figures'],
+            ] as const
+          ).map(([key, words]) => (
+            <label key={key} className="flex min-h-6 items-center gap-1 whitespace-nowrap">
+              <input
+                type="checkbox"
+                className="h-4 w-4 accent-primary"
+                checked={filter[key]}
+                onChange={(event) => onChange({ [key]: event.currentTarget.checked })}
+              />
+              {words}
+            </label>
+          ))}
+        </span>
+      </div>
+    </div>
+  );
+}
+
 interface FamilyListProps {
   readonly families: readonly FontFamily[];
   readonly face: Face;
@@ -84,115 +210,91 @@ interface FamilyListProps {
 
 /** Every family set in itself; moving through the list tries each in the proof. */
 export function FamilyList({ families, face }: FamilyListProps) {
-  const store = useStore();
   const { decided } = useSystem();
   const { family: chosen, weight } = decided.document.fonts.roles[face];
-  const [category, setCategory] = useState<Category | 'all'>('all');
-  const [sought, setSought] = useState('');
-  const [active, setActive] = useState<string>();
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const [filter, setFilter] = useState(EMPTY);
+  const room = useRef<HTMLUListElement>(null);
+  const shown = filtered(families, filter);
+  const candidates = shown.map((family) => ({
+    id: family.id,
+    patch:
+      family.id === chosen.id && family.version === chosen.version
+        ? undefined
+        : choosing(face, family),
+    label: `${face} face ${family.name}`,
+  }));
+  const list = useTryList(candidates, chosen.id);
+  const rows = useVirtualizer({
+    count: shown.length,
+    getScrollElement: () => room.current,
+    estimateSize: () => ROW_PX,
+    overscan: 6,
+  });
 
-  const shown = families.filter(
-    (family) =>
-      (category === 'all' || family.category === category) &&
-      family.name.toLowerCase().includes(sought.trim().toLowerCase()),
-  );
-
-  useEffect(
-    () => () => {
-      clearTimeout(timer.current);
-      store.tryOut(undefined);
-    },
-    [store],
-  );
-
-  const tryOut = (family: FontFamily): void => {
-    setActive(family.id);
-    store.tryOut(family.id === chosen.id ? undefined : choosing(face, family));
-  };
-  const goBack = (): void => {
-    clearTimeout(timer.current);
-    setActive(undefined);
-    store.tryOut(undefined);
-  };
-  const take = (family: FontFamily): void => {
-    clearTimeout(timer.current);
-    setActive(family.id);
-    if (family.id === chosen.id && family.version === chosen.version) store.tryOut(undefined);
-    else store.change(choosing(face, family), `${face} face ${family.name}`);
-  };
-
-  const press = (event: KeyboardEvent): void => {
-    const at = shown.findIndex(({ id }) => id === (active ?? chosen.id));
-    const to = {
-      ArrowDown: Math.min(shown.length - 1, at + 1),
-      ArrowUp: Math.max(0, at - 1),
-      PageDown: Math.min(shown.length - 1, at + 8),
-      PageUp: Math.max(0, at - 8),
-      Home: 0,
-      End: shown.length - 1,
-    }[event.key];
-    const next = to === undefined ? undefined : shown[to];
-    const current = shown.find(({ id }) => id === active);
-    if (next) tryOut(next);
-    else if (event.key === 'Enter' && current) take(current);
-    else if (event.key === 'Escape') goBack();
-    else return;
-    event.preventDefault();
-  };
+  const activeAt = shown.findIndex(({ id }) => id === list.active);
+  useEffect(() => {
+    if (activeAt >= 0) rows.scrollToIndex(activeAt, { align: 'auto' });
+  }, [activeAt, rows]);
 
   return (
     <>
-      <div className="mb-1 flex flex-wrap items-center gap-x-4">
-        <Choice
-          label="Kind of face"
-          options={(['all', ...CATEGORIES] as const).map((value) => ({ value, name: value }))}
-          value={category}
-          onChange={setCategory}
-        />
-        <input
-          type="search"
-          className="input min-w-32 flex-1"
-          placeholder="Search by name"
-          aria-label="Search by name"
-          value={sought}
-          onChange={(event) => setSought(event.currentTarget.value)}
-        />
-      </div>
-      <div
-        className="flex justify-end gap-3 border-b border-line-strong px-1.5 text-xs text-quiet"
-        aria-hidden
-      >
-        <span>x-height</span>
+      <Filters filter={filter} onChange={(change) => setFilter({ ...filter, ...change })} />
+      <div className="flex gap-3 border-b border-line-strong px-1.5 text-xs text-quiet" aria-hidden>
+        <span className="grow">
+          {shown.length} of {families.length}
+        </span>
+        <span>{FIGURE_NAMES[filter.order]}</span>
         <span className="w-12 text-end">kind</span>
       </div>
       {shown.length === 0 ? (
-        <p className="py-4 text-quiet">No family is called so. Clear the search, or choose all.</p>
+        <p className="py-4 text-quiet">
+          No family is like this.{' '}
+          <button type="button" className="act" onClick={() => setFilter(EMPTY)}>
+            Show all
+          </button>
+        </p>
       ) : (
         <ul
+          ref={room}
           role="listbox"
           tabIndex={0}
           aria-label={`Families for the ${face} face`}
-          aria-activedescendant={active && `family-${active}`}
-          onKeyDown={press}
-          onPointerLeave={goBack}
-          onBlur={goBack}
+          aria-activedescendant={list.active && `family-${list.active}`}
+          className="h-[25rem] overflow-y-auto"
+          onKeyDown={list.press}
+          onPointerLeave={list.goBack}
+          onBlur={list.goBack}
         >
-          {shown.map((family) => (
-            <Row
-              key={family.id}
-              id={`family-${family.id}`}
-              family={family}
-              weight={weight}
-              active={family.id === active}
-              chosen={family.id === chosen.id}
-              onEnter={() => {
-                clearTimeout(timer.current);
-                timer.current = setTimeout(() => tryOut(family), HOVER_MS);
-              }}
-              onTake={() => take(family)}
-            />
-          ))}
+          <li role="presentation" style={{ height: rows.getTotalSize() }} className="relative">
+            {rows.getVirtualItems().map(({ index, start }) => {
+              const family = shown[index];
+              const candidate = candidates[index];
+              if (!family || !candidate) return null;
+              return (
+                <div
+                  key={family.id}
+                  id={`family-${family.id}`}
+                  role="option"
+                  aria-selected={family.id === chosen.id}
+                  aria-label={`${family.name}, ${family.category}`}
+                  data-active={family.id === list.active || undefined}
+                  className="absolute inset-x-0 flex h-10 cursor-pointer items-center gap-3 border-b border-line px-1.5 data-active:bg-base-300"
+                  style={{ transform: `translateY(${start}px)` }}
+                  onPointerEnter={() => list.point(candidate)}
+                  onClick={() => list.take(candidate)}
+                >
+                  <span className="w-2 text-primary" aria-hidden>
+                    {family.id === chosen.id ? '●' : ''}
+                  </span>
+                  <span className="min-w-0 grow truncate text-xl leading-10">
+                    <Name family={family} weight={weight} />
+                  </span>
+                  <span className="figures text-xs text-quiet">{figureOf(family, filter)}</span>
+                  <span className="w-12 text-end text-xs text-quiet">{family.category}</span>
+                </div>
+              );
+            })}
+          </li>
         </ul>
       )}
     </>

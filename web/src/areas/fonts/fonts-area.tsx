@@ -1,6 +1,7 @@
 import { hasItalic, nearestWeight, weightsOf, type FontFamily } from '@garnish/core/fonts/family';
 import { FACES, type Face } from '@garnish/core/system/document';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import useSWR from 'swr';
 import { get } from '../../api/client.ts';
 import { familyList } from '../../api/resources.ts';
@@ -10,7 +11,11 @@ import { useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFace } from '../../ui/use-face.ts';
+import { languageName } from './choosing.ts';
+import { Delivery } from './delivery.tsx';
 import { FamilyList } from './family-list.tsx';
+import { Pairs } from './pairs.tsx';
+import { Reasons } from './reasons.tsx';
 
 const FIGURES = {
   tabular: 'of equal width',
@@ -27,7 +32,9 @@ function Facts({ family }: { readonly family: FontFamily }) {
   const facts: readonly (readonly [string, string])[] = [
     ['x-height', `${share(metrics.xHeight)} em`],
     ['capitals', `${share(metrics.capHeight)} em`],
-    ['mean letter', `${share(metrics.letterWidth)} em`],
+    ['mean letter', `${share(metrics.letterWidths.en)} em`],
+    ['stem', `${share(metrics.stem)} em`],
+    ['thin to thick', metrics.thinToThick.toFixed(2)],
     ['figures', FIGURES[figures]],
     ['italic', hasItalic(family) ? 'true' : 'none'],
     ['upright latin', `${kilobytes.toFixed(0)} kB`],
@@ -95,10 +102,28 @@ function Chosen({ face }: { readonly face: Face }) {
   );
 }
 
+const VIEWS = ['families', 'pairs', 'delivery'] as const;
+
+/** What the pairs are ranked by, in a line, with the way to change it. */
+function BriefFact() {
+  const { decided } = useSystem();
+  const { languages, mood, needs } = decided.document.brief;
+  return (
+    <Fact>
+      Ranked for {mood.length > 0 ? mood.join(', ') : 'no mood yet'};{' '}
+      {needs.join(', ') || 'no needs'}; {languages.map(languageName).join(', ')}.{' '}
+      <Link className="underline underline-offset-2" to="../brief">
+        Change the brief
+      </Link>
+    </Fact>
+  );
+}
+
 /** The heading and the text face: the list on the bench, every face tried in the proof. */
 export default function FontsArea() {
   const { findings } = useSystem();
   const [face, setFace] = useState<Face>('heading');
+  const [view, setView] = useState<(typeof VIEWS)[number]>('families');
   const { data, error, mutate } = useSWR<FontFamily[], Error>('/api/fonts', (path: string) =>
     get(path, familyList),
   );
@@ -119,13 +144,25 @@ export default function FontsArea() {
         <Chosen face={face} key={face} />
       </Section>
       <Section
-        title={`Families for the ${face} face`}
-        aside={data && `${data.length}`}
+        title="Choose"
+        aside={
+          <Choice
+            label="Way to choose"
+            options={VIEWS.map((one) => ({ value: one, name: one }))}
+            value={view}
+            onChange={setView}
+          />
+        }
         notes={
-          <Fact>
-            Arrow keys or the pointer try a face in the proof. Enter or a click takes it, Escape
-            goes back.
-          </Fact>
+          <>
+            {view !== 'delivery' && (
+              <Fact>
+                Arrow keys or the pointer try it in the proof. Enter or a click takes it, Escape
+                goes back.
+              </Fact>
+            )}
+            {view === 'pairs' && <BriefFact />}
+          </>
         }
       >
         {error && (
@@ -137,7 +174,12 @@ export default function FontsArea() {
           </p>
         )}
         {!data && !error && <p className="text-quiet">Reading the catalogue …</p>}
-        {data && <FamilyList families={data} face={face} key={face} />}
+        {data && view === 'families' && <FamilyList families={data} face={face} key={face} />}
+        {data && view === 'pairs' && <Pairs families={data} />}
+        {view === 'delivery' && <Delivery />}
+      </Section>
+      <Section title="Why these" aside="kept with the decision">
+        <Reasons />
       </Section>
     </Bench>
   );

@@ -10,10 +10,13 @@ const WIDTH = 340;
 const LETTER_HEIGHT = 66;
 /** How high an a stands, about, as a share of the em. */
 const LETTER = 0.72;
-const GAP = 26;
+/** A label needs so much, in px; the rest is shared out by size. */
+const LABEL = 34;
 
 interface LetterProps {
   readonly scale: number;
+  /** From the bottom of the line to the baseline, as a share of the em. */
+  readonly baseline: number;
   readonly outlined?: boolean;
 }
 
@@ -21,14 +24,14 @@ interface LetterProps {
  * A letter is scaled and never set again: setting letters anew at every movement of a slider would
  * cost more than the whole proof.
  */
-function Letter({ scale, outlined = false }: LetterProps) {
+function Letter({ scale, baseline, outlined = false }: LetterProps) {
   return (
     <span
       aria-hidden
       className={`absolute bottom-0 origin-bottom-left leading-none ${outlined ? 'text-transparent' : ''}`}
       style={{
         fontSize: EM,
-        transform: `translateY(${0.2 * EM * scale}px) scale(${scale})`,
+        transform: `translateY(${baseline * EM * scale}px) scale(${scale})`,
         ...(outlined && { WebkitTextStroke: `${1 / scale}px var(--color-line-strong)` }),
       }}
     >
@@ -67,9 +70,12 @@ export const Stair = memo(function Stair({ view }: StairProps) {
     });
   const largest = Math.max(...sizes.flatMap(({ narrowPx, widePx }) => [narrowPx, widePx]));
   const scale = LETTER_HEIGHT / (largest * LETTER);
-  const total = sizes.reduce((sum, { widePx }) => sum + widePx + GAP, 0);
+  const { ascent, descent } = heading.family.metrics;
+  const baseline = (1 - ascent - descent) / 2;
+  const spare = Math.max(0, WIDTH - sizes.length * LABEL);
+  const total = sizes.reduce((sum, { widePx }) => sum + widePx, 0);
   const starts = sizes.map((_, index) =>
-    sizes.slice(0, index).reduce((sum, { widePx }) => sum + ((widePx + GAP) / total) * WIDTH, 0),
+    sizes.slice(0, index).reduce((sum, { widePx }) => sum + LABEL + (widePx / total) * spare, 0),
   );
   return (
     <figure
@@ -88,8 +94,8 @@ export const Stair = memo(function Stair({ view }: StairProps) {
               className="relative block h-[4.75rem]"
               style={{ fontFamily, fontWeight: heading.weight }}
             >
-              <Letter scale={(widePx * scale) / EM} outlined />
-              <Letter scale={(narrowPx * scale) / EM} />
+              <Letter scale={(widePx * scale) / EM} baseline={baseline} outlined />
+              <Letter scale={(narrowPx * scale) / EM} baseline={baseline} />
             </span>
             <span className="block truncate pt-1 font-semibold" title={names.join(', ')}>
               {names[0]}

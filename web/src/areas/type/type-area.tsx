@@ -1,4 +1,5 @@
 import { inOrder } from '@garnish/core/system/document';
+import { letterWidthIn } from '@garnish/core/fonts/family';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { charactersPerLine, COMFORTABLE } from '@garnish/core/type/line-length';
 import { intervalOf, INTERVALS } from '@garnish/core/type/scale';
@@ -108,7 +109,7 @@ function LineLength() {
   const characters = charactersPerLine(
     columnPx,
     fluidPx(body.size, proofWidth),
-    body.family.metrics.letterWidth,
+    letterWidthIn(body.family, decided.document.brief.languages[0] ?? 'en'),
   );
   return (
     <Fact>

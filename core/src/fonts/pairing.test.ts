@@ -1,0 +1,178 @@
+import { describe, expect, test } from '@jest/globals';
+import { createFontStack } from '@capsizecss/core';
+import { sampleFamilies, sampleFamily } from '../system/sample.ts';
+import { letterWidthIn } from './family.ts';
+import { firstBytes, neededFiles } from './files.ts';
+import { MOOD_WORDS, moodFit, traitsOf } from './mood.ts';
+import { PARTS, rankPairings, reasonsOf, type PairingBrief } from './pairing.ts';
+import { standInFor } from './stand-in.ts';
+
+const brief: PairingBrief = {
+  mood: ['steady', 'plain'],
+  needs: ['tables', 'emphasis'],
+  languages: ['en', 'no'],
+  budgetKb: 160,
+};
+const families = sampleFamilies();
+const ranked = rankPairings(families, brief);
+
+describe('pairings', () => {
+  test('are all pairs of the faces that can set the text, the best first', () => {
+    const texts = families.length - ranked.excluded.length;
+    expect(ranked.pairings).toHaveLength(families.length * texts);
+    const scores = ranked.pairings.map(({ score }) => score);
+    expect(scores).toEqual(scores.toSorted((one, other) => other - one));
+  });
+
+  test('have parts from 0 to 1, each with a sentence of its own', () => {
+    for (const pairing of ranked.pairings.slice(0, 40)) {
+      const reasons = reasonsOf(pairing, brief);
+      for (const part of PARTS) {
+        expect(pairing.parts[part]).toBeGreaterThanOrEqual(0);
+        expect(pairing.parts[part]).toBeLessThanOrEqual(1);
+        expect(reasons[part].length).toBeGreaterThan(20);
+      }
+    }
+  });
+
+  test('never set the text in a face that lacks what the brief needs, and say why', () => {
+    for (const text of new Set(ranked.pairings.map((pairing) => pairing.text))) {
+      expect(text.figures).not.toBe('proportional');
+      expect(text.files.some(({ style }) => style === 'italic')).toBe(true);
+      expect(text.languages).toEqual(expect.arrayContaining(['en', 'no']));
+      expect(['display', 'hand']).not.toContain(text.category);
+    }
+    const why = ranked.excluded.find(({ family }) => family.id === 'unbounded')?.reasons;
+    expect(why).toEqual(['has no true italic', 'is a display face, which tires in running text']);
+  });
+
+  test('keep a face that is held, whatever it lacks', () => {
+    const held = rankPairings(families, brief, { text: 'unbounded' });
+    expect(held.pairings).toHaveLength(families.length);
+    expect(held.pairings.every(({ text }) => text.id === 'unbounded')).toBe(true);
+  });
+
+  test('are the same every time', () => {
+    const again = rankPairings(families, brief);
+    expect(again.pairings.slice(0, 50).map(({ heading, text }) => [heading.id, text.id])).toEqual(
+      ranked.pairings.slice(0, 50).map(({ heading, text }) => [heading.id, text.id]),
+    );
+  });
+
+  test('of two alike sans faces score less for difference than of a sans over a serif', () => {
+    const of = (heading: string, text: string) =>
+      ranked.pairings.find((pair) => pair.heading.id === heading && pair.text.id === text)?.parts
+        .difference ?? NaN;
+    expect(of('archivo', 'public-sans')).toBeLessThan(of('archivo', 'literata'));
+    expect(of('source-sans-3', 'source-serif-4')).toBeGreaterThan(0.8);
+  });
+});
+
+describe('moods', () => {
+  test('are carried from 0 to 1', () => {
+    for (const family of families)
+      for (const word of MOOD_WORDS) {
+        expect(moodFit(family, word)).toBeGreaterThanOrEqual(0);
+        expect(moodFit(family, word)).toBeLessThanOrEqual(1);
+      }
+  });
+
+  test('tell a hairline serif from an even mono', () => {
+    expect(moodFit(sampleFamily('bodoni-moda'), 'elegant')).toBeGreaterThan(
+      moodFit(sampleFamily('overpass-mono'), 'elegant'),
+    );
+    expect(moodFit(sampleFamily('overpass-mono'), 'technical')).toBeGreaterThan(
+      moodFit(sampleFamily('bodoni-moda'), 'technical'),
+    );
+  });
+
+  test('rest on measured traits: a didone is modulated, a grotesque hardly', () => {
+    expect(traitsOf(sampleFamily('bodoni-moda')).modulation).toBeGreaterThan(0.9);
+    expect(traitsOf(sampleFamily('archivo')).modulation).toBeLessThan(0.4);
+  });
+});
+
+describe('the files that are needed', () => {
+  test('of a variable family are the one file, whatever the weights', () => {
+    const files = neededFiles(sampleFamily('archivo'), {
+      upright: [400, 700, 800],
+      italic: [],
+      languages: ['en'],
+    });
+    expect(files.map(({ script }) => script).sort()).toEqual(['latin', 'latin-ext']);
+  });
+
+  test('of a family in steps are those of the weights, and no other', () => {
+    const files = neededFiles(sampleFamily('fira-sans'), {
+      upright: [400, 650],
+      italic: [400],
+      languages: ['en'],
+    });
+    expect(new Set(files.map(({ style, weight }) => `${style} ${weight.min}`))).toEqual(
+      new Set(['normal 400', 'normal 700', 'italic 400']),
+    );
+  });
+
+  test('bring other scripts only where a language needs them', () => {
+    const scripts = (languages: PairingBrief['languages']) => [
+      ...new Set(
+        neededFiles(sampleFamily('literata'), { upright: [400], italic: [], languages }).map(
+          ({ script }) => script,
+        ),
+      ),
+    ];
+    expect(scripts(['en'])).not.toContain('cyrillic');
+    expect(scripts(['en', 'ru'])).toContain('cyrillic');
+    expect(scripts(['el'])).toContain('greek');
+  });
+
+  test('are counted as a first visit in Latin loads them', () => {
+    const family = sampleFamily('literata');
+    const files = neededFiles(family, { upright: [400], italic: [], languages: ['en', 'ru'] });
+    expect(firstBytes(files)).toBe(
+      files.filter(({ script }) => script === 'latin').reduce((sum, { bytes }) => sum + bytes, 0),
+    );
+    expect(firstBytes(files)).toBeLessThan(files.reduce((sum, { bytes }) => sum + bytes, 0));
+  });
+});
+
+describe('a stand-in', () => {
+  test.each(['archivo', 'literata', 'bitter', 'overpass-mono', 'caveat', 'merriweather'])(
+    'for %s is fitted as @capsizecss/core fits it',
+    (id) => {
+      // @capsizecss/core 4.1, createFontStack, given our widths as the average of each font.
+      const family = sampleFamily(id);
+      const { font, ...own } = standInFor(family, 'en');
+      const { metrics, name } = family;
+      const units = metrics.unitsPerEm;
+      const { fontFaces } = createFontStack(
+        [
+          {
+            familyName: name,
+            ascent: metrics.ascent * units,
+            descent: metrics.descent * units,
+            lineGap: metrics.lineGap * units,
+            unitsPerEm: units,
+            xWidthAvg: letterWidthIn(family, 'en') * units,
+          },
+          {
+            familyName: font.name,
+            ascent: font.ascent,
+            descent: font.descent,
+            lineGap: font.lineGap,
+            unitsPerEm: font.unitsPerEm,
+            xWidthAvg: font.letterWidths.en * font.unitsPerEm,
+          },
+        ],
+        { fontFaceFormat: 'styleObject' },
+      );
+      const reference = JSON.stringify(fontFaces);
+      const percent = (property: string): number =>
+        Number(new RegExp(`"${property}":"([\\d.]+)%"`).exec(reference)?.[1] ?? '0') / 100;
+      expect(own.sizeAdjust).toBeCloseTo(percent('sizeAdjust'), 3);
+      expect(own.ascentOverride).toBeCloseTo(percent('ascentOverride'), 3);
+      expect(own.descentOverride).toBeCloseTo(percent('descentOverride'), 3);
+      expect(own.lineGapOverride).toBeCloseTo(percent('lineGapOverride'), 3);
+    },
+  );
+});

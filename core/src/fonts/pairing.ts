@@ -1,0 +1,226 @@
+import { hasItalic, weightsOf, type FontFamily } from './family.ts';
+import { firstBytes, neededFiles } from './files.ts';
+import type { LanguageCode } from './languages.ts';
+import { moodFit, traitsOf, type MoodWord, type Traits } from './mood.ts';
+
+export const NEEDS = ['tables', 'emphasis', 'small capitals'] as const;
+export type Need = (typeof NEEDS)[number];
+
+/** What a pair is chosen for. */
+export interface PairingBrief {
+  readonly mood: readonly MoodWord[];
+  readonly needs: readonly Need[];
+  readonly languages: readonly LanguageCode[];
+  readonly budgetKb: number;
+}
+
+export const PARTS = ['mood', 'difference', 'x-height', 'reading', 'weights', 'bytes'] as const;
+export type PairingPart = (typeof PARTS)[number];
+
+/** How much each part counts; the sum is 1. Common practice. */
+const SHARES: Readonly<Record<PairingPart, number>> = {
+  mood: 0.28,
+  difference: 0.24,
+  'x-height': 0.14,
+  reading: 0.18,
+  weights: 0.08,
+  bytes: 0.08,
+};
+
+/** What a face brings to every pair it could stand in: computed once, then only added up. */
+interface Candidate {
+  readonly family: FontFamily;
+  readonly traits: Traits;
+  readonly asHeading: Record<'mood' | 'weights', number>;
+  readonly asText: Record<'mood' | 'weights' | 'reading', number>;
+  readonly bytes: number;
+  readonly missing: readonly string[];
+  readonly stem: string;
+}
+
+export interface Pairing {
+  readonly heading: FontFamily;
+  readonly text: FontFamily;
+  /** 0 to 1; the sum of the parts, each times its share. */
+  readonly score: number;
+  readonly parts: Readonly<Record<PairingPart, number>>;
+}
+
+export interface Ranked {
+  readonly pairings: readonly Pairing[];
+  /** Faces that cannot set the text of this brief, and why. */
+  readonly excluded: readonly {
+    readonly family: FontFamily;
+    readonly reasons: readonly string[];
+  }[];
+}
+
+const held = (value: number): number => Math.min(1, Math.max(0, value));
+
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
+
+/** What a text face must have, and this one has not. */
+function missingFor(family: FontFamily, { languages, needs }: PairingBrief): string[] {
+  const missing: string[] = [];
+  const uncovered = languages.filter((language) => !family.languages.includes(language));
+  if (uncovered.length > 0) missing.push(`lacks letters of ${uncovered.join(', ')}`);
+  if (needs.includes('tables') && family.figures === 'proportional')
+    missing.push('has no figures of equal width');
+  if (needs.includes('emphasis') && !hasItalic(family)) missing.push('has no true italic');
+  if (needs.includes('small capitals') && !family.smallCaps) missing.push('has no small capitals');
+  if (family.category === 'display' || family.category === 'hand')
+    missing.push(`is a ${family.category} face, which tires in running text`);
+  return missing;
+}
+
+/** The first word of a name: families that share it were drawn together. */
+const stemOf = ({ name }: FontFamily): string => name.split(' ')[0] ?? name;
+
+/** How well a face reads at text sizes: letters of a fair size, strokes neither thin nor modulated much. */
+function readingOf({ category, metrics }: FontFamily): number {
+  const size = held(1 - Math.abs(metrics.xHeight - 0.5) / 0.12);
+  const strokes = held((metrics.stem - 0.045) / 0.03);
+  const hairlines = held((metrics.thinToThick - 0.15) / 0.25);
+  // Letters of one width make lines long and rivers wide.
+  const spacing = category === 'mono' ? 0.45 : 1;
+  return spacing * (0.4 * size + 0.3 * strokes + 0.3 * hairlines);
+}
+
+function candidateOf(family: FontFamily, brief: PairingBrief): Candidate {
+  // Hardly a face fits a word by less than a third or more than nine tenths.
+  const fit =
+    brief.mood.length === 0
+      ? 0.5
+      : held((mean(brief.mood.map((word) => moodFit(family, word))) - 0.35) / 0.55);
+  const count = weightsOf(family).length;
+  const files = neededFiles(family, {
+    upright: [400, 700],
+    italic: brief.needs.includes('emphasis') ? [400] : [],
+    languages: brief.languages,
+  });
+  return {
+    family,
+    traits: traitsOf(family),
+    asHeading: { mood: fit, weights: held(count / 9) },
+    asText: {
+      mood: fit,
+      weights: held(count / 9) * (weightsOf(family).includes(700) ? 1 : 0.3),
+      reading: readingOf(family),
+    },
+    bytes: firstBytes(files),
+    missing: missingFor(family, brief),
+    stem: stemOf(family),
+  };
+}
+
+/** How far apart two structures are, 0 to about 1: kind, modulation, width and weight of strokes. */
+const apart = (one: Candidate, other: Candidate): number =>
+  (one.family.category === other.family.category ? 0 : 0.45) +
+  0.35 * Math.abs(one.traits.modulation - other.traits.modulation) +
+  0.2 * Math.abs(one.traits.width - other.traits.width) +
+  0.2 * Math.abs(one.traits.weight - other.traits.weight);
+
+/**
+ * Whether a difference looks deliberate: none at all (one family, or two drawn together) does, a clear
+ * one does, and a small one looks like a mistake.
+ */
+function difference(heading: Candidate, text: Candidate): number {
+  if (heading.family.id === text.family.id) return 0.45;
+  const distance = apart(heading, text);
+  if (heading.stem === text.stem) return 0.9;
+  return held(distance / 0.8);
+}
+
+function pairingOf(heading: Candidate, text: Candidate, budgetKb: number): Pairing {
+  const same = heading.family.id === text.family.id;
+  const bytes = same ? text.bytes : heading.bytes + text.bytes;
+  const parts: Record<PairingPart, number> = {
+    mood: 0.6 * heading.asHeading.mood + 0.4 * text.asText.mood,
+    difference: difference(heading, text),
+    'x-height': held(
+      1 - Math.abs(heading.family.metrics.xHeight - text.family.metrics.xHeight) / 0.1,
+    ),
+    reading: text.asText.reading,
+    weights: 0.5 * heading.asHeading.weights + 0.5 * text.asText.weights,
+    bytes: held(1.25 - bytes / 1000 / budgetKb),
+  };
+  let score = 0;
+  for (const part of PARTS) score += SHARES[part] * parts[part];
+  return { heading: heading.family, text: text.family, score, parts };
+}
+
+export interface Held {
+  readonly heading?: string | undefined;
+  readonly text?: string | undefined;
+}
+
+/**
+ * Every pair of a heading and a text face, the best first. Faces that lack what the text must have
+ * are left out as text faces, with their reasons; a face that is held stays in its place all the same.
+ * Deterministic: equal scores keep the order of the families.
+ */
+export function rankPairings(
+  families: readonly FontFamily[],
+  brief: PairingBrief,
+  { heading, text }: Held = {},
+): Ranked {
+  const candidates = families.map((family) => candidateOf(family, brief));
+  const headings = candidates.filter(
+    ({ family }) => heading === undefined || family.id === heading,
+  );
+  const texts = candidates.filter(({ family, missing }) =>
+    text === undefined ? missing.length === 0 : family.id === text,
+  );
+  const pairings: Pairing[] = [];
+  for (const one of headings)
+    for (const other of texts) pairings.push(pairingOf(one, other, brief.budgetKb));
+  pairings.sort((one, other) => other.score - one.score);
+  return {
+    pairings,
+    excluded: candidates
+      .filter(({ missing }) => missing.length > 0)
+      .map(({ family, missing }) => ({ family, reasons: missing })),
+  };
+}
+
+const share = (value: number): string => value.toFixed(3);
+
+/** One sentence for each part, with the figures behind it. */
+export function reasonsOf(
+  { heading, text, parts }: Pairing,
+  brief: PairingBrief,
+): Readonly<Record<PairingPart, string>> {
+  const one = traitsOf(heading);
+  const other = traitsOf(text);
+  const xHeights = `${share(heading.metrics.xHeight)} and ${share(text.metrics.xHeight)} em`;
+  const same = heading.id === text.id;
+  const files = (family: FontFamily): number =>
+    firstBytes(
+      neededFiles(family, { upright: [400, 700], italic: [400], languages: brief.languages }),
+    );
+  const kilobytes = Math.round((files(heading) + (same ? 0 : files(text))) / 1000);
+  return {
+    mood:
+      brief.mood.length === 0
+        ? 'The brief has no words for the mood yet.'
+        : `Carries ${brief.mood.join(', ')} to ${Math.round(parts.mood * 100)} %, the heading more than the text.`,
+    difference: same
+      ? 'One family: the levels are told apart by size and weight alone.'
+      : stemOf(heading) === stemOf(text)
+        ? 'Drawn together: different kinds with one skeleton.'
+        : `${heading.category} over ${text.category}, thick to thin ${one.modulation.toFixed(2)} and ${other.modulation.toFixed(2)}: ${
+            parts.difference > 0.7
+              ? 'clearly meant'
+              : parts.difference > 0.45
+                ? 'to be seen, not to be missed'
+                : 'too alike to look meant'
+          }.`,
+    'x-height': `Small letters of ${xHeights}: ${
+      parts['x-height'] > 0.6 ? 'they stand in one line' : 'mixing them in a line will show'
+    }.`,
+    reading: `Text letters ${share(text.metrics.xHeight)} em high, stems ${share(text.metrics.stem)} em, thin to thick ${text.metrics.thinToThick.toFixed(2)}.`,
+    weights: `${weightsOf(heading).length} weights for headings, ${weightsOf(text).length} for text.`,
+    bytes: `About ${kilobytes} kB of a budget of ${brief.budgetKb} kB.`,
+  };
+}

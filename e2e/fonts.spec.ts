@@ -1,0 +1,130 @@
+import { BRACKWATER, copyOf, documentOf, expect, openArea, proof, saved, test } from './garnish.ts';
+
+test('from an empty brief to a chosen pair with reasons, with the keyboard alone', async ({
+  page,
+  request,
+}) => {
+  const made = await request.post('/api/systems', { data: { name: 'Pair by keys' } });
+  const { id } = (await made.json()) as { id: string };
+  await openArea(page, id, 'brief');
+  const tick = async (name: string): Promise<void> => {
+    const box = page.getByRole('checkbox', { name, exact: true });
+    await box.focus();
+    await page.keyboard.press('Space');
+    await expect(box).toBeChecked();
+  };
+  await tick('elegant');
+  await tick('traditional');
+  await tick('Polish');
+  await tick('tables');
+  await page.getByRole('link', { name: /Fonts/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'pairs', exact: true }).focus();
+  await page.keyboard.press('Enter');
+  const list = page.getByRole('listbox', { name: 'Pairs, the best first' });
+  await expect(list.getByRole('option').first()).toBeVisible();
+  await list.focus();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('ArrowDown');
+  await expect(list.getByText(/^Carries elegant, traditional to \d+ %/)).toBeVisible();
+  const second = (await list.getByRole('option').nth(1).getAttribute('aria-label')) ?? '';
+  const [heading = '', text = ''] = second.replace(/,.*$/, '').split(' over ');
+  const face = (selector: string) =>
+    proof(page)
+      .locator(selector)
+      .first()
+      .evaluate((element) => getComputedStyle(element).fontFamily);
+  await expect.poll(() => face('h1')).toContain(heading);
+  await expect.poll(() => face('.type-body')).toContain(text);
+  await page.keyboard.press('Enter');
+  await tick('fits the mood');
+  await page.getByLabel('in your own words').focus();
+  await page.keyboard.type('It reads like the old almanacs.');
+  await page.keyboard.press('Tab');
+  await saved(page);
+  const { brief, fonts } = await documentOf(request, id);
+  expect(brief.mood).toEqual(['elegant', 'traditional']);
+  expect([fonts.roles.heading.family.name, fonts.roles.text.family.name]).toEqual([heading, text]);
+  expect(fonts.reasons).toEqual({
+    because: ['fits the mood'],
+    note: 'It reads like the old almanacs.',
+  });
+  expect(fonts.roles.text.family.languages).toContain('pl');
+  expect(fonts.roles.text.family.figures).not.toBe('proportional');
+});
+
+test('one face is held and the ranking finds the other, with what was left out and why', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'fonts');
+  await page.getByRole('button', { name: 'pairs', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Literata' }).check();
+  const options = page.getByRole('listbox').getByRole('option');
+  await expect
+    .poll(async () => {
+      const labels = await options.evaluateAll((all) =>
+        all.map((option) => option.getAttribute('aria-label') ?? ''),
+      );
+      return labels.length > 20 && labels.every((label) => label.includes('over Literata'));
+    })
+    .toBe(true);
+  await page.getByText(/faces cannot set this text/).click();
+  await expect(page.getByText(/which tires in running text/).first()).toBeVisible();
+  await page.getByText('The last, and why').click();
+});
+
+test('a brief that no face meets says so', async ({ page, request }) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'brief');
+  await page.getByRole('checkbox', { name: 'small capitals' }).check();
+  await page.getByRole('link', { name: /Fonts/ }).click();
+  await page.getByRole('button', { name: 'pairs', exact: true }).click();
+  await expect(page.getByText('No face has all that the brief needs.')).toBeVisible();
+});
+
+test('the list is narrowed by mood, language, figures and weights, and ordered by a figure', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'fonts');
+  const count = page.getByText(/^\d+ of \d+$/);
+  await expect(count).toBeVisible();
+  const shown = async (): Promise<number> => Number((await count.innerText()).split(' ')[0]);
+  const all = await shown();
+  await page.getByRole('combobox', { name: 'Language that it writes' }).selectOption('Greek');
+  await expect.poll(shown).toBeLessThan(all);
+  const greek = await shown();
+  await page.getByRole('checkbox', { name: 'even figures' }).check();
+  await expect.poll(shown).toBeLessThanOrEqual(greek);
+  await page
+    .getByRole('combobox', { name: 'Language that it writes' })
+    .selectOption('any language');
+  await page.getByRole('combobox', { name: 'Mood that it carries' }).selectOption('technical');
+  await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('%');
+  await page.getByRole('combobox', { name: 'Ordered by' }).selectOption('by bytes');
+  await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('kB');
+});
+
+test('only the files that are needed are delivered, with stand-ins that keep the lines', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'fonts');
+  await page.getByRole('button', { name: 'delivery', exact: true }).click();
+  await expect(page.getByText('A first visit loads')).toBeVisible();
+  await expect(page.getByText(/Times New Roman stands in/)).toBeVisible();
+  const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  expect(css).toContain('font-family: "Literata stand-in";');
+  expect(css).toContain('src: local("Times New Roman");');
+  expect(css).not.toContain('cyrillic');
+  await page.getByRole('link', { name: /Brief/ }).click();
+  await page.getByRole('checkbox', { name: 'Russian' }).check();
+  await expect(page.getByRole('link', { name: /Fonts.*1 to repair/ })).toBeVisible();
+  await saved(page);
+  const russian = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  expect(russian).toContain('literata-cyrillic');
+});

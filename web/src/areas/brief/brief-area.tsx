@@ -1,0 +1,161 @@
+import { LANGUAGE_CODES, LANGUAGES } from '@garnish/core/fonts/languages';
+import { MOODS, MOOD_WORDS } from '@garnish/core/fonts/mood';
+import { NEEDS } from '@garnish/core/fonts/pairing';
+import type { Brief } from '@garnish/core/system/document';
+import type { Json } from '@garnish/core/system/patch';
+import { useState } from 'react';
+import { Fact } from '../../findings/fact.tsx';
+import { Notes } from '../../findings/note.tsx';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { Bench, Section } from '../../ui/bench.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { NumberField } from '../../ui/number-field.tsx';
+import { Toggles } from '../../ui/toggles.tsx';
+
+interface WordsProps {
+  readonly label: string;
+  readonly hint: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+}
+
+function Words({ label, hint, value, onChange }: WordsProps) {
+  const [draft, setDraft] = useState<string>();
+  return (
+    <label className="mb-3 block">
+      <span className="text-quiet">{label}</span>
+      <textarea
+        className="block w-full border-b border-line-strong bg-transparent"
+        rows={2}
+        maxLength={2000}
+        placeholder={hint}
+        value={draft ?? value}
+        onChange={(event) => setDraft(event.currentTarget.value)}
+        onBlur={() => {
+          if (draft !== undefined && draft !== value) onChange(draft);
+          setDraft(undefined);
+        }}
+      />
+    </label>
+  );
+}
+
+/** What the site is to do, for whom, and how it should feel: what every later choice is held against. */
+export default function BriefArea() {
+  const store = useStore();
+  const { decided, findings } = useSystem();
+  const { brief } = decided.document;
+  const set = (part: keyof Brief, value: Json, label: string = part, gesture?: string): void => {
+    store.change(
+      [{ op: 'replace', path: `/brief/${part}`, value }],
+      label,
+      gesture === undefined ? {} : { gesture },
+    );
+  };
+  return (
+    <Bench title="Brief">
+      <Section title="The site">
+        <div data-decision="/brief/purpose">
+          <Words
+            label="what it is for"
+            hint="What should somebody be able to do here?"
+            value={brief.purpose}
+            onChange={(value) => set('purpose', value)}
+          />
+          <Words
+            label="who reads it"
+            hint="Who, where, how often, in what light?"
+            value={brief.audience}
+            onChange={(value) => set('audience', value)}
+          />
+        </div>
+      </Section>
+      <Section
+        title="Mood"
+        aside="up to four words"
+        notes={
+          <>
+            {brief.mood.map((word) => (
+              <Fact key={word}>
+                {word}: {MOODS[word].says}.
+              </Fact>
+            ))}
+            {brief.mood.length === 0 && (
+              <Fact>Each word asks for traits that can be measured; pairs are ranked by them.</Fact>
+            )}
+          </>
+        }
+      >
+        <div data-decision="/brief/mood">
+          <Toggles
+            label="Mood"
+            options={MOOD_WORDS}
+            chosen={brief.mood}
+            most={4}
+            onChange={(mood) => set('mood', [...mood], 'mood')}
+          />
+        </div>
+      </Section>
+      <Section
+        title="Languages"
+        aside="the first is the main one"
+        notes={<Notes findings={findings} at={['/brief/languages']} />}
+      >
+        <div data-decision="/brief/languages">
+          <Toggles
+            label="Languages"
+            options={LANGUAGE_CODES}
+            chosen={brief.languages}
+            least={1}
+            nameOf={(code) => LANGUAGES[code].name}
+            onChange={(languages) => set('languages', [...languages], 'languages')}
+          />
+        </div>
+      </Section>
+      <Section title="Needs" aside="a face without them is left out">
+        <div data-decision="/brief/needs">
+          <Toggles
+            label="Needs"
+            options={NEEDS}
+            chosen={brief.needs}
+            onChange={(needs) => set('needs', [...needs], 'needs')}
+          />
+        </div>
+      </Section>
+      <Section
+        title="Limits"
+        notes={<Notes findings={findings} at={['/brief/fontBudgetKb', '/brief/conformance']} />}
+      >
+        <div className="flex items-end gap-6">
+          <div className="w-32" data-decision="/brief/fontBudgetKb">
+            <NumberField
+              label="fonts on a first visit"
+              value={brief.fontBudgetKb}
+              min={10}
+              max={5000}
+              step={10}
+              decimals={0}
+              unit="kB"
+              units={{ kb: 1, mb: 1000 }}
+              onChange={(value, gesture) =>
+                set('fontBudgetKb', value, 'budget of the fonts', gesture)
+              }
+            />
+          </div>
+          <div data-decision="/brief/conformance">
+            <span className="block text-quiet">contrast by WCAG 2.2</span>
+            <Choice
+              label="Conformance"
+              options={[
+                { value: 'AA', name: 'AA' },
+                { value: 'AAA', name: 'AAA' },
+              ]}
+              value={brief.conformance}
+              onChange={(value) => set('conformance', value, `conformance ${value}`)}
+            />
+          </div>
+        </div>
+      </Section>
+    </Bench>
+  );
+}

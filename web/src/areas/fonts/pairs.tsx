@@ -1,0 +1,219 @@
+import type { FontFamily } from '@garnish/core/fonts/family';
+import { nearestWeight } from '@garnish/core/fonts/family';
+import { PARTS, reasonsOf, type PairingBrief } from '@garnish/core/fonts/pairing';
+import { FACES, type Face } from '@garnish/core/system/document';
+import { useEffect, useRef, useState } from 'react';
+import { useSystem } from '../../system/system-context.ts';
+import { useFace } from '../../ui/use-face.ts';
+import { useTryList, type Candidate, type TryList } from '../../ui/use-try-list.ts';
+import { choosing } from './choosing.ts';
+import type { RankedPair } from './rank-worker.ts';
+import { useRanking } from './use-ranking.ts';
+
+interface PairRowProps {
+  readonly pair: RankedPair;
+  readonly heading: FontFamily;
+  readonly text: FontFamily;
+  readonly brief: PairingBrief;
+  readonly candidate: Candidate;
+  readonly list: TryList;
+  readonly chosen: boolean;
+}
+
+function PairRow({ pair, heading, text, brief, candidate, list, chosen }: PairRowProps) {
+  const row = useRef<HTMLLIElement>(null);
+  const headingFace = useFace(heading);
+  const textFace = useFace(text);
+  const active = list.active === candidate.id;
+  const reasons = reasonsOf({ ...pair, heading, text }, brief);
+  useEffect(() => {
+    if (active) row.current?.scrollIntoView({ block: 'nearest' });
+  }, [active]);
+  return (
+    <li
+      ref={row}
+      id={`pair-${candidate.id}`}
+      role="option"
+      aria-selected={chosen}
+      aria-label={`${heading.name} over ${text.name}, ${Math.round(pair.score * 100)} of 100`}
+      data-active={active || undefined}
+      className="cursor-pointer border-b border-line px-1.5 py-1.5 data-active:bg-base-300"
+      onPointerEnter={() => list.point(candidate)}
+      onClick={() => list.take(candidate)}
+    >
+      <div className="grid grid-cols-[minmax(0,1fr)_6.5rem_2rem] items-center gap-x-3">
+        <span className="min-w-0">
+          <span
+            className="block truncate text-lg leading-tight"
+            style={{
+              fontFamily: headingFace,
+              fontWeight: nearestWeight(heading, 700),
+              fontSynthesis: 'none',
+            }}
+          >
+            {heading.name}
+          </span>
+          <span
+            className="block truncate"
+            style={{
+              fontFamily: textFace,
+              fontWeight: nearestWeight(text, 400),
+              fontSynthesis: 'none',
+            }}
+          >
+            {text.name}
+          </span>
+        </span>
+        <span className="grid gap-[2px]" aria-hidden>
+          {PARTS.map((part) => (
+            <span key={part} className="h-[3px] bg-line">
+              <span
+                className="block h-full bg-base-content"
+                style={{ width: `${pair.parts[part] * 100}%` }}
+              />
+            </span>
+          ))}
+        </span>
+        <span className="figures text-end text-[0.9375rem]">
+          {chosen && <span className="sr-only">chosen </span>}
+          {Math.round(pair.score * 100)}
+        </span>
+      </div>
+      {active && (
+        <dl className="mt-1 grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-2 text-xs">
+          {PARTS.map((part) => (
+            <div key={part} className="contents">
+              <dt className="text-quiet">{part}</dt>
+              <dd>{reasons[part]}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </li>
+  );
+}
+
+/** Every pair that the brief allows, ranked, with the reasons. */
+export function Pairs({ families }: { readonly families: readonly FontFamily[] }) {
+  const { decided } = useSystem();
+  const { brief, fonts } = decided.document;
+  const [held, setHeld] = useState<Face>();
+  const { heading, text } = fonts.roles;
+  const wanted: PairingBrief = {
+    mood: brief.mood,
+    needs: brief.needs,
+    languages: brief.languages,
+    budgetKb: brief.fontBudgetKb,
+  };
+  const ranking = useRanking(families, wanted, {
+    heading: held === 'heading' ? heading.family.id : undefined,
+    text: held === 'text' ? text.family.id : undefined,
+  });
+  const byId = new Map(families.map((family) => [family.id, family]));
+  const rows = (ranking?.best ?? []).flatMap((pair) => {
+    const one = byId.get(pair.heading);
+    const other = byId.get(pair.text);
+    if (!one || !other) return [];
+    const chosen = one.id === heading.family.id && other.id === text.family.id;
+    const candidate: Candidate = {
+      id: `${one.id}-${other.id}`,
+      patch: chosen ? undefined : [...choosing('heading', one), ...choosing('text', other)],
+      label: `${one.name} over ${other.name}`,
+    };
+    return [{ pair, heading: one, text: other, candidate, chosen }];
+  });
+  const list = useTryList(
+    rows.map(({ candidate }) => candidate),
+    rows.find(({ chosen }) => chosen)?.candidate.id,
+  );
+  return (
+    <>
+      <div className="mb-2 flex flex-wrap items-center gap-x-4">
+        <span className="text-quiet">Hold</span>
+        {FACES.map((face) => (
+          <label key={face} className="flex min-h-6 items-center gap-1">
+            <input
+              type="checkbox"
+              className="h-4 w-4 accent-primary"
+              checked={held === face}
+              onChange={() => setHeld(held === face ? undefined : face)}
+            />
+            {fonts.roles[face].family.name}
+          </label>
+        ))}
+      </div>
+      <div className="grid grid-cols-[minmax(0,1fr)_6.5rem_2rem] gap-x-3 border-b border-line-strong px-1.5 text-xs text-quiet">
+        <span>{ranking ? `the best ${rows.length} of ${ranking.count}` : 'ranking …'}</span>
+        <span aria-hidden title={PARTS.join(', ')}>
+          six parts
+        </span>
+        <span className="text-end" aria-hidden>
+          of 100
+        </span>
+      </div>
+      {ranking && rows.length === 0 ? (
+        <p className="py-4 text-quiet">
+          No face has all that the brief needs. Take a need or a language out of it.
+        </p>
+      ) : (
+        <ul
+          role="listbox"
+          tabIndex={0}
+          aria-label="Pairs, the best first"
+          aria-busy={!ranking}
+          aria-activedescendant={list.active && `pair-${list.active}`}
+          className="h-[26rem] overflow-y-auto"
+          onKeyDown={list.press}
+          onPointerLeave={list.goBack}
+          onBlur={list.goBack}
+        >
+          {rows.map((row) => (
+            <PairRow key={row.candidate.id} {...row} brief={wanted} list={list} />
+          ))}
+        </ul>
+      )}
+      {ranking && ranking.worst.length > 0 && (
+        <details className="mt-3">
+          <summary className="min-h-6">The last, and why</summary>
+          <ul className="text-xs">
+            {ranking.worst.map((pair) => {
+              const one = byId.get(pair.heading);
+              const other = byId.get(pair.text);
+              if (!one || !other) return null;
+              const reasons = reasonsOf({ ...pair, heading: one, text: other }, wanted);
+              const least = PARTS.toSorted((part, next) => pair.parts[part] - pair.parts[next]);
+              return (
+                <li key={`${pair.heading} ${pair.text}`} className="border-t border-line py-1">
+                  <span className="font-semibold">
+                    {one.name} over {other.name}
+                  </span>{' '}
+                  <span className="figures">{Math.round(pair.score * 100)}</span>
+                  <span className="block text-quiet">
+                    {least
+                      .slice(0, 2)
+                      .map((part) => reasons[part])
+                      .join(' ')}
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+        </details>
+      )}
+      {ranking && ranking.excluded.length > 0 && (
+        <details className="mt-1">
+          <summary className="min-h-6">
+            {ranking.excluded.length} faces cannot set this text
+          </summary>
+          <ul className="text-xs">
+            {ranking.excluded.map(({ name, reasons }) => (
+              <li key={name} className="border-t border-line py-0.5">
+                <span className="font-semibold">{name}</span> {reasons.join(', ')}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,51 @@
+import type { FontFamily } from '@garnish/core/fonts/family';
+import {
+  rankPairings,
+  type Held,
+  type PairingBrief,
+  type PairingPart,
+} from '@garnish/core/fonts/pairing';
+
+export interface RankRequest {
+  readonly ticket: number;
+  readonly families: readonly FontFamily[];
+  readonly brief: PairingBrief;
+  readonly held: Held;
+}
+
+export interface RankedPair {
+  readonly heading: string;
+  readonly text: string;
+  readonly score: number;
+  readonly parts: Readonly<Record<PairingPart, number>>;
+}
+
+export interface RankAnswer {
+  readonly ticket: number;
+  readonly best: readonly RankedPair[];
+  readonly worst: readonly RankedPair[];
+  readonly count: number;
+  readonly excluded: readonly { readonly name: string; readonly reasons: readonly string[] }[];
+}
+
+const BEST = 60;
+const WORST = 5;
+
+self.onmessage = ({ data }: MessageEvent<RankRequest>) => {
+  const { ticket, families, brief, held } = data;
+  const { excluded, pairings } = rankPairings(families, brief, held);
+  const plain = ({ heading, text, score, parts }: (typeof pairings)[number]): RankedPair => ({
+    heading: heading.id,
+    text: text.id,
+    score,
+    parts,
+  });
+  const answer: RankAnswer = {
+    ticket,
+    best: pairings.slice(0, BEST).map(plain),
+    worst: pairings.slice(-WORST).map(plain),
+    count: pairings.length,
+    excluded: excluded.map(({ family, reasons }) => ({ name: family.name, reasons })),
+  };
+  self.postMessage(answer);
+};

@@ -128,3 +128,52 @@ test('only the files that are needed are delivered, with stand-ins that keep the
   const russian = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
   expect(russian).toContain('literata-cyrillic');
 });
+
+test('the site’s words are changed where they stand in the proof, and an empty label goes back', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'fonts');
+  await page.getByRole('button', { name: 'write', exact: true }).click();
+  const title = proof(page).getByRole('heading', { level: 1 });
+  await title.click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('Ten crossings <b>a day</b>');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  expect((await documentOf(request, id)).content.hero.title).toBe('Ten crossings <b>a day</b>');
+  await expect(title).toHaveText('Ten crossings <b>a day</b>');
+  const label = proof(page).locator('.nav-link span').first();
+  await label.click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Delete');
+  await page.keyboard.press('Enter');
+  await expect(label).toHaveText('Crossings');
+  await expect(page.getByRole('alert')).toContainText('Nothing was changed');
+  await page.getByRole('button', { name: /^Undo: words/ }).click();
+  await expect(title).toHaveText('Nine crossings a day, whatever the tide says');
+});
+
+test('figures are measured as set and tabular, and words are drawn as coarse and fine screens do', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'fonts');
+  await page.getByRole('button', { name: 'close look', exact: true }).click();
+  const figures = page.getByRole('region', { name: 'Figures' });
+  await expect(figures.getByText(/^digits 0\.\d{3} to 0\.\d{3} em$/)).toBeVisible();
+  await expect(figures.getByText(/^every digit 0\.\d{3} em$/)).toBeVisible();
+  const screens = page.getByRole('region', { name: 'On coarse and fine screens' }).getByRole('img');
+  await expect(screens).toHaveCount(4);
+  // Twice as dense is twice as many dots, give or take the last one.
+  const dots = () =>
+    screens.evaluateAll((all) => all.map((canvas) => (canvas as HTMLCanvasElement).width));
+  await expect
+    .poll(async () => {
+      const [coarse = 0, fine = 0] = await dots();
+      return coarse > 30 && Math.abs(fine - 2 * coarse) <= 1;
+    })
+    .toBe(true);
+});

@@ -46,6 +46,12 @@ const VIEWS: readonly View[] = [
     area: 'fonts',
     act: (page) => page.getByRole('button', { name: 'delivery', exact: true }).click(),
   },
+  {
+    name: 'close-look',
+    system: BRACKWATER,
+    area: 'fonts',
+    act: (page) => page.getByRole('button', { name: 'close look', exact: true }).click(),
+  },
   { name: 'brief', system: BRACKWATER, area: 'brief' },
   { name: 'type', system: BRACKWATER, area: 'type' },
   { name: 'color', system: BRACKWATER, area: 'color' },

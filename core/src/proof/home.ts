@@ -16,20 +16,18 @@ function builder({ styles, pairs, colors }: Derived) {
     roleId: string,
     on: Surface,
     children: readonly ProofNode[],
-    attributes: Readonly<Record<string, string>> = {},
+    content?: string,
   ): ProofElement => {
     const style = styles.get(roleId);
     const pair = pairs.find(
       ({ style: used, on: ground, part }) =>
         used.id === roleId && ground.id === on && part === 'words',
     );
-    const className = [attributes['class'], style && `type-${style.slug}`]
-      .filter(Boolean)
-      .join(' ');
     return {
       tag,
-      attributes: { ...attributes, ...(className && { class: className }) },
+      attributes: style ? { class: `type-${style.slug}` } : {},
       children,
+      ...(content !== undefined && { content }),
       ...(style && {
         decision: `/type/roles/items/${roleId}/place`,
         uses: [
@@ -67,17 +65,29 @@ type Build = ReturnType<typeof builder>;
 
 const nowhere = { href: '#' };
 
-const button = ({ text, ground }: Build, label: string): ProofElement =>
+/** Words within a text, with where they stand in the document. */
+const wordsAt = (
+  tag: string,
+  words: string,
+  content: string,
+  attributes: Readonly<Record<string, string>> = {},
+): ProofElement => ({ ...element(tag, attributes, words), content });
+
+const button = ({ text, ground }: Build, label: string, content: string): ProofElement =>
   ground(
     'a',
     'action',
     { class: 'button', ...nowhere },
     ['button.background', 'button.ink', 'button.inset'],
-    [text('span', 'label', 'action', [label])],
+    [text('span', 'label', 'action', [label], content)],
   );
 
-const quietButton = ({ text }: Build, label: string): ProofElement => ({
-  ...element('a', { class: 'quiet-button', ...nowhere }, text('span', 'label', 'page', [label])),
+const quietButton = ({ text }: Build, label: string, content: string): ProofElement => ({
+  ...element(
+    'a',
+    { class: 'quiet-button', ...nowhere },
+    text('span', 'label', 'page', [label], content),
+  ),
   uses: ['quiet-button.edge', 'quiet-button.inset', 'color.action'],
   decision: '/color/roles/items/action/light',
 });
@@ -90,13 +100,17 @@ function header({ text }: Build, { name, content }: StyleDocument): ProofElement
       'div',
       { class: 'site-name' },
       markOf(content.mark),
-      text('span', 'h5', 'page', [name]),
+      text('span', 'h5', 'page', [name], '/name'),
     ),
     element(
       'nav',
       { class: 'site-nav', 'aria-label': 'Site' },
-      ...inOrder(content.nav).map(([, label]) =>
-        element('a', { class: 'nav-link', ...nowhere }, text('span', 'label', 'page', [label])),
+      ...inOrder(content.nav).map(([id, label]) =>
+        element(
+          'a',
+          { class: 'nav-link', ...nowhere },
+          text('span', 'label', 'page', [label], `/content/nav/items/${id}`),
+        ),
       ),
     ),
   );
@@ -107,9 +121,14 @@ function hero(build: Build, { content }: StyleDocument): ProofElement {
   return element(
     'section',
     { class: 'hero' },
-    build.text('h1', 'h1', 'page', [title]),
-    build.text('p', 'lead', 'page', [lead]),
-    element('p', { class: 'actions' }, button(build, primary), quietButton(build, secondary)),
+    build.text('h1', 'h1', 'page', [title], '/content/hero/title'),
+    build.text('p', 'lead', 'page', [lead], '/content/hero/lead'),
+    element(
+      'p',
+      { class: 'actions' },
+      button(build, primary, '/content/hero/primary'),
+      quietButton(build, secondary, '/content/hero/secondary'),
+    ),
   );
 }
 
@@ -122,7 +141,13 @@ function notice({ text, ground }: Build, { content }: StyleDocument): ProofNode[
       'surface',
       { class: 'notice', 'aria-label': 'Notice' },
       ['notice.background', 'notice.edge', 'notice.inset'],
-      [text('p', 'body', 'surface', [element('strong', {}, title), ' ', words])],
+      [
+        text('p', 'body', 'surface', [
+          wordsAt('strong', title, '/content/notice/title'),
+          ' ',
+          wordsAt('span', words, '/content/notice/text'),
+        ]),
+      ],
     ),
   ];
 }
@@ -130,13 +155,15 @@ function notice({ text, ground }: Build, { content }: StyleDocument): ProofNode[
 function table({ text }: Build, { content }: StyleDocument): ProofNode[] {
   const { title, note, columns, rows } = content.table;
   if (columns.order.length === 0) return [];
-  const cells = (row: Readonly<Record<string, string>>): ProofElement[] =>
-    columns.order.map((column) => text('td', 'body', 'page', [row[column] ?? '']));
+  const cells = (id: string, row: Readonly<Record<string, string>>): ProofElement[] =>
+    columns.order.map((column) =>
+      text('td', 'body', 'page', [row[column] ?? ''], `/content/table/rows/items/${id}/${column}`),
+    );
   return [
     element(
       'section',
       { class: 'block' },
-      text('h2', 'h2', 'page', [title]),
+      text('h2', 'h2', 'page', [title], '/content/table/title'),
       {
         ...element(
           'table',
@@ -147,15 +174,21 @@ function table({ text }: Build, { content }: StyleDocument): ProofNode[] {
             element(
               'tr',
               {},
-              ...inOrder(columns).map(([, label]) => text('th', 'label', 'page', [label])),
+              ...inOrder(columns).map(([id, label]) =>
+                text('th', 'label', 'page', [label], `/content/table/columns/items/${id}`),
+              ),
             ),
           ),
-          element('tbody', {}, ...inOrder(rows).map(([, row]) => element('tr', {}, ...cells(row)))),
+          element(
+            'tbody',
+            {},
+            ...inOrder(rows).map(([id, row]) => element('tr', {}, ...cells(id, row))),
+          ),
         ),
         uses: ['table.line'],
         decision: '/color/roles/items/line/light',
       },
-      text('p', 'small', 'page', [note]),
+      text('p', 'small', 'page', [note], '/content/table/note'),
     ),
   ];
 }
@@ -167,20 +200,22 @@ function cards({ text, ground }: Build, { content }: StyleDocument): ProofNode[]
     element(
       'section',
       { class: 'block' },
-      text('h2', 'h2', 'page', [title]),
+      text('h2', 'h2', 'page', [title], '/content/cards/title'),
       element(
         'div',
         { class: 'cards' },
-        ...inOrder(collection).map(([, card]) =>
+        ...inOrder(collection).map(([id, card]) =>
           ground(
             'article',
             'surface',
             { class: 'card' },
             ['color.surface', 'space.inset', 'space.stack'],
             [
-              text('h3', 'h4', 'surface', [card.title]),
-              text('p', 'body', 'surface', [card.text]),
-              text('p', 'body', 'surface', [element('a', nowhere, card.link)]),
+              text('h3', 'h4', 'surface', [card.title], `/content/cards/cards/items/${id}/title`),
+              text('p', 'body', 'surface', [card.text], `/content/cards/cards/items/${id}/text`),
+              text('p', 'body', 'surface', [
+                wordsAt('a', card.link, `/content/cards/cards/items/${id}/link`, nowhere),
+              ]),
             ],
           ),
         ),
@@ -194,13 +229,13 @@ function story({ text }: Build, { content }: StyleDocument): ProofElement {
   return element(
     'section',
     { class: 'block prose' },
-    text('h3', 'h3', 'page', [title]),
+    text('h3', 'h3', 'page', [title], '/content/story/title'),
     text('p', 'body', 'page', [
-      element('strong', {}, opening),
+      wordsAt('strong', opening, '/content/story/opening'),
       ' ',
-      words,
+      wordsAt('span', words, '/content/story/text'),
       ' ',
-      element('em', {}, aside),
+      wordsAt('em', aside, '/content/story/aside'),
     ]),
     text('p', 'body', 'page', [element('a', nowhere, content.hero.secondary)]),
   );
@@ -228,7 +263,7 @@ export function homePage(document: StyleDocument, derived: Derived): ProofElemen
       element(
         'footer',
         { class: 'site-footer' },
-        build.text('p', 'small', 'page', [document.content.footer]),
+        build.text('p', 'small', 'page', [document.content.footer], '/content/footer'),
       ),
     ],
   );

@@ -7,6 +7,8 @@ export interface ProofElement {
   readonly uses?: readonly string[];
   /** The decision that a click leads to (a JSON Pointer). */
   readonly decision?: string;
+  /** Where its words stand in the document, for an element that holds nothing but them. */
+  readonly content?: string;
 }
 
 export type ProofNode = ProofElement | string;

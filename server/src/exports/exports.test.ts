@@ -60,6 +60,17 @@ describe('what is taken away', () => {
       );
   });
 
+  test('the fonts come as TTF too, with a note of the script that each holds', async () => {
+    const archive = unzipSync(new Uint8Array(await (await take('fonts.zip')).arrayBuffer()));
+    const fonts = Object.entries(archive).filter(([name]) => name.endsWith('.ttf'));
+    expect(fonts.map(([name]) => name)).toContain('archivo-latin-wght-normal.ttf');
+    for (const [name, bytes] of fonts) {
+      // OpenType, the offset table of a font with TrueType outlines.
+      expect([name, ...bytes.slice(0, 4)]).toEqual([name, 0, 1, 0, 0]);
+      expect(strFromU8(archive['scripts.txt'] ?? new Uint8Array())).toContain(`${name}: `);
+    }
+  });
+
   test('is the same every time', async () => {
     const hash = async () =>
       createHash('sha256')

@@ -6,12 +6,13 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { problemSchema } from '../problems.ts';
 import type { Store } from '../systems/store.ts';
+import { exportMockUpFonts } from './mock-up-fonts.ts';
 import { exportZip } from './zip.ts';
 
 interface Download {
   readonly file: string;
   readonly type: string;
-  readonly write: (document: StyleDocument) => string | Uint8Array;
+  readonly write: (document: StyleDocument) => string | Uint8Array | Promise<Uint8Array>;
 }
 
 /** Everything that can be taken away; a new format is a line here. */
@@ -27,6 +28,7 @@ const DOWNLOADS: readonly Download[] = [
     write: (document) => writeDtcg(derive(document), document),
   },
   { file: 'tokens.zip', type: 'application/zip', write: exportZip },
+  { file: 'fonts.zip', type: 'application/zip', write: exportMockUpFonts },
 ];
 
 const fileName = (name: string, file: string): string => {
@@ -53,7 +55,7 @@ export const exportRoutes =
         },
         async ({ params }, reply) => {
           const { document } = await store.open(params.id);
-          const bytes = write(document);
+          const bytes = await write(document);
           return reply
             .type(type)
             .header('cache-control', 'no-store')

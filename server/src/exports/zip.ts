@@ -7,7 +7,7 @@ import { strToU8, zipSync, type Zippable } from 'fflate';
 import { fontPath, licenceOf } from '../fonts/shipped.ts';
 
 /** Times in an archive are fixed, so that the same decisions give the same bytes. */
-const FIXED = new Date('2000-01-01T00:00:00');
+export const FIXED = new Date('2000-01-01T00:00:00');
 
 /** Font files are compressed already. */
 const STORED = { level: 0, mtime: FIXED } as const;

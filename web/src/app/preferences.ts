@@ -7,6 +7,8 @@ const schema = z.object({
   proofWidth: z.number().check(z.gte(320), z.lte(1600)),
   proofTheme: z.enum(['light', 'dark']),
   wide: z.boolean(),
+  /** Whether the words in the proof can be changed where they stand. */
+  editing: z.boolean(),
 });
 export type Preferences = z.infer<typeof schema>;
 
@@ -18,6 +20,7 @@ function read(): Preferences {
     proofWidth: 720,
     proofTheme: 'light',
     wide: false,
+    editing: false,
   };
   try {
     const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');

@@ -64,6 +64,7 @@ interface FrameProps {
   readonly frame: RefObject<HTMLIFrameElement | null>;
   readonly view: View;
   readonly theme: 'light' | 'dark';
+  readonly editing: boolean;
   readonly widthPx: number;
   readonly heightPx: number;
   readonly scale: number;
@@ -74,14 +75,23 @@ interface FrameProps {
  * The proof itself: a frame with a real viewport width that shows the home page with the exported
  * style sheet, byte for byte.
  */
-export function Frame({ frame, view, theme, widthPx, heightPx, scale, onReady }: FrameProps) {
+export function Frame({
+  frame,
+  view,
+  theme,
+  editing,
+  widthPx,
+  heightPx,
+  scale,
+  onReady,
+}: FrameProps) {
   const [page, setPage] = useState<Page>();
   const { document: system, derived, rules } = view;
   const classes = classesOf(view);
   const tree = useMemo(
-    () => renderNode(homePage(system, derived)),
+    () => renderNode(homePage(system, derived), editing),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- sizes and colors reach the page by the sheet alone
-    [system.name, system.content, system.brief.languages, classes],
+    [system.name, system.content, system.brief.languages, classes, editing],
   );
 
   useLayoutEffect(() => {

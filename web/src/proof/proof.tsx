@@ -9,6 +9,7 @@ import { Frame } from './frame.tsx';
 import { Marks } from './marks.tsx';
 import { heldWidth, NARROWEST, Ruler, WIDEST } from './ruler.tsx';
 import { useMeasured } from './use-measured.ts';
+import { useWriting } from './use-writing.ts';
 
 const NAMED = [375, 720, 1440] as const;
 
@@ -19,7 +20,7 @@ const sourceOf = (target: EventTarget | null): HTMLElement | undefined => {
 };
 
 /** Listens to the page in the frame: names what is pointed at, leads to its decision by a click. */
-function usePointing(page: Document | undefined): string | undefined {
+function usePointing(page: Document | undefined, editing: boolean): string | undefined {
   const navigate = useNavigate();
   const [uses, setUses] = useState<string>();
   useEffect(() => {
@@ -28,6 +29,7 @@ function usePointing(page: Document | undefined): string | undefined {
     const leave = (): void => setUses(undefined);
     const click = (event: Event): void => {
       event.preventDefault();
+      if (editing) return;
       const decision = sourceOf(event.target)?.dataset['decision'];
       if (decision !== undefined) void navigate(decisionAddress(decision));
     };
@@ -56,19 +58,20 @@ function usePointing(page: Document | undefined): string | undefined {
       page.removeEventListener('click', click);
       page.removeEventListener('keydown', forward);
     };
-  }, [page, navigate]);
+  }, [page, navigate, editing]);
   return uses;
 }
 
 /** The site's own page, live: at a chosen width, in a chosen theme. */
 export function Proof() {
   const { findings, shown, decided } = useSystem();
-  const { proofTheme: theme, proofWidth: widthPx, wide } = usePreferences();
+  const { proofTheme: theme, proofWidth: widthPx, wide, editing } = usePreferences();
   const [page, setPage] = useState<Document>();
   const frame = useRef<HTMLIFrameElement>(null);
   const room = useRef<HTMLDivElement>(null);
   const { width: roomPx, height: roomHeightPx } = useMeasured(room);
-  const uses = usePointing(page);
+  const uses = usePointing(page, editing);
+  useWriting(page, editing);
   const scale = Math.min(1, roomPx / widthPx);
   const ready = useCallback((document: Document) => setPage(document), []);
   const setWidth = (px: number): void => setPreferences({ proofWidth: heldWidth(px) });
@@ -112,6 +115,15 @@ export function Proof() {
         ))}
         {scale < 1 && <span className="text-quiet">shown at {Math.round(scale * 100)} %</span>}
         <span className="grow" />
+        <button
+          type="button"
+          aria-pressed={editing}
+          title="Change the words in the proof where they stand"
+          className="min-h-6 px-1 text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content"
+          onClick={() => setPreferences({ editing: !editing })}
+        >
+          write
+        </button>
         <div role="group" aria-label="Theme of the proof" className="flex gap-1">
           {(['light', 'dark'] as const).map((mode) => (
             <button
@@ -146,6 +158,7 @@ export function Proof() {
               frame={frame}
               view={shown}
               theme={theme}
+              editing={editing}
               widthPx={widthPx}
               heightPx={roomHeightPx}
               scale={scale}
@@ -188,7 +201,11 @@ export function Proof() {
       </div>
       <p className="figures min-h-5 truncate pt-1 text-xs text-quiet" aria-live="off">
         {uses?.split(' ').join('  ') ??
-          (shown === decided ? '' : 'tried, not taken: Enter takes it, Escape goes back')}
+          (shown !== decided
+            ? 'tried, not taken: Enter takes it, Escape goes back'
+            : editing
+              ? 'click words to change them: Enter takes them, Escape goes back'
+              : '')}
       </p>
     </section>
   );

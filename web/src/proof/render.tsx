@@ -2,7 +2,7 @@ import type { ProofNode } from '@garnish/core/proof/node';
 import { createElement, type ReactNode } from 'react';
 
 /** A node of the proof as React shows it; where it comes from is kept in data attributes. */
-export function renderNode(node: ProofNode, key?: number): ReactNode {
+export function renderNode(node: ProofNode, editing: boolean, key?: number): ReactNode {
   if (typeof node === 'string') return node;
   const { class: className, ...attributes } = node.attributes;
   return createElement(
@@ -13,7 +13,14 @@ export function renderNode(node: ProofNode, key?: number): ReactNode {
       className,
       'data-uses': node.uses?.join(' '),
       'data-decision': node.decision,
+      'data-content': node.content,
+      ...(editing &&
+        node.content !== undefined && {
+          contentEditable: 'plaintext-only',
+          suppressContentEditableWarning: true,
+          spellCheck: false,
+        }),
     },
-    ...node.children.map((child, index) => renderNode(child, index)),
+    ...node.children.map((child, index) => renderNode(child, editing, index)),
   );
 }

@@ -1,5 +1,7 @@
 import type { DeliveredFace } from '@garnish/core/derive/derived';
+import { FONT_FOLDER } from '@garnish/core/formats/css';
 import { useSystem } from '../../system/system-context.ts';
+import { Copy } from '../../ui/copy.tsx';
 
 const kilobytes = (bytes: number): string => `${(bytes / 1000).toFixed(0)} kB`;
 
@@ -24,9 +26,20 @@ function groups({ files }: DeliveredFace) {
   return [...byUse.values()];
 }
 
+/** What asks for the first files before the style sheet has been read. */
+const preloadsOf = (faces: readonly DeliveredFace[]): string =>
+  faces
+    .flatMap(({ files }) => files)
+    .filter(({ script, style }) => script === 'latin' && style === 'normal')
+    .map(
+      ({ name }) =>
+        `<link rel="preload" href="${FONT_FOLDER}/${name}" as="font" type="font/woff2" crossorigin>`,
+    )
+    .join('\n');
+
 /** The files that the decisions really need, against the budget, and what stands in until they come. */
 export function Delivery() {
-  const { decided } = useSystem();
+  const { decided, id } = useSystem();
   const { faces } = decided.derived;
   const { fontBudgetKb } = decided.document.brief;
   const first = faces
@@ -83,6 +96,15 @@ export function Delivery() {
           </section>
         );
       })}
+      <p className="mt-3 flex flex-wrap items-baseline gap-x-4">
+        <Copy className="act" text={preloadsOf(faces)}>
+          Copy the preload hints
+        </Copy>
+        <a className="act" href={`/api/systems/${id}/export/fonts.zip`} download>
+          fonts.zip
+        </a>
+        <span className="text-xs text-quiet">the same files as TTF, for mock-ups</span>
+      </p>
     </>
   );
 }

@@ -12,6 +12,7 @@ import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFace } from '../../ui/use-face.ts';
 import { languageName } from './choosing.ts';
+import { CloseLook } from './close-look.tsx';
 import { Delivery } from './delivery.tsx';
 import { FamilyList } from './family-list.tsx';
 import { Pairs } from './pairs.tsx';
@@ -102,7 +103,7 @@ function Chosen({ face }: { readonly face: Face }) {
   );
 }
 
-const VIEWS = ['families', 'pairs', 'delivery'] as const;
+const VIEWS = ['families', 'pairs', 'close look', 'delivery'] as const;
 
 /** What the pairs are ranked by, in a line, with the way to change it. */
 function BriefFact() {
@@ -155,7 +156,7 @@ export default function FontsArea() {
         }
         notes={
           <>
-            {view !== 'delivery' && (
+            {(view === 'families' || view === 'pairs') && (
               <Fact>
                 Arrow keys or the pointer try it in the proof. Enter or a click takes it, Escape
                 goes back.
@@ -176,6 +177,7 @@ export default function FontsArea() {
         {!data && !error && <p className="text-quiet">Reading the catalogue …</p>}
         {data && view === 'families' && <FamilyList families={data} face={face} key={face} />}
         {data && view === 'pairs' && <Pairs families={data} />}
+        {view === 'close look' && <CloseLook />}
         {view === 'delivery' && <Delivery />}
       </Section>
       <Section title="Why these" aside="kept with the decision">

@@ -119,7 +119,7 @@ test('only the files that are needed are delivered, with stand-ins that keep the
   await expect(page.getByText(/Times New Roman stands in/)).toBeVisible();
   const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
   expect(css).toContain('font-family: "Literata stand-in";');
-  expect(css).toContain('src: local("Times New Roman");');
+  expect(css).toContain('src: local("Times New Roman"), local("Liberation Serif");');
   expect(css).not.toContain('cyrillic');
   await page.getByRole('link', { name: /Brief/ }).click();
   await page.getByRole('checkbox', { name: 'Russian' }).check();
@@ -176,4 +176,32 @@ test('figures are measured as set and tabular, and words are drawn as coarse and
       return coarse > 30 && Math.abs(fine - 2 * coarse) <= 1;
     })
     .toBe(true);
+});
+
+test('what moves when the fonts arrive is measured, and the stand-ins are fitted so that less does', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'fonts');
+  await page.getByRole('button', { name: 'delivery', exact: true }).click();
+  await page.getByRole('button', { name: 'Measure what moves' }).click();
+  const table = page.getByRole('table', { name: 'What moves when the fonts arrive' });
+  const row = async (name: string): Promise<number[]> =>
+    (await table.getByRole('row').filter({ hasText: name }).getByRole('cell').allInnerTexts()).map(
+      Number,
+    );
+  const fitted = await row('fitted stand-ins');
+  const unfitted = await row('the bare local fonts');
+  expect(unfitted[2]).toBeGreaterThan(0);
+  expect(fitted[2]).toBeLessThan(unfitted[2] ?? 0);
+  await page.getByRole('button', { name: 'with stand-ins' }).click();
+  const title = proof(page).getByRole('heading', { level: 1 });
+  await expect
+    .poll(() => title.evaluate((element) => getComputedStyle(element).fontFamily))
+    .toBe('"Archivo stand-in"');
+  await page.getByRole('button', { name: 'with its fonts' }).click();
+  await expect
+    .poll(() => title.evaluate((element) => getComputedStyle(element).fontFamily))
+    .toContain('Archivo,');
 });

@@ -110,6 +110,14 @@ export async function startCluster(root: string, name: string): Promise<Cluster>
       return `postgres://${USER}@127.0.0.1:${port}/${databaseName}`;
     },
     stop() {
+      // Another command may use the same cluster; the last one stops it.
+      const others = run(program('psql'), [
+        ...server,
+        '-Atc',
+        "SELECT count(*) FROM pg_stat_activity WHERE backend_type = 'client backend' AND pid <> pg_backend_pid()",
+        'postgres',
+      ]);
+      if (others.status === 0 && Number(others.stdout) > 0) return;
       run(program('pg_ctl'), ['stop', '-D', folder, '-m', 'fast', '-w', '-s']);
     },
   };

@@ -59,9 +59,11 @@ export function postgresPrograms(): string {
 }
 
 const CHROMIUM = '/usr/bin/chromium';
+const LOCAL_FONTS = '/usr/share/fonts/truetype/liberation';
 
-/** Debian's Chromium, installed if it is missing. */
+/** Debian's Chromium, and fonts of the widths that most computers have, installed if missing. */
 export function chromium(): string {
-  if (!existsSync(CHROMIUM)) installPackages('Chromium', ['chromium']);
+  if (!existsSync(CHROMIUM) || !existsSync(LOCAL_FONTS))
+    installPackages('Chromium', ['chromium', 'fonts-liberation']);
   return CHROMIUM;
 }

@@ -5,7 +5,9 @@ import type { MeasuredLanguage } from './letter-width.ts';
 /** A font that most computers have. */
 export interface LocalFont {
   readonly name: string;
-  readonly bold: string;
+  /** The same by its full names, upright and bold, and what has its widths on other systems. */
+  readonly local: readonly string[];
+  readonly localBold: readonly string[];
   readonly unitsPerEm: number;
   readonly ascent: number;
   readonly descent: number;
@@ -20,7 +22,8 @@ export interface LocalFont {
 export const LOCAL_FONTS = {
   arial: {
     name: 'Arial',
-    bold: 'Arial Bold',
+    local: ['Arial', 'Liberation Sans'],
+    localBold: ['Arial Bold', 'Liberation Sans Bold'],
     unitsPerEm: 2048,
     ascent: 1854,
     descent: -434,
@@ -37,7 +40,8 @@ export const LOCAL_FONTS = {
   },
   times: {
     name: 'Times New Roman',
-    bold: 'Times New Roman Bold',
+    local: ['Times New Roman', 'Liberation Serif'],
+    localBold: ['Times New Roman Bold', 'Liberation Serif Bold'],
     unitsPerEm: 2048,
     ascent: 1825,
     descent: -443,
@@ -54,7 +58,8 @@ export const LOCAL_FONTS = {
   },
   courier: {
     name: 'Courier New',
-    bold: 'Courier New Bold',
+    local: ['Courier New', 'Liberation Mono'],
+    localBold: ['Courier New Bold', 'Liberation Mono Bold'],
     unitsPerEm: 2048,
     ascent: 1705,
     descent: -615,

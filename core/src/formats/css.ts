@@ -43,14 +43,14 @@ const percent = (share: number): string => `${Number((share * 100).toFixed(2))}%
 const standInFaces = ({ family, standIn }: DeliveredFace): string[] =>
   (
     [
-      [standIn.font.name, '1 599'],
-      [standIn.font.bold, '600 1000'],
+      [standIn.font.local, '1 599'],
+      [standIn.font.localBold, '600 1000'],
     ] as const
   ).map(([local, weights]) =>
     block('@font-face', [
       `font-family: "${standInName(family)}";`,
       `font-weight: ${weights};`,
-      `src: local("${local}");`,
+      `src: ${local.map((name) => `local("${name}")`).join(', ')};`,
       `size-adjust: ${percent(standIn.sizeAdjust)};`,
       `ascent-override: ${percent(standIn.ascentOverride)};`,
       `descent-override: ${percent(standIn.descentOverride)};`,

@@ -9,6 +9,7 @@ const schema = z.object({
   wide: z.boolean(),
   /** Whether the words in the proof can be changed where they stand. */
   editing: z.boolean(),
+  proofFonts: z.enum(['arrived', 'stand-in', 'unfitted']),
 });
 export type Preferences = z.infer<typeof schema>;
 
@@ -21,6 +22,7 @@ function read(): Preferences {
     proofTheme: 'light',
     wide: false,
     editing: false,
+    proofFonts: 'arrived',
   };
   try {
     const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');

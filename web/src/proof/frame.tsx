@@ -1,5 +1,6 @@
 import { joinRules } from '@garnish/core/formats/css';
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
+import { withoutFonts } from '@garnish/core/proof/without-fonts';
 import { homePage } from '@garnish/core/proof/home';
 import {
   useEffect,
@@ -10,12 +11,14 @@ import {
   type RefObject,
 } from 'react';
 import { createPortal } from 'react-dom';
+import { usePreferences } from '../app/preferences.ts';
 import type { View } from '../system/store.ts';
 import { renderNode } from './render.tsx';
 
 interface Page {
   readonly document: Document;
   readonly exported: CSSStyleSheet;
+  readonly arrangement: CSSStyleSheet;
   /** The rules that the sheet holds now. */
   readonly shown: { current: readonly string[] };
 }
@@ -29,7 +32,7 @@ function prepare(frame: HTMLIFrameElement): Page | undefined {
   const arrangement = new FrameSheet();
   arrangement.replaceSync(ARRANGEMENT);
   document.adoptedStyleSheets = [exported, arrangement];
-  return { document, exported, shown: { current: [] } };
+  return { document, exported, arrangement, shown: { current: [] } };
 }
 
 /**
@@ -48,6 +51,18 @@ function showRules({ exported, shown }: Page, rules: readonly string[]): void {
     exported.deleteRule(index);
     exported.insertRule(rule, index);
   });
+}
+
+/** Lays a sheet that is never exported over the two; none takes it away. */
+function simulate({ document, exported, arrangement }: Page, css: string | undefined): void {
+  const FrameSheet = document.defaultView?.CSSStyleSheet;
+  if (css === undefined || !FrameSheet) {
+    document.adoptedStyleSheets = [exported, arrangement];
+    return;
+  }
+  const simulation = new FrameSheet();
+  simulation.replaceSync(css);
+  document.adoptedStyleSheets = [exported, arrangement, simulation];
 }
 
 /** What of the derived values the page's elements depend on: their classes, not their sizes. */
@@ -86,6 +101,7 @@ export function Frame({
   onReady,
 }: FrameProps) {
   const [page, setPage] = useState<Page>();
+  const { proofFonts } = usePreferences();
   const { document: system, derived, rules } = view;
   const classes = classesOf(view);
   const tree = useMemo(
@@ -97,6 +113,11 @@ export function Frame({
   useLayoutEffect(() => {
     if (page) showRules(page, rules);
   }, [page, rules]);
+  const simulation =
+    proofFonts === 'arrived' ? undefined : withoutFonts(system.fonts, derived.faces, proofFonts);
+  useLayoutEffect(() => {
+    if (page) simulate(page, simulation);
+  }, [page, simulation]);
   useLayoutEffect(() => {
     page?.document.documentElement.setAttribute('data-theme', theme);
   }, [page, theme]);

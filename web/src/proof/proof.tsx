@@ -7,6 +7,7 @@ import { useSystem } from '../system/system-context.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { Frame } from './frame.tsx';
 import { Marks } from './marks.tsx';
+import { setPageInFrame } from './page-in-frame.ts';
 import { heldWidth, NARROWEST, Ruler, WIDEST } from './ruler.tsx';
 import { useMeasured } from './use-measured.ts';
 import { useWriting } from './use-writing.ts';
@@ -65,7 +66,7 @@ function usePointing(page: Document | undefined, editing: boolean): string | und
 /** The site's own page, live: at a chosen width, in a chosen theme. */
 export function Proof() {
   const { findings, shown, decided } = useSystem();
-  const { proofTheme: theme, proofWidth: widthPx, wide, editing } = usePreferences();
+  const { proofTheme: theme, proofWidth: widthPx, wide, editing, proofFonts } = usePreferences();
   const [page, setPage] = useState<Document>();
   const frame = useRef<HTMLIFrameElement>(null);
   const room = useRef<HTMLDivElement>(null);
@@ -73,7 +74,11 @@ export function Proof() {
   const uses = usePointing(page, editing);
   useWriting(page, editing);
   const scale = Math.min(1, roomPx / widthPx);
-  const ready = useCallback((document: Document) => setPage(document), []);
+  const ready = useCallback((document: Document) => {
+    setPage(document);
+    setPageInFrame(document);
+  }, []);
+  useEffect(() => () => setPageInFrame(undefined), []);
   const setWidth = (px: number): void => setPreferences({ proofWidth: heldWidth(px) });
 
   const grab = useRef({ x: 0, width: 0 });
@@ -201,11 +206,13 @@ export function Proof() {
       </div>
       <p className="figures min-h-5 truncate pt-1 text-xs text-quiet" aria-live="off">
         {uses?.split(' ').join('  ') ??
-          (shown !== decided
-            ? 'tried, not taken: Enter takes it, Escape goes back'
-            : editing
-              ? 'click words to change them: Enter takes them, Escape goes back'
-              : '')}
+          (proofFonts !== 'arrived'
+            ? 'as before the fonts have come; choose “with its fonts” under Fonts, delivery'
+            : shown !== decided
+              ? 'tried, not taken: Enter takes it, Escape goes back'
+              : editing
+                ? 'click words to change them: Enter takes them, Escape goes back'
+                : '')}
       </p>
     </section>
   );

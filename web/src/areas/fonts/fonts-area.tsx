@@ -16,6 +16,7 @@ import { CloseLook } from './close-look.tsx';
 import { Delivery } from './delivery.tsx';
 import { FamilyList } from './family-list.tsx';
 import { Pairs } from './pairs.tsx';
+import { Swap } from './swap.tsx';
 import { Reasons } from './reasons.tsx';
 
 const FIGURES = {
@@ -178,7 +179,12 @@ export default function FontsArea() {
         {data && view === 'families' && <FamilyList families={data} face={face} key={face} />}
         {data && view === 'pairs' && <Pairs families={data} />}
         {view === 'close look' && <CloseLook />}
-        {view === 'delivery' && <Delivery />}
+        {view === 'delivery' && (
+          <>
+            <Delivery />
+            <Swap />
+          </>
+        )}
       </Section>
       <Section title="Why these" aside="kept with the decision">
         <Reasons />

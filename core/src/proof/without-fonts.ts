@@ -1,0 +1,23 @@
+import type { DeliveredFace } from '../derive/derived.ts';
+import { FACES, type StyleDocument } from '../system/document.ts';
+import { standInName } from '../fonts/family.ts';
+
+/** What a reader sees before the fonts have come: the fitted stand-in, or the bare local font. */
+export const BEFORE_FONTS = ['stand-in', 'unfitted'] as const;
+export type BeforeFonts = (typeof BEFORE_FONTS)[number];
+
+/** A sheet that shows the page as it is before its fonts have come. It is never exported. */
+export function withoutFonts(
+  fonts: StyleDocument['fonts'],
+  faces: readonly DeliveredFace[],
+  before: BeforeFonts,
+): string {
+  const lines = FACES.flatMap((face) => {
+    const { family } = fonts.roles[face];
+    const delivered = faces.find((one) => one.family.id === family.id);
+    if (!delivered) return [];
+    const local = before === 'stand-in' ? standInName(family) : delivered.standIn.font.name;
+    return [`--face-${face}: "${local}";`];
+  });
+  return `:root:root { ${lines.join(' ')} }`;
+}

@@ -1,4 +1,14 @@
-import { BRACKWATER, copyOf, documentOf, expect, openArea, proof, saved, test } from './garnish.ts';
+import {
+  BRACKWATER,
+  KESTREL,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  proof,
+  saved,
+  test,
+} from './garnish.ts';
 
 test('from an empty brief to a chosen pair with reasons, with the keyboard alone', async ({
   page,
@@ -204,4 +214,44 @@ test('what moves when the fonts arrive is measured, and the stand-ins are fitted
   await expect
     .poll(() => title.evaluate((element) => getComputedStyle(element).fontFamily))
     .toContain('Archivo,');
+});
+
+test('pairs are set aside with a note, found by it, set side by side and taken in another system', async ({
+  page,
+  request,
+}) => {
+  const first = await copyOf(request, BRACKWATER);
+  await openArea(page, first, 'fonts');
+  await page.getByRole('button', { name: 'set aside', exact: true }).click();
+  await page.getByRole('button', { name: 'Set the present pair aside' }).click();
+  const note = page.getByLabel('Note on Archivo over Literata').first();
+  await note.fill('for windy quays');
+  await note.press('Enter');
+
+  const second = await copyOf(request, KESTREL);
+  await openArea(page, second, 'fonts');
+  await page.getByRole('button', { name: 'set aside', exact: true }).click();
+  await page.getByLabel('Search what was set aside').fill('windy');
+  const kept = page.getByRole('list', { name: 'Set aside' }).getByRole('listitem');
+  await expect(kept).toHaveCount(1);
+  await kept.getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Compare with the present' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Side by side' });
+  await expect(dialog.getByRole('article')).toHaveCount(2);
+  const size = () =>
+    dialog
+      .getByRole('article', { name: 'Archivo over Literata' })
+      .locator('p')
+      .nth(2)
+      .evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize));
+  const before = await size();
+  await dialog.getByRole('button', { name: 'x-height', exact: true }).click();
+  await expect.poll(size).not.toBe(before);
+  await dialog.getByRole('button', { name: 'dark', exact: true }).click();
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  await kept.getByRole('button', { name: 'Take Archivo over Literata' }).click();
+  await saved(page);
+  expect((await documentOf(request, second)).fonts.roles.text.family.id).toBe('literata');
+  await kept.getByRole('button', { name: /^Let go of/ }).click();
+  await expect(kept).toHaveCount(0);
 });

@@ -14,6 +14,7 @@ import { migrate } from './db/migrations.ts';
 import { loadDemo } from './demo/demo.ts';
 import { exportRoutes } from './exports/routes.ts';
 import { fontRoutes } from './fonts/routes.ts';
+import { keeperRoutes } from './keepers/routes.ts';
 import { answerError, answerUnknownAddress } from './problems.ts';
 import { createChangeFeed } from './systems/listen.ts';
 import { systemRoutes } from './systems/routes.ts';
@@ -91,6 +92,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
     transform: jsonSchemaTransform,
   });
   await app.register(systemRoutes(store, feed));
+  await app.register(keeperRoutes(database.Keepers));
   await app.register(fontRoutes);
   await app.register(exportRoutes(store));
   app.get('/api/docs/json', { schema: { hide: true } }, () => app.swagger());

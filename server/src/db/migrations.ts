@@ -41,6 +41,24 @@ const STEPS: readonly Step[] = [
       await sequelize.query('DROP TABLE changes; DROP TABLE systems;');
     },
   },
+  {
+    name: '0002-keepers',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        CREATE TABLE keepers (
+          id uuid PRIMARY KEY,
+          kind text NOT NULL CHECK (kind IN ('pair')),
+          content jsonb NOT NULL,
+          note text NOT NULL,
+          origin text NOT NULL,
+          created_at timestamptz NOT NULL
+        );
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('DROP TABLE keepers;');
+    },
+  },
 ];
 
 /** Brings the tables to the newest form. Safe to run at every start. */

@@ -43,11 +43,27 @@ export class ChangeRow extends Model<
   declare at: CreationOptional<Date>;
 }
 
+/** Something set aside for later, across systems: a pair of faces with a note. */
+export class KeeperRow extends Model<
+  InferAttributes<KeeperRow>,
+  InferCreationAttributes<KeeperRow>
+> {
+  declare id: CreationOptional<string>;
+  declare kind: 'pair';
+  /** As it was set aside; read with the schema of its kind. */
+  declare content: unknown;
+  declare note: string;
+  /** The name of the system that it comes from. */
+  declare origin: string;
+  declare createdAt: CreationOptional<Date>;
+}
+
 /** A connection with the tables as seen through it. */
 export interface Database {
   readonly sequelize: Sequelize;
   readonly Systems: typeof SystemRow;
   readonly Changes: typeof ChangeRow;
+  readonly Keepers: typeof KeeperRow;
 }
 
 /** Connects and names the tables. The tables themselves are made by the migrations. */
@@ -55,6 +71,7 @@ export function connect(url: string): Database {
   const sequelize = new Sequelize(url, { dialect: 'postgres', logging: false });
   class Systems extends SystemRow {}
   class Changes extends ChangeRow {}
+  class Keepers extends KeeperRow {}
   Systems.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
@@ -82,5 +99,16 @@ export function connect(url: string): Database {
     },
     { sequelize, tableName: 'changes', underscored: true, timestamps: false },
   );
-  return { sequelize, Systems, Changes };
+  Keepers.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
+      kind: { type: DataTypes.TEXT, allowNull: false },
+      content: { type: DataTypes.JSONB, allowNull: false },
+      note: { type: DataTypes.TEXT, allowNull: false },
+      origin: { type: DataTypes.TEXT, allowNull: false },
+      createdAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'keepers', underscored: true, timestamps: true, updatedAt: false },
+  );
+  return { sequelize, Systems, Changes, Keepers };
 }

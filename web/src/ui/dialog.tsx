@@ -6,10 +6,11 @@ interface DialogProps {
   /** Left out where a choice has to be made before anything else. */
   readonly onClose?: () => void;
   readonly hideTitle?: boolean;
+  readonly wide?: boolean;
 }
 
 /** A modal dialog of the browser's own: focus stays inside and returns, Escape closes. */
-export function Dialog({ title, children, onClose, hideTitle = false }: DialogProps) {
+export function Dialog({ title, children, onClose, hideTitle = false, wide = false }: DialogProps) {
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();
   useEffect(() => {
@@ -21,7 +22,7 @@ export function Dialog({ title, children, onClose, hideTitle = false }: DialogPr
     <dialog
       ref={dialog}
       aria-labelledby={id}
-      className="m-auto mt-[12vh] w-[min(34rem,calc(100vw-2rem))] border border-line-strong bg-base-100 p-4 text-base-content shadow-xl backdrop:bg-black/30"
+      className={`m-auto ${wide ? 'mt-[5vh] w-[min(80rem,calc(100vw-2rem))]' : 'mt-[12vh] w-[min(34rem,calc(100vw-2rem))]'} border border-line-strong bg-base-100 p-4 text-base-content shadow-xl backdrop:bg-black/30`}
       onCancel={(event) => {
         event.preventDefault();
         onClose?.();

@@ -16,6 +16,7 @@ import { CloseLook } from './close-look.tsx';
 import { Delivery } from './delivery.tsx';
 import { FamilyList } from './family-list.tsx';
 import { Pairs } from './pairs.tsx';
+import { SetAside } from './set-aside.tsx';
 import { Swap } from './swap.tsx';
 import { Reasons } from './reasons.tsx';
 
@@ -104,7 +105,7 @@ function Chosen({ face }: { readonly face: Face }) {
   );
 }
 
-const VIEWS = ['families', 'pairs', 'close look', 'delivery'] as const;
+const VIEWS = ['families', 'pairs', 'set aside', 'close look', 'delivery'] as const;
 
 /** What the pairs are ranked by, in a line, with the way to change it. */
 function BriefFact() {
@@ -178,6 +179,7 @@ export default function FontsArea() {
         {!data && !error && <p className="text-quiet">Reading the catalogue …</p>}
         {data && view === 'families' && <FamilyList families={data} face={face} key={face} />}
         {data && view === 'pairs' && <Pairs families={data} />}
+        {view === 'set aside' && <SetAside />}
         {view === 'close look' && <CloseLook />}
         {view === 'delivery' && (
           <>

@@ -1,0 +1,136 @@
+import { nearestWeight } from '@garnish/core/fonts/family';
+import { inOrder, type Mode } from '@garnish/core/system/document';
+import type { KeptPair } from '@garnish/core/system/keeper';
+import { fluidPx } from '@garnish/core/type/fluid';
+import { useState } from 'react';
+import { useSystem } from '../../system/system-context.ts';
+import { Choice } from '../../ui/choice.tsx';
+import { Dialog } from '../../ui/dialog.tsx';
+import { useFace } from '../../ui/use-face.ts';
+
+const CONFUSED = 'Il1 O0 rn m';
+const WIDTH_PX = 720;
+
+interface ColumnProps {
+  readonly pair: KeptPair;
+  readonly mode: Mode;
+  /** What the text face's letters are scaled by, so that all stand equally high. */
+  readonly scale: number;
+  readonly present: boolean;
+}
+
+/** The site's own words in one pair: a heading, a paragraph, a table of times, a button, a caption. */
+function Column({ pair, mode, scale, present }: ColumnProps) {
+  const { decided } = useSystem();
+  const { content, fonts } = decided.document;
+  const { colors, styles } = decided.derived;
+  const headingFace = useFace(pair.heading);
+  const textFace = useFace(pair.text);
+  const color = (role: string): string | undefined => colors.get(role)?.colors[mode];
+  const px = (role: string): number => {
+    const style = styles.get(role);
+    return style ? fluidPx(style.size, WIDTH_PX) : 16;
+  };
+  const heading = {
+    fontFamily: headingFace,
+    fontWeight: nearestWeight(pair.heading, fonts.roles.heading.weight),
+    fontSynthesis: 'none',
+  };
+  const text = (role: string) => ({
+    fontFamily: textFace,
+    fontWeight: nearestWeight(pair.text, fonts.roles.text.weight),
+    fontSize: px(role) * scale,
+    fontSynthesis: 'none',
+  });
+  return (
+    <article
+      aria-label={`${pair.heading.name} over ${pair.text.name}`}
+      className="min-w-0 space-y-3 border-e border-line p-4 last:border-e-0"
+      style={{ background: color('page'), color: color('text') }}
+    >
+      <p className="text-xs" style={{ color: color('quiet') }}>
+        {pair.heading.name} over {pair.text.name}
+        {present && ', the present pair'}
+      </p>
+      <p style={{ ...heading, fontSize: px('h3'), lineHeight: 1.15 }}>{content.hero.title}</p>
+      <p style={{ ...text('body'), lineHeight: 1.5 }}>{content.hero.lead}</p>
+      <table className="w-full tabular-nums" style={text('body')}>
+        <tbody>
+          {inOrder(content.table.rows)
+            .slice(0, 3)
+            .map(([id, row]) => (
+              <tr key={id}>
+                {content.table.columns.order.slice(0, 3).map((column) => (
+                  <td key={column}>{row[column]}</td>
+                ))}
+              </tr>
+            ))}
+        </tbody>
+      </table>
+      <p>
+        <span
+          className="inline-block rounded px-4 py-2"
+          style={{
+            ...heading,
+            fontSize: px('label'),
+            background: color('action'),
+            color: color('action-ink'),
+          }}
+        >
+          {content.hero.primary}
+        </span>
+      </p>
+      <p style={{ ...text('small'), color: color('quiet') }}>{content.table.note}</p>
+      <p style={text('small')}>{CONFUSED}</p>
+    </article>
+  );
+}
+
+interface CompareProps {
+  /** The present pair first. */
+  readonly pairs: readonly KeptPair[];
+  readonly onClose: () => void;
+}
+
+/** Up to four pairs side by side on the site's own words, at the same size or the same x-height. */
+export function Compare({ pairs, onClose }: CompareProps) {
+  const [mode, setMode] = useState<Mode>('light');
+  const [same, setSame] = useState<'size' | 'x-height'>('size');
+  const reference = pairs[0]?.text.metrics.xHeight ?? 0.5;
+  return (
+    <Dialog title="Side by side" wide onClose={onClose}>
+      <div className="mb-3 flex flex-wrap items-center gap-x-6">
+        <span className="flex items-center gap-2 text-quiet">
+          at the same
+          <Choice
+            label="Compared at the same"
+            options={(['size', 'x-height'] as const).map((value) => ({ value, name: value }))}
+            value={same}
+            onChange={setSame}
+          />
+        </span>
+        <Choice
+          label="Theme of the comparison"
+          options={(['light', 'dark'] as const).map((value) => ({ value, name: value }))}
+          value={mode}
+          onChange={setMode}
+        />
+        <span className="grow" />
+        <button type="button" className="act" onClick={onClose}>
+          Done
+        </button>
+      </div>
+      <div className="grid auto-cols-fr grid-flow-col border border-line max-md:grid-flow-row">
+        {pairs.map((pair, index) => (
+          <Column
+            key={index}
+            pair={pair}
+            mode={mode}
+            present={index === 0}
+            scale={same === 'size' ? 1 : reference / pair.text.metrics.xHeight}
+          />
+        ))}
+      </div>
+    </Dialog>
+  );
+}

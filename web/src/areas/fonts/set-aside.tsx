@@ -1,0 +1,206 @@
+import { nearestWeight, type FontFamily } from '@garnish/core/fonts/family';
+import { jsonOf } from '@garnish/core/system/patch';
+import { keptPair, type KeptPair } from '@garnish/core/system/keeper';
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import useSWR from 'swr';
+import * as z from 'zod/mini';
+import { get, send } from '../../api/client.ts';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { useFace } from '../../ui/use-face.ts';
+import { choosing } from './choosing.ts';
+import { Compare } from './compare.tsx';
+
+const ADDRESS = '/api/keepers';
+const MOST_COMPARED = 4;
+
+const keeperList = z.array(
+  z.object({ id: z.string(), pair: keptPair, note: z.string(), origin: z.string() }),
+);
+type Keeper = z.infer<typeof keeperList>[number];
+
+function Set({ family, weight }: { readonly family: FontFamily; readonly weight: number }) {
+  const fontFamily = useFace(family);
+  return (
+    <span style={{ fontFamily, fontWeight: nearestWeight(family, weight), fontSynthesis: 'none' }}>
+      {family.name}
+    </span>
+  );
+}
+
+interface RowProps {
+  readonly keeper: Keeper;
+  readonly compared: boolean;
+  readonly full: boolean;
+  readonly onCompare: () => void;
+  readonly onNote: (note: string) => void;
+  readonly onTake: () => void;
+  readonly onLetGo: () => void;
+}
+
+function Row({ keeper, compared, full, onCompare, onNote, onTake, onLetGo }: RowProps) {
+  const { note, origin, pair } = keeper;
+  const [draft, setDraft] = useState<string>();
+  const name = `${pair.heading.name} over ${pair.text.name}`;
+  return (
+    <li className="border-b border-line py-1.5">
+      <div className="flex items-center gap-3">
+        <label className="flex min-h-6 min-w-6 items-center">
+          <span className="sr-only">Compare {name}</span>
+          <input
+            type="checkbox"
+            className="h-4 w-4 accent-primary"
+            checked={compared}
+            disabled={!compared && full}
+            onChange={onCompare}
+          />
+        </label>
+        <span className="min-w-0 grow">
+          <span className="block truncate text-lg leading-tight">
+            <Set family={pair.heading} weight={700} />
+          </span>
+          <span className="block truncate">
+            <Set family={pair.text} weight={400} />
+          </span>
+        </span>
+        <button type="button" className="act" onClick={onTake} aria-label={`Take ${name}`}>
+          Take
+        </button>
+        <button
+          type="button"
+          className="grid min-h-6 min-w-6 place-items-center text-quiet hover:text-base-content"
+          aria-label={`Let go of ${name}`}
+          onClick={onLetGo}
+        >
+          <X size={13} aria-hidden />
+        </button>
+      </div>
+      <div className="ms-9 flex items-baseline gap-2 text-xs">
+        <input
+          aria-label={`Note on ${name}`}
+          className="min-h-6 min-w-0 grow bg-transparent"
+          placeholder="a note"
+          maxLength={500}
+          value={draft ?? note}
+          onChange={(event) => setDraft(event.currentTarget.value)}
+          onBlur={() => {
+            if (draft !== undefined && draft !== note) onNote(draft);
+            setDraft(undefined);
+          }}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+        <span className="shrink-0 text-quiet">from {origin}</span>
+      </div>
+    </li>
+  );
+}
+
+/** Pairs set aside, across all systems: searched, compared side by side, taken. */
+export function SetAside() {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { fonts, name } = decided.document;
+  const { data, error, mutate } = useSWR<Keeper[], Error>(
+    ADDRESS,
+    (path: string) => get(path, keeperList),
+    { dedupingInterval: 0 },
+  );
+  const [sought, setSought] = useState('');
+  const [compared, setCompared] = useState<readonly string[]>([]);
+  const [comparing, setComparing] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const current: KeptPair = { heading: fonts.roles.heading.family, text: fonts.roles.text.family };
+
+  const act = (work: Promise<unknown>): void => {
+    setProblem(undefined);
+    work
+      .then(() => mutate())
+      .catch((reason: unknown) => {
+        setProblem(reason instanceof Error ? reason.message : 'That did not work.');
+      });
+  };
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = (data ?? []).filter(({ note, origin, pair }) =>
+    words.every((word) =>
+      `${note} ${origin} ${pair.heading.name} ${pair.text.name}`.toLowerCase().includes(word),
+    ),
+  );
+  const known = new Map((data ?? []).map((keeper) => [keeper.id, keeper.pair]));
+  const chosen = compared.flatMap((id) => known.get(id) ?? []);
+  return (
+    <>
+      <p className="mb-2 flex flex-wrap items-center gap-x-4">
+        <button
+          type="button"
+          className="act"
+          onClick={() =>
+            act(send('POST', ADDRESS, { pair: jsonOf(current), note: '', origin: name }))
+          }
+        >
+          Set the present pair aside
+        </button>
+        <button
+          type="button"
+          className="act disabled:text-quiet"
+          disabled={chosen.length === 0}
+          onClick={() => setComparing(true)}
+        >
+          Compare with the present
+        </button>
+      </p>
+      {(problem ?? error) !== undefined && (
+        <p role="alert" className="text-error">
+          {problem ?? error?.message}
+        </p>
+      )}
+      {data && data.length > 0 && (
+        <input
+          type="search"
+          className="input mb-1 w-full"
+          placeholder="A face, a note or a system"
+          aria-label="Search what was set aside"
+          value={sought}
+          onChange={(event) => setSought(event.currentTarget.value)}
+        />
+      )}
+      {!data && !error && <p className="text-quiet">Reading …</p>}
+      {data?.length === 0 && (
+        <p className="py-3 text-quiet">
+          Nothing is set aside. A pair that is kept here can be compared and taken in every system.
+        </p>
+      )}
+      {data && data.length > 0 && shown.length === 0 && (
+        <p className="py-3 text-quiet">Nothing that was set aside is called so.</p>
+      )}
+      <ul aria-label="Set aside">
+        {shown.map((keeper) => (
+          <Row
+            key={keeper.id}
+            keeper={keeper}
+            compared={compared.includes(keeper.id)}
+            full={chosen.length >= MOST_COMPARED - 1}
+            onCompare={() =>
+              setCompared(
+                compared.includes(keeper.id)
+                  ? compared.filter((id) => id !== keeper.id)
+                  : [...compared, keeper.id],
+              )
+            }
+            onNote={(note) => act(send('POST', `${ADDRESS}/${keeper.id}/note`, { note }))}
+            onTake={() =>
+              store.change(
+                [
+                  ...choosing('heading', keeper.pair.heading),
+                  ...choosing('text', keeper.pair.text),
+                ],
+                `${keeper.pair.heading.name} over ${keeper.pair.text.name}`,
+              )
+            }
+            onLetGo={() => act(send('DELETE', `${ADDRESS}/${keeper.id}`))}
+          />
+        ))}
+      </ul>
+      {comparing && <Compare pairs={[current, ...chosen]} onClose={() => setComparing(false)} />}
+    </>
+  );
+}

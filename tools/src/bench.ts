@@ -7,6 +7,8 @@ import { hexOf } from '@garnish/core/color/srgb';
 import { createDeriver, derive } from '@garnish/core/derive/derive';
 import { writeCss } from '@garnish/core/formats/css';
 import type { StyleDocument } from '@garnish/core/system/document';
+import { rankPairings, type PairingBrief } from '@garnish/core/fonts/pairing';
+import { sampleFamilies } from '@garnish/core/system/sample';
 import { patched, type Patch } from '@garnish/core/system/patch';
 import { demoSystems } from '@garnish/server/demo/demo';
 import type { Page } from '@playwright/test';
@@ -99,6 +101,42 @@ function measureCore(): void {
   );
 }
 
+/** Ranking all pairs against a double loop that only adds up as many numbers computed before. */
+function measureRanking(): void {
+  const families = sampleFamilies();
+  const brief: PairingBrief = {
+    mood: ['steady', 'plain'],
+    needs: [],
+    languages: ['en'],
+    budgetKb: 160,
+  };
+  const count = families.length;
+  const { count: pairs, excluded } = rankPairings(families, brief);
+  const texts = count - excluded.length;
+  const numbers = Float64Array.from({ length: count * 6 }, (_, index) => (index * 7919) % 100);
+  const bare = timed(
+    () => {
+      const found = [];
+      for (let one = 0; one < count; one += 1)
+        for (let other = 0; other < texts; other += 1) {
+          let score = 0;
+          for (let part = 0; part < 6; part += 1)
+            score += (numbers[one * 6 + part] ?? 0) * (numbers[other * 6 + part] ?? 0);
+          found.push({ one, other, score });
+        }
+      return found.sort((a, b) => b.score - a.score);
+    },
+    9,
+    3,
+  );
+  row(
+    `rank ${pairs} pairs`,
+    timed(() => rankPairings(families, brief), 9, 3),
+    'a bare double loop, sorted',
+    bare,
+  );
+}
+
 interface Movement {
   readonly work: number;
   readonly proof: number;
@@ -159,6 +197,7 @@ async function measureBrowser(): Promise<void> {
 
 async function main(): Promise<void> {
   measureCore();
+  measureRanking();
   await measureBrowser();
 }
 

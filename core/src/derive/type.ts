@@ -71,7 +71,12 @@ const sizeSteps = ({ anchors }: Type, place: number, size: FluidSize): string[] 
 
 const remJson = (rem: number) => ({ value: Number(rem.toFixed(4)), unit: 'rem' }) as const;
 
+/** The reasons that were recorded for the faces, as one sentence. */
+const reasonsOf = ({ because, note }: Fonts['reasons']): string =>
+  [because.join(', '), note].filter((part) => part !== '').join('. ');
+
 function faceTokens(fonts: Fonts): Token[] {
+  const why = reasonsOf(fonts.reasons);
   return FACES.map((face) => {
     const { family } = fonts.roles[face];
     return {
@@ -79,6 +84,7 @@ function faceTokens(fonts: Fonts): Token[] {
       path: ['face', face],
       tier: 'primitive',
       type: 'fontFamily',
+      ...(why !== '' && { description: why }),
       values: everyMode({
         json: [family.name, ...fontStack(family).split(', ').slice(1)],
         css: fontStack(family),

@@ -35,6 +35,8 @@ interface Candidate {
   readonly asText: Record<'mood' | 'weights' | 'reading', number>;
   readonly bytes: number;
   readonly missing: readonly string[];
+  readonly xHeight: number;
+  /** The first word of the name: families that share it were drawn together. */
   readonly stem: string;
 }
 
@@ -47,7 +49,9 @@ export interface Pairing {
 }
 
 export interface Ranked {
-  readonly pairings: readonly Pairing[];
+  readonly count: number;
+  /** The pairs from one rank up to another, 0 for the best. */
+  readonly pairings: (from: number, to: number) => readonly Pairing[];
   /** Faces that cannot set the text of this brief, and why. */
   readonly excluded: readonly {
     readonly family: FontFamily;
@@ -110,6 +114,7 @@ function candidateOf(family: FontFamily, brief: PairingBrief): Candidate {
     },
     bytes: firstBytes(files),
     missing: missingFor(family, brief),
+    xHeight: family.metrics.xHeight,
     stem: stemOf(family),
   };
 }
@@ -126,28 +131,49 @@ const apart = (one: Candidate, other: Candidate): number =>
  * one does, and a small one looks like a mistake.
  */
 function difference(heading: Candidate, text: Candidate): number {
-  if (heading.family.id === text.family.id) return 0.45;
-  const distance = apart(heading, text);
+  if (heading === text) return 0.45;
   if (heading.stem === text.stem) return 0.9;
-  return held(distance / 0.8);
+  return held(apart(heading, text) / 0.8);
+}
+
+/** The parts of a pair in the order of PARTS, written into `parts`; nothing is made anew. */
+function partsInto(
+  parts: Float64Array,
+  heading: Candidate,
+  text: Candidate,
+  budgetKb: number,
+): Float64Array {
+  const same = heading === text;
+  const bytes = same ? text.bytes : heading.bytes + text.bytes;
+  parts[0] = 0.6 * heading.asHeading.mood + 0.4 * text.asText.mood;
+  parts[1] = difference(heading, text);
+  parts[2] = held(1 - Math.abs(heading.xHeight - text.xHeight) / 0.1);
+  parts[3] = text.asText.reading;
+  parts[4] = 0.5 * heading.asHeading.weights + 0.5 * text.asText.weights;
+  parts[5] = held(1.25 - bytes / 1000 / budgetKb);
+  return parts;
+}
+
+const SHARE_OF_PART = Float64Array.from(PARTS, (part) => SHARES[part]);
+
+function scoreOf(parts: Float64Array): number {
+  let score = 0;
+  for (let part = 0; part < PARTS.length; part += 1)
+    score += (SHARE_OF_PART[part] ?? 0) * (parts[part] ?? 0);
+  return score;
 }
 
 function pairingOf(heading: Candidate, text: Candidate, budgetKb: number): Pairing {
-  const same = heading.family.id === text.family.id;
-  const bytes = same ? text.bytes : heading.bytes + text.bytes;
-  const parts: Record<PairingPart, number> = {
-    mood: 0.6 * heading.asHeading.mood + 0.4 * text.asText.mood,
-    difference: difference(heading, text),
-    'x-height': held(
-      1 - Math.abs(heading.family.metrics.xHeight - text.family.metrics.xHeight) / 0.1,
-    ),
-    reading: text.asText.reading,
-    weights: 0.5 * heading.asHeading.weights + 0.5 * text.asText.weights,
-    bytes: held(1.25 - bytes / 1000 / budgetKb),
+  const parts = partsInto(new Float64Array(PARTS.length), heading, text, budgetKb);
+  return {
+    heading: heading.family,
+    text: text.family,
+    score: scoreOf(parts),
+    parts: Object.fromEntries(PARTS.map((part, index) => [part, parts[index] ?? 0])) as Record<
+      PairingPart,
+      number
+    >,
   };
-  let score = 0;
-  for (const part of PARTS) score += SHARES[part] * parts[part];
-  return { heading: heading.family, text: text.family, score, parts };
 }
 
 export interface Held {
@@ -172,12 +198,25 @@ export function rankPairings(
   const texts = candidates.filter(({ family, missing }) =>
     text === undefined ? missing.length === 0 : family.id === text,
   );
-  const pairings: Pairing[] = [];
-  for (const one of headings)
-    for (const other of texts) pairings.push(pairingOf(one, other, brief.budgetKb));
-  pairings.sort((one, other) => other.score - one.score);
+  const count = headings.length * texts.length;
+  const scores = new Float64Array(count);
+  const parts = new Float64Array(PARTS.length);
+  headings.forEach((one, row) =>
+    texts.forEach((other, column) => {
+      scores[row * texts.length + column] = scoreOf(partsInto(parts, one, other, brief.budgetKb));
+    }),
+  );
+  const order = Uint32Array.from(scores, (_, index) => index).sort(
+    (one, other) => (scores[other] ?? 0) - (scores[one] ?? 0) || one - other,
+  );
   return {
-    pairings,
+    count,
+    pairings: (from, to) =>
+      Array.from(order.subarray(Math.max(0, from), to)).flatMap((index) => {
+        const one = headings[Math.floor(index / texts.length)];
+        const other = texts[index % texts.length];
+        return one && other ? [pairingOf(one, other, brief.budgetKb)] : [];
+      }),
     excluded: candidates
       .filter(({ missing }) => missing.length > 0)
       .map(({ family, missing }) => ({ family, reasons: missing })),

@@ -103,6 +103,19 @@ describe('the token file', () => {
     });
   });
 
+  test('says why the faces were chosen', () => {
+    const told = sampleDocument([
+      {
+        op: 'replace',
+        path: '/fonts/reasons',
+        value: { because: ['fits the mood', 'few bytes'], note: 'As on the boats.' },
+      },
+    ]);
+    expect(JSON.parse(writeDtcg(derive(told), told))).toMatchObject({
+      face: { text: { $description: 'fits the mood, few bytes. As on the boats.' } },
+    });
+  });
+
   test('gives all decisions back', () => {
     expect(readDtcg(json)).toEqual({ kind: 'system', document });
   });

@@ -1,16 +1,12 @@
-import { LANGUAGE_CODES, LANGUAGES } from '@garnish/core/fonts/languages';
-import { MOODS, MOOD_WORDS } from '@garnish/core/fonts/mood';
-import { NEEDS } from '@garnish/core/fonts/pairing';
-import type { Brief } from '@garnish/core/system/document';
-import type { Json } from '@garnish/core/system/patch';
+import { MOODS } from '@garnish/core/fonts/mood';
 import { useState } from 'react';
+import { LanguagesField, MoodField, NeedsField, setBrief } from '../../brief/brief-fields.tsx';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
-import { Toggles } from '../../ui/toggles.tsx';
 
 interface WordsProps {
   readonly label: string;
@@ -45,13 +41,6 @@ export default function BriefArea() {
   const store = useStore();
   const { decided, findings } = useSystem();
   const { brief } = decided.document;
-  const set = (part: keyof Brief, value: Json, label: string = part, gesture?: string): void => {
-    store.change(
-      [{ op: 'replace', path: `/brief/${part}`, value }],
-      label,
-      gesture === undefined ? {} : { gesture },
-    );
-  };
   return (
     <Bench title="Brief">
       <Section title="The site">
@@ -60,13 +49,13 @@ export default function BriefArea() {
             label="what it is for"
             hint="What should somebody be able to do here?"
             value={brief.purpose}
-            onChange={(value) => set('purpose', value)}
+            onChange={(value) => setBrief(store, 'purpose', value)}
           />
           <Words
             label="who reads it"
             hint="Who, where, how often, in what light?"
             value={brief.audience}
-            onChange={(value) => set('audience', value)}
+            onChange={(value) => setBrief(store, 'audience', value)}
           />
         </div>
       </Section>
@@ -87,13 +76,7 @@ export default function BriefArea() {
         }
       >
         <div data-decision="/brief/mood">
-          <Toggles
-            label="Mood"
-            options={MOOD_WORDS}
-            chosen={brief.mood}
-            most={4}
-            onChange={(mood) => set('mood', [...mood], 'mood')}
-          />
+          <MoodField />
         </div>
       </Section>
       <Section
@@ -102,24 +85,12 @@ export default function BriefArea() {
         notes={<Notes findings={findings} at={['/brief/languages']} />}
       >
         <div data-decision="/brief/languages">
-          <Toggles
-            label="Languages"
-            options={LANGUAGE_CODES}
-            chosen={brief.languages}
-            least={1}
-            nameOf={(code) => LANGUAGES[code].name}
-            onChange={(languages) => set('languages', [...languages], 'languages')}
-          />
+          <LanguagesField />
         </div>
       </Section>
       <Section title="Needs" aside="a face without them is left out">
         <div data-decision="/brief/needs">
-          <Toggles
-            label="Needs"
-            options={NEEDS}
-            chosen={brief.needs}
-            onChange={(needs) => set('needs', [...needs], 'needs')}
-          />
+          <NeedsField />
         </div>
       </Section>
       <Section
@@ -138,7 +109,7 @@ export default function BriefArea() {
               unit="kB"
               units={{ kb: 1, mb: 1000 }}
               onChange={(value, gesture) =>
-                set('fontBudgetKb', value, 'budget of the fonts', gesture)
+                setBrief(store, 'fontBudgetKb', value, 'budget of the fonts', gesture)
               }
             />
           </div>
@@ -151,7 +122,7 @@ export default function BriefArea() {
                 { value: 'AAA', name: 'AAA' },
               ]}
               value={brief.conformance}
-              onChange={(value) => set('conformance', value, `conformance ${value}`)}
+              onChange={(value) => setBrief(store, 'conformance', value, `conformance ${value}`)}
             />
           </div>
         </div>

@@ -20,6 +20,26 @@ import { choosing, languageName } from './choosing.ts';
 
 const ROW_PX = 40;
 
+type Range = readonly [from: number, to: number];
+
+/** Heights of small letters, and mean widths of a character, as shares of the em. */
+const SIZES = {
+  any: [0, 1],
+  small: [0, 0.46],
+  middling: [0.46, 0.52],
+  large: [0.52, 1],
+} as const satisfies Record<string, Range>;
+const WIDTHS = {
+  any: [0, 1],
+  narrow: [0, 0.42],
+  ordinary: [0.42, 0.47],
+  wide: [0.47, 1],
+} as const satisfies Record<string, Range>;
+type Size = keyof typeof SIZES;
+type Width = keyof typeof WIDTHS;
+
+const within = (value: number, [from, to]: Range): boolean => value >= from && value < to;
+
 interface Filter {
   readonly category: Category | 'all';
   readonly name: string;
@@ -28,6 +48,9 @@ interface Filter {
   readonly italic: boolean;
   readonly figures: boolean;
   readonly weights: number;
+  readonly size: Size;
+  readonly width: Width;
+  readonly kilobytes: number;
   readonly order: Order;
 }
 
@@ -42,6 +65,9 @@ const EMPTY: Filter = {
   italic: false,
   figures: false,
   weights: 1,
+  size: 'any',
+  width: 'any',
+  kilobytes: 1000,
   order: 'name',
 };
 
@@ -53,6 +79,7 @@ const CARRIES = 0.62;
 
 function filtered(families: readonly FontFamily[], filter: Filter): FontFamily[] {
   const { category, name, mood, language, italic, figures, weights, order } = filter;
+  const { kilobytes, size, width } = filter;
   const kept = families.filter(
     (family) =>
       (category === 'all' || family.category === category) &&
@@ -61,7 +88,10 @@ function filtered(families: readonly FontFamily[], filter: Filter): FontFamily[]
       (language === '' || family.languages.includes(language)) &&
       (!italic || hasItalic(family)) &&
       (!figures || family.figures !== 'proportional') &&
-      weightsOf(family).length >= weights,
+      weightsOf(family).length >= weights &&
+      within(family.metrics.xHeight, SIZES[size]) &&
+      within(family.metrics.letterWidths.en, WIDTHS[width]) &&
+      bytesOf(family) <= kilobytes * 1000,
   );
   const key: Readonly<Record<Order, (family: FontFamily) => number>> = {
     name: () => 0,
@@ -97,6 +127,12 @@ function Name({ family, weight }: { readonly family: FontFamily; readonly weight
     </span>
   );
 }
+
+const keysOf = <Key extends string>(table: Readonly<Record<Key, Range>>): Key[] =>
+  Object.keys(table) as Key[];
+
+const keyIn = <Key extends string>(table: Readonly<Record<Key, Range>>, text: string): Key =>
+  keysOf(table).find((key) => key === text) ?? ('any' as Key);
 
 interface FilterProps {
   readonly filter: Filter;
@@ -166,6 +202,42 @@ function Filters({ filter, onChange }: FilterProps) {
         </select>
         <select
           className="select w-full"
+          aria-label="Size of small letters"
+          value={filter.size}
+          onChange={(event) => onChange({ size: keyIn(SIZES, event.currentTarget.value) })}
+        >
+          {keysOf(SIZES).map((size) => (
+            <option key={size} value={size}>
+              {size} x-height
+            </option>
+          ))}
+        </select>
+        <select
+          className="select w-full"
+          aria-label="Width of letters"
+          value={filter.width}
+          onChange={(event) => onChange({ width: keyIn(WIDTHS, event.currentTarget.value) })}
+        >
+          {keysOf(WIDTHS).map((width) => (
+            <option key={width} value={width}>
+              {width} width
+            </option>
+          ))}
+        </select>
+        <select
+          className="select w-full"
+          aria-label="Bytes at most"
+          value={filter.kilobytes}
+          onChange={(event) => onChange({ kilobytes: Number(event.currentTarget.value) })}
+        >
+          {[1000, 80, 50, 30].map((most) => (
+            <option key={most} value={most}>
+              {most === 1000 ? 'any bytes' : `up to ${most} kB`}
+            </option>
+          ))}
+        </select>
+        <select
+          className="select w-full"
           aria-label="Ordered by"
           value={filter.order}
           onChange={(event) =>
@@ -180,7 +252,7 @@ function Filters({ filter, onChange }: FilterProps) {
             </option>
           ))}
         </select>
-        <span className="col-span-full flex items-center gap-4">
+        <span className="col-span-2 flex items-center gap-4">
           {(
             [
               ['italic', 'italic'],

@@ -3,6 +3,7 @@ import { nearestWeight } from '@garnish/core/fonts/family';
 import { PARTS, reasonsOf, type PairingBrief } from '@garnish/core/fonts/pairing';
 import { FACES, type Face } from '@garnish/core/system/document';
 import { useEffect, useRef, useState } from 'react';
+import { LanguagesField, MoodField, NeedsField } from '../../brief/brief-fields.tsx';
 import { useSystem } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
 import { useTryList, type Candidate, type TryList } from '../../ui/use-try-list.ts';
@@ -128,6 +129,14 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
   );
   return (
     <>
+      <details className="mb-1">
+        <summary className="min-h-6">What they are ranked for</summary>
+        <div className="mb-2 grid gap-2 border-b border-line pb-2">
+          <MoodField />
+          <NeedsField />
+          <LanguagesField />
+        </div>
+      </details>
       <div className="mb-2 flex flex-wrap items-center gap-x-4">
         <span className="text-quiet">Hold</span>
         {FACES.map((face) => (

@@ -2,6 +2,7 @@ import type { FontFamily } from '@garnish/core/fonts/family';
 import {
   rankPairings,
   type Held,
+  type Pairing,
   type PairingBrief,
   type PairingPart,
 } from '@garnish/core/fonts/pairing';
@@ -33,8 +34,8 @@ const WORST = 5;
 
 self.onmessage = ({ data }: MessageEvent<RankRequest>) => {
   const { ticket, families, brief, held } = data;
-  const { excluded, pairings } = rankPairings(families, brief, held);
-  const plain = ({ heading, text, score, parts }: (typeof pairings)[number]): RankedPair => ({
+  const { count, excluded, pairings } = rankPairings(families, brief, held);
+  const plain = ({ heading, text, score, parts }: Pairing): RankedPair => ({
     heading: heading.id,
     text: text.id,
     score,
@@ -42,9 +43,9 @@ self.onmessage = ({ data }: MessageEvent<RankRequest>) => {
   });
   const answer: RankAnswer = {
     ticket,
-    best: pairings.slice(0, BEST).map(plain),
-    worst: pairings.slice(-WORST).map(plain),
-    count: pairings.length,
+    best: pairings(0, BEST).map(plain),
+    worst: pairings(count - WORST, count).map(plain),
+    count,
     excluded: excluded.map(({ family, reasons }) => ({ name: family.name, reasons })),
   };
   self.postMessage(answer);

@@ -1,0 +1,67 @@
+import { LANGUAGE_CODES, LANGUAGES } from '@garnish/core/fonts/languages';
+import { MOOD_WORDS } from '@garnish/core/fonts/mood';
+import { NEEDS } from '@garnish/core/fonts/pairing';
+import type { Brief } from '@garnish/core/system/document';
+import type { Json } from '@garnish/core/system/patch';
+import type { SystemStore } from '../system/store.ts';
+import { useStore, useSystem } from '../system/system-context.ts';
+import { Toggles } from '../ui/toggles.tsx';
+
+/** Changes one part of the brief. */
+export const setBrief = (
+  store: SystemStore,
+  part: keyof Brief,
+  value: Json,
+  label: string = part,
+  gesture?: string,
+): void => {
+  store.change(
+    [{ op: 'replace', path: `/brief/${part}`, value }],
+    label,
+    gesture === undefined ? {} : { gesture },
+  );
+};
+
+const MOST_WORDS = 4;
+
+export function MoodField() {
+  const store = useStore();
+  const { mood } = useSystem().decided.document.brief;
+  return (
+    <Toggles
+      label="Mood"
+      options={MOOD_WORDS}
+      chosen={mood}
+      most={MOST_WORDS}
+      onChange={(next) => setBrief(store, 'mood', [...next])}
+    />
+  );
+}
+
+export function LanguagesField() {
+  const store = useStore();
+  const { languages } = useSystem().decided.document.brief;
+  return (
+    <Toggles
+      label="Languages"
+      options={LANGUAGE_CODES}
+      chosen={languages}
+      least={1}
+      nameOf={(code) => LANGUAGES[code].name}
+      onChange={(next) => setBrief(store, 'languages', [...next])}
+    />
+  );
+}
+
+export function NeedsField() {
+  const store = useStore();
+  const { needs } = useSystem().decided.document.brief;
+  return (
+    <Toggles
+      label="Needs"
+      options={NEEDS}
+      chosen={needs}
+      onChange={(next) => setBrief(store, 'needs', [...next])}
+    />
+  );
+}

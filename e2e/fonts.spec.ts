@@ -255,3 +255,44 @@ test('pairs are set aside with a note, found by it, set side by side and taken i
   await kept.getByRole('button', { name: /^Let go of/ }).click();
   await expect(kept).toHaveCount(0);
 });
+
+test('own files are measured, chosen and shown in the proof; what is no font is refused in words', async ({
+  page,
+  request,
+  quietConsole,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'fonts');
+  const { roles } = (await documentOf(request, id)).fonts;
+  const font = roles.heading.family.files.find(({ style }) => style === 'normal');
+  const bytes = await (await request.get(`/proof/fonts/${font?.name ?? ''}`)).body();
+  const input = page.getByLabel('Bring your own files');
+  await input.setInputFiles([
+    { name: 'Harbour.woff2', mimeType: 'font/woff2', buffer: bytes },
+    { name: 'Letter.ttf', mimeType: 'font/ttf', buffer: Buffer.from('Dear friend') },
+  ]);
+  await page.getByRole('button', { name: 'Bring them in' }).click();
+  await expect(page.getByRole('alert')).toContainText('Letter.ttf: it is no font');
+  await input.setInputFiles([{ name: 'Harbour.woff2', mimeType: 'font/woff2', buffer: bytes }]);
+  await page.getByLabel('what the licence allows').fill('Ours.');
+  await page.getByRole('button', { name: 'Bring them in' }).click();
+  await expect(page.getByText(/is measured and taken as the heading face/)).toBeVisible();
+  await saved(page);
+  const own = (await documentOf(request, id)).fonts.roles.heading.family;
+  expect([own.version, own.copyright]).toEqual(['own', 'Ours.']);
+  await expect
+    .poll(() =>
+      page
+        .locator('iframe')
+        .evaluate(
+          (frame, name) =>
+            Array.from((frame as HTMLIFrameElement).contentDocument?.fonts ?? []).some(
+              ({ family, status }) => family.includes(name) && status === 'loaded',
+            ),
+          own.name,
+        ),
+    )
+    .toBe(true);
+  // The browser reports the answer of 422 on the console.
+  quietConsole.length = 0;
+});

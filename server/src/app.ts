@@ -13,6 +13,8 @@ import { connect } from './db/models.ts';
 import { migrate } from './db/migrations.ts';
 import { loadDemo } from './demo/demo.ts';
 import { exportRoutes } from './exports/routes.ts';
+import { fontSource } from './fonts/delivered.ts';
+import { createOwnFonts } from './fonts/own-fonts.ts';
 import { fontRoutes } from './fonts/routes.ts';
 import { keeperRoutes } from './keepers/routes.ts';
 import { answerError, answerUnknownAddress } from './problems.ts';
@@ -93,8 +95,10 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   });
   await app.register(systemRoutes(store, feed));
   await app.register(keeperRoutes(database.Keepers));
-  await app.register(fontRoutes);
-  await app.register(exportRoutes(store));
+  const own = createOwnFonts(database);
+  app.addHook('onClose', () => own.close());
+  await app.register(fontRoutes(own));
+  await app.register(exportRoutes(store, fontSource(own)));
   app.get('/api/docs/json', { schema: { hide: true } }, () => app.swagger());
   app.get('/proof/', { schema: { hide: true } }, async (_, reply) =>
     reply

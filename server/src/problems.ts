@@ -9,6 +9,8 @@ const KINDS = {
   'invalid-input': [400, 'The request is not of the expected form'],
   'not-found': [404, 'There is nothing at this address'],
   'unknown-system': [404, 'There is no such system'],
+  'font-refused': [422, 'These files cannot be taken'],
+  'font-needs-confirmation': [409, 'The files forbid embedding in documents'],
   'unknown-keeper': [404, 'There is no such keeper'],
   'unknown-font-file': [404, 'There is no such font file'],
   conflict: [409, 'The same value was changed elsewhere'],

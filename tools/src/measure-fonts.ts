@@ -7,18 +7,12 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import type { CatalogueEntry } from '@garnish/core/fonts/catalogue';
-import { LANGUAGE_CODES, lettersOf } from '@garnish/core/fonts/languages';
-import {
-  FREQUENCIES,
-  letterWidthOf,
-  type MeasuredLanguage,
-} from '@garnish/core/fonts/letter-width';
+import { factsOf, openFont } from '@garnish/server/fonts/font-facts';
+import { unpacked } from '@garnish/server/fonts/unpack';
 import type { Category, FontFamily, FontFile } from '@garnish/core/fonts/family';
 import * as fontkit from 'fontkit';
-import { decompress } from 'wawoff2';
 import * as z from 'zod';
 import { FAMILIES } from './families.ts';
-import { strokesOf } from './strokes.ts';
 
 const require = createRequire(import.meta.url);
 const SCRIPTS = ['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'greek'] as const;
@@ -71,31 +65,6 @@ function candidates(
   );
 }
 
-/** The regular weight of a file; a variable one has to be unpacked before it can be varied. */
-async function openRegular(bytes: Buffer): Promise<fontkit.Font> {
-  const font = fontkit.create(Buffer.from(await decompress(bytes)));
-  if (!('glyphForCodePoint' in font)) throw new Error('a collection, not one font');
-  return 'wght' in font.variationAxes ? font.getVariation({ wght: 400 }) : font;
-}
-
-/** OpenType, OS/2, fsType: the bits that speak of embedding. */
-function embeddingOf(font: fontkit.Font): FontFamily['embedding'] {
-  const { fsType } = font['OS/2'];
-  if (fsType.noEmbedding) return 'restricted';
-  if (fsType.viewOnly) return 'preview';
-  return fsType.editable ? 'editable' : 'installable';
-}
-
-const ZERO = 48;
-
-function figuresOf(font: fontkit.Font): CatalogueEntry['family']['figures'] {
-  const widths = new Set(
-    Array.from({ length: 10 }, (_, digit) => font.glyphForCodePoint(ZERO + digit).advanceWidth),
-  );
-  if (widths.size === 1) return 'tabular';
-  return font.availableFeatures.includes('tnum') ? 'tnum' : 'proportional';
-}
-
 async function measure(packageName: string, category: Category): Promise<CatalogueEntry> {
   const folder = path.dirname(require.resolve(`${packageName}/package.json`));
   const metadata = metadataSchema.parse(readJson(path.join(folder, 'metadata.json')));
@@ -130,12 +99,8 @@ async function measure(packageName: string, category: Category): Promise<Catalog
     .filter(({ file }) => file.script === 'latin' && file.style === 'normal')
     .sort((one, other) => distanceTo400(one.file) - distanceTo400(other.file))[0];
   if (!upright) throw new Error(`${packageName} has no upright latin file`);
-  const font = await openRegular(readFileSync(require.resolve(upright.source)));
-  const share = (units: number): number => Number((units / font.unitsPerEm).toFixed(4));
+  const font = openFont(await unpacked(readFileSync(require.resolve(upright.source))));
   const isVaried = packageName.startsWith('@fontsource-variable/');
-  const advance = (letter: string): number =>
-    font.glyphForCodePoint(letter.codePointAt(0) ?? 32).advanceWidth / font.unitsPerEm;
-  const strokes = strokesOf(font);
   const covered = new Set(
     files
       .filter(({ file }) => file.style === 'normal')
@@ -151,42 +116,10 @@ async function measure(packageName: string, category: Category): Promise<Catalog
       version,
       licence: metadata.license.type,
       copyright: (font.copyright || metadata.license.attribution).split('\n')[0] ?? '',
-      figures: figuresOf(font),
-      smallCaps: font.availableFeatures.includes('smcp'),
-      embedding: embeddingOf(font),
+      ...factsOf(font, covered),
       axes: isVaried ? axesOf(metadata) : {},
-      ...languagesOf(covered),
-      metrics: {
-        unitsPerEm: font.unitsPerEm,
-        ascent: share(font.ascent),
-        descent: share(font.descent),
-        lineGap: share(font.lineGap),
-        xHeight: share(font.xHeight),
-        capHeight: share(font.capHeight),
-        letterWidths: widthsOf(advance),
-        stem: Number(strokes.stem.toFixed(4)),
-        thinToThick: Number(strokes.thinToThick.toFixed(3)),
-      },
       files: files.map(({ file }) => file),
     },
-  };
-}
-
-/** A language of which more letters than these are missing is written in another script. */
-const FEW = 20;
-
-function languagesOf(covered: ReadonlySet<number>): Pick<FontFamily, 'languages' | 'missing'> {
-  const lacking = LANGUAGE_CODES.map(
-    (code) =>
-      [code, lettersOf(code).filter((letter) => !covered.has(letter.codePointAt(0) ?? 0))] as const,
-  );
-  return {
-    languages: lacking.filter(([, letters]) => letters.length === 0).map(([code]) => code),
-    missing: Object.fromEntries(
-      lacking
-        .filter(([, { length }]) => length > 0 && length <= FEW)
-        .map(([code, letters]) => [code, letters.join('')]),
-    ),
   };
 }
 
@@ -200,14 +133,6 @@ const axesOf = ({ variable }: z.infer<typeof metadataSchema>): FontFamily['axes'
   const weight = variable ? variable['wght'] : undefined;
   return weight ? { wght: { min: Number(weight.min), max: Number(weight.max) } } : {};
 };
-
-const widthsOf = (advance: (letter: string) => number): FontFamily['metrics']['letterWidths'] =>
-  Object.fromEntries(
-    (Object.keys(FREQUENCIES) as MeasuredLanguage[]).map((language) => [
-      language,
-      Number(letterWidthOf(language, advance).toFixed(4)),
-    ]),
-  ) as FontFamily['metrics']['letterWidths'];
 
 const distanceTo400 = ({ weight }: FontFile): number =>
   Math.abs(Math.min(weight.max, Math.max(weight.min, 400)) - 400);

@@ -212,6 +212,21 @@ describe('faces', () => {
     expect(ids(withChanges(tight))).toEqual(['bytes']);
   });
 
+  test('files that forbid embedding are told, with the confirmation', () => {
+    const locked = {
+      ...sampleFamily('literata'),
+      embedding: 'restricted',
+      confirmed: 'The licence allows it.',
+    };
+    const [found] = findings(
+      withChanges({ op: 'replace', path: '/fonts/roles/text/family', value: jsonOf(locked) }),
+    );
+    expect([found?.id, found?.figures]).toEqual([
+      'embedding:text:literata',
+      'The licence allows it.',
+    ]);
+  });
+
   test('thin strokes in the smallest text are told, in px', () => {
     const found = findings(withChanges(text('cormorant-garamond')));
     expect(found.find(({ id }) => id === 'small:small')?.figures).toMatch(/stems 0\.7\d px/);

@@ -4,6 +4,7 @@ import { bodySizeCheck } from './body-size.ts';
 import { contrastCheck } from './contrast.ts';
 import {
   budgetCheck,
+  embeddingCheck,
   figuresCheck,
   languagesCheck,
   smallTextCheck,
@@ -24,6 +25,7 @@ export const CHECKS: readonly Check[] = [
   xHeightCheck,
   smallTextCheck,
   budgetCheck,
+  embeddingCheck,
 ];
 
 /** Every finding, what is to be repaired first. */

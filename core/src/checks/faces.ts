@@ -74,6 +74,27 @@ export const xHeightCheck: Check = ({ fonts }) => {
   ];
 };
 
+/** Faces whose files say that they may not be embedded in documents. */
+export const embeddingCheck: Check = ({ fonts }) =>
+  (['heading', 'text'] as const).flatMap((face): Finding[] => {
+    const { family } = fonts.roles[face];
+    if (family.embedding !== 'restricted') return [];
+    return [
+      {
+        id: `embedding:${face}:${family.id}`,
+        severity: 'look',
+        area: 'fonts',
+        decision: `/fonts/roles/${face}/family`,
+        title: `The files of ${family.name} forbid embedding`,
+        figures: family.confirmed ?? 'Nobody has confirmed that the licence allows the web.',
+        reason:
+          'The bits speak of documents; whether a site may serve the files is for the licence to say.',
+        source: 'OpenType, OS/2, fsType; the licence',
+        where: { selector: face === 'heading' ? 'h1' : '.type-body' },
+      },
+    ];
+  });
+
 /** What a first visit loads against what the brief allows. */
 export const budgetCheck: Check = ({ brief }, { faces }) => {
   const bytes = faces.reduce((sum, { files }) => sum + firstBytes(files), 0);

@@ -56,6 +56,8 @@ export const fontFamily = z.strictObject({
   category: z.enum(CATEGORIES),
   version: z.string(),
   licence: z.string(),
+  /** Said by whoever brought a face whose files forbid embedding in documents. */
+  confirmed: z.optional(z.string()),
   copyright: z.string(),
   figures: z.enum(['tabular', 'tnum', 'proportional']),
   smallCaps: z.boolean(),
@@ -109,9 +111,15 @@ export const letterWidthIn = ({ metrics }: FontFamily, language: LanguageCode): 
 const isMeasured = (language: LanguageCode): language is MeasuredLanguage & LanguageCode =>
   Object.hasOwn(FREQUENCIES, language);
 
+/** The script of a file that is not split: it is always needed, and always first. */
+export const WHOLE = 'whole';
+
+/** Whether a first visit to a page in Latin script loads the file. */
+export const isFirst = ({ script }: FontFile): boolean => script === 'latin' || script === WHOLE;
+
 /** The scripts whose files a language needs, as the font packages split them. */
 export function scriptsFor(languages: readonly LanguageCode[]): ReadonlySet<string> {
-  const scripts = new Set(['latin', 'latin-ext']);
+  const scripts = new Set([WHOLE, 'latin', 'latin-ext']);
   if (languages.includes('ru') || languages.includes('uk')) scripts.add('cyrillic');
   if (languages.includes('uk')) scripts.add('cyrillic-ext');
   if (languages.includes('el')) scripts.add('greek');

@@ -1,4 +1,4 @@
-import { nearestWeight, scriptsFor, type FontFamily, type FontFile } from './family.ts';
+import { isFirst, nearestWeight, scriptsFor, type FontFamily, type FontFile } from './family.ts';
 import type { LanguageCode } from './languages.ts';
 
 /** What is asked of a family: weights by whether they stand upright or italic, and languages. */
@@ -26,4 +26,4 @@ export function neededFiles(family: FontFamily, wanted: Wanted): readonly FontFi
 
 /** The bytes that a first visit in Latin script loads: the other scripts come only when a letter asks. */
 export const firstBytes = (files: readonly FontFile[]): number =>
-  files.filter(({ script }) => script === 'latin').reduce((sum, { bytes }) => sum + bytes, 0);
+  files.filter(isFirst).reduce((sum, { bytes }) => sum + bytes, 0);

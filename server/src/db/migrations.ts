@@ -59,6 +59,27 @@ const STEPS: readonly Step[] = [
       await sequelize.query('DROP TABLE keepers;');
     },
   },
+  {
+    name: '0003-own-fonts',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        CREATE TABLE own_families (
+          id text PRIMARY KEY,
+          record jsonb NOT NULL,
+          licence_note text NOT NULL,
+          created_at timestamptz NOT NULL
+        );
+        CREATE TABLE own_font_files (
+          name text PRIMARY KEY,
+          family_id text NOT NULL REFERENCES own_families (id) ON DELETE CASCADE,
+          bytes bytea NOT NULL
+        );
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('DROP TABLE own_font_files; DROP TABLE own_families;');
+    },
+  },
 ];
 
 /** Brings the tables to the newest form. Safe to run at every start. */

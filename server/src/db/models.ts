@@ -58,12 +58,35 @@ export class KeeperRow extends Model<
   declare createdAt: CreationOptional<Date>;
 }
 
+/** A family that somebody brought. */
+export class OwnFamilyRow extends Model<
+  InferAttributes<OwnFamilyRow>,
+  InferCreationAttributes<OwnFamilyRow>
+> {
+  declare id: string;
+  declare record: unknown;
+  declare licenceNote: string;
+  declare createdAt: CreationOptional<Date>;
+}
+
+/** One of its files, as it is served. */
+export class OwnFontFileRow extends Model<
+  InferAttributes<OwnFontFileRow>,
+  InferCreationAttributes<OwnFontFileRow>
+> {
+  declare name: string;
+  declare familyId: string;
+  declare bytes: Buffer;
+}
+
 /** A connection with the tables as seen through it. */
 export interface Database {
   readonly sequelize: Sequelize;
   readonly Systems: typeof SystemRow;
   readonly Changes: typeof ChangeRow;
   readonly Keepers: typeof KeeperRow;
+  readonly OwnFamilies: typeof OwnFamilyRow;
+  readonly OwnFontFiles: typeof OwnFontFileRow;
 }
 
 /** Connects and names the tables. The tables themselves are made by the migrations. */
@@ -72,6 +95,8 @@ export function connect(url: string): Database {
   class Systems extends SystemRow {}
   class Changes extends ChangeRow {}
   class Keepers extends KeeperRow {}
+  class OwnFamilies extends OwnFamilyRow {}
+  class OwnFontFiles extends OwnFontFileRow {}
   Systems.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
@@ -110,5 +135,22 @@ export function connect(url: string): Database {
     },
     { sequelize, tableName: 'keepers', underscored: true, timestamps: true, updatedAt: false },
   );
-  return { sequelize, Systems, Changes, Keepers };
+  OwnFamilies.init(
+    {
+      id: { type: DataTypes.TEXT, primaryKey: true },
+      record: { type: DataTypes.JSONB, allowNull: false },
+      licenceNote: { type: DataTypes.TEXT, allowNull: false },
+      createdAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'own_families', underscored: true, timestamps: true, updatedAt: false },
+  );
+  OwnFontFiles.init(
+    {
+      name: { type: DataTypes.TEXT, primaryKey: true },
+      familyId: { type: DataTypes.TEXT, allowNull: false },
+      bytes: { type: DataTypes.BLOB, allowNull: false },
+    },
+    { sequelize, tableName: 'own_font_files', underscored: true, timestamps: false },
+  );
+  return { sequelize, Systems, Changes, Keepers, OwnFamilies, OwnFontFiles };
 }

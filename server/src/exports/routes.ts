@@ -4,6 +4,7 @@ import { writeDtcg } from '@garnish/core/formats/dtcg';
 import type { StyleDocument } from '@garnish/core/system/document';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import type { FontSource } from '../fonts/delivered.ts';
 import { problemSchema } from '../problems.ts';
 import type { Store } from '../systems/store.ts';
 import { exportMockUpFonts } from './mock-up-fonts.ts';
@@ -12,7 +13,7 @@ import { exportZip } from './zip.ts';
 interface Download {
   readonly file: string;
   readonly type: string;
-  readonly write: (document: StyleDocument) => string | Uint8Array | Promise<Uint8Array>;
+  readonly write: (document: StyleDocument, fonts: FontSource) => string | Promise<Uint8Array>;
 }
 
 /** Everything that can be taken away; a new format is a line here. */
@@ -41,7 +42,7 @@ const fileName = (name: string, file: string): string => {
 };
 
 export const exportRoutes =
-  (store: Store): FastifyPluginAsyncZod =>
+  (store: Store, fonts: FontSource): FastifyPluginAsyncZod =>
   // eslint-disable-next-line @typescript-eslint/require-await -- a plugin is asynchronous by type
   async (app) => {
     for (const { file, type, write } of DOWNLOADS)
@@ -55,7 +56,7 @@ export const exportRoutes =
         },
         async ({ params }, reply) => {
           const { document } = await store.open(params.id);
-          const bytes = await write(document);
+          const bytes = await write(document, fonts);
           return reply
             .type(type)
             .header('cache-control', 'no-store')

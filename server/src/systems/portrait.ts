@@ -1,5 +1,6 @@
 import { findingsOf, isAccepted } from '@garnish/core/checks/checks';
 import { derive } from '@garnish/core/derive/derive';
+import { isFirst } from '@garnish/core/fonts/family';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
 import type { SystemSummary } from './schemas.ts';
@@ -25,7 +26,7 @@ export function portraitOf(document: StyleDocument): Pick<SystemSummary, 'portra
       text: face('text'),
       files: derived.faces.flatMap(({ family: { name: family }, files }) =>
         files
-          .filter(({ script, style }) => script === 'latin' && style === 'normal')
+          .filter((file) => isFirst(file) && file.style === 'normal')
           .map(({ name, weight }) => ({ family, name, ...weight })),
       ),
       colors: [...derived.ramps.values()].flatMap(({ colors }) =>

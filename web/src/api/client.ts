@@ -69,3 +69,8 @@ export async function send(
   });
   return response.status === 204 ? undefined : response.json();
 }
+
+/** Sends a form with files, and gives the answer's JSON. */
+export async function sendForm(path: string, form: FormData): Promise<unknown> {
+  return (await answer(path, { method: 'POST', body: form })).json();
+}

@@ -1,4 +1,4 @@
-import type { FontFamily } from '@garnish/core/fonts/family';
+import { isFirst, type FontFamily } from '@garnish/core/fonts/family';
 import { useEffect } from 'react';
 
 interface FaceFile {
@@ -31,7 +31,7 @@ export function useFace({ name, files }: FontFamily): string {
   useEffect(() => {
     registerFaces(
       name,
-      files.filter(({ script, style }) => script === 'latin' && style === 'normal'),
+      files.filter((file) => isFirst(file) && file.style === 'normal'),
     );
   }, [name, files]);
   return `"${previewName(name)}", system-ui`;

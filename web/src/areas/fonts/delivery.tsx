@@ -1,4 +1,5 @@
 import type { DeliveredFace } from '@garnish/core/derive/derived';
+import { isFirst } from '@garnish/core/fonts/family';
 import { FONT_FOLDER } from '@garnish/core/formats/css';
 import { useSystem } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
@@ -21,7 +22,7 @@ function groups({ files }: DeliveredFace) {
     const words = `${file.style === 'italic' ? 'italic' : 'upright'} ${min === max ? min : `${min} to ${max}`}, ${file.script}`;
     const known = byUse.get(words);
     if (known) known.files.push(file);
-    else byUse.set(words, { words, first: file.script === 'latin', files: [file] });
+    else byUse.set(words, { words, first: isFirst(file), files: [file] });
   }
   return [...byUse.values()];
 }
@@ -30,7 +31,7 @@ function groups({ files }: DeliveredFace) {
 const preloadsOf = (faces: readonly DeliveredFace[]): string =>
   faces
     .flatMap(({ files }) => files)
-    .filter(({ script, style }) => script === 'latin' && style === 'normal')
+    .filter((file) => isFirst(file) && file.style === 'normal')
     .map(
       ({ name }) =>
         `<link rel="preload" href="${FONT_FOLDER}/${name}" as="font" type="font/woff2" crossorigin>`,
@@ -44,7 +45,7 @@ export function Delivery() {
   const { fontBudgetKb } = decided.document.brief;
   const first = faces
     .flatMap(({ files }) => files)
-    .filter(({ script }) => script === 'latin')
+    .filter(isFirst)
     .reduce((sum, { bytes }) => sum + bytes, 0);
   const share = first / 1000 / fontBudgetKb;
   return (

@@ -1,4 +1,10 @@
-import { hasItalic, nearestWeight, weightsOf, type FontFamily } from '@garnish/core/fonts/family';
+import {
+  hasItalic,
+  isFirst,
+  nearestWeight,
+  weightsOf,
+  type FontFamily,
+} from '@garnish/core/fonts/family';
 import { FACES, type Face } from '@garnish/core/system/document';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -15,6 +21,7 @@ import { languageName } from './choosing.ts';
 import { CloseLook } from './close-look.tsx';
 import { Delivery } from './delivery.tsx';
 import { FamilyList } from './family-list.tsx';
+import { OwnFiles } from './own-files.tsx';
 import { Pairs } from './pairs.tsx';
 import { SetAside } from './set-aside.tsx';
 import { Swap } from './swap.tsx';
@@ -30,7 +37,7 @@ const share = (value: number): string => value.toFixed(3);
 
 function Facts({ family }: { readonly family: FontFamily }) {
   const { metrics, figures, files, licence } = family;
-  const latin = files.filter(({ script, style }) => script === 'latin' && style === 'normal');
+  const latin = files.filter((file) => isFirst(file) && file.style === 'normal');
   const kilobytes = latin.reduce((sum, { bytes }) => sum + bytes, 0) / 1000;
   const facts: readonly (readonly [string, string])[] = [
     ['x-height', `${share(metrics.xHeight)} em`],
@@ -177,7 +184,12 @@ export default function FontsArea() {
           </p>
         )}
         {!data && !error && <p className="text-quiet">Reading the catalogue …</p>}
-        {data && view === 'families' && <FamilyList families={data} face={face} key={face} />}
+        {data && view === 'families' && (
+          <>
+            <FamilyList families={data} face={face} key={face} />
+            <OwnFiles face={face} onDone={() => void mutate()} />
+          </>
+        )}
         {data && view === 'pairs' && <Pairs families={data} />}
         {view === 'set aside' && <SetAside />}
         {view === 'close look' && <CloseLook />}

@@ -1,0 +1,169 @@
+import { CATEGORIES, fontFamily } from '@garnish/core/fonts/family';
+import type { Face } from '@garnish/core/system/document';
+import { useId, useState } from 'react';
+import { ApiError, sendForm } from '../../api/client.ts';
+import { useStore } from '../../system/system-context.ts';
+import { choosing } from './choosing.ts';
+
+interface Told {
+  readonly words: string;
+  readonly wrong: boolean;
+  readonly lines?: readonly string[];
+}
+
+interface OwnFilesProps {
+  readonly face: Face;
+  readonly onDone: () => void;
+}
+
+/** A designer's own files as one family: measured as the shipped ones are, and taken at once. */
+export function OwnFiles({ face, onDone }: OwnFilesProps) {
+  const store = useStore();
+  const id = useId();
+  const [files, setFiles] = useState<readonly File[]>([]);
+  const [kind, setKind] = useState<string>('sans');
+  const [licence, setLicence] = useState('');
+  const [mustConfirm, setMustConfirm] = useState(false);
+  const [confirmed, setConfirmed] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const [over, setOver] = useState(false);
+  const [told, setTold] = useState<Told>();
+
+  const choose = (chosen: FileList | null): void => {
+    setFiles([...(chosen ?? [])]);
+    setMustConfirm(false);
+    setConfirmed(false);
+    setTold(undefined);
+  };
+  const failed = (error: unknown): void => {
+    if (!(error instanceof ApiError)) {
+      setTold({ words: error instanceof Error ? error.message : 'It failed.', wrong: true });
+      return;
+    }
+    const { problem } = error;
+    if (problem.type === '/problems/font-needs-confirmation') setMustConfirm(true);
+    setTold({
+      words: `${problem.title}. ${problem.detail}`,
+      wrong: true,
+      lines: (problem.problems ?? []).map(({ path, message }) => `${path}: ${message}`),
+    });
+  };
+  const bring = (): void => {
+    const form = new FormData();
+    form.set('licence', licence);
+    form.set('kind', kind);
+    if (confirmed) form.set('confirmed', 'yes');
+    for (const file of files) form.append('files', file, file.name);
+    setBusy(true);
+    sendForm('/api/fonts/own', form)
+      .then((answer) => {
+        const family = fontFamily.parse(answer);
+        setFiles([]);
+        setTold({
+          words: `${family.name} is measured and taken as the ${face} face.`,
+          wrong: false,
+        });
+        store.change(choosing(face, family), `${face} face ${family.name}`);
+        onDone();
+      })
+      .catch(failed)
+      .finally(() => setBusy(false));
+  };
+
+  return (
+    <section
+      aria-label="Your own files"
+      className={`mt-4 border-t border-line-strong pt-2 ${over ? 'outline-2 outline-primary' : ''}`}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        choose(event.dataTransfer.files);
+      }}
+    >
+      <label htmlFor={id} className="act relative">
+        Bring your own files
+        <input
+          id={id}
+          type="file"
+          multiple
+          accept=".woff2,.woff,.ttf,.otf"
+          className="absolute inset-0 cursor-pointer opacity-0"
+          onChange={(event) => {
+            choose(event.currentTarget.files);
+            event.currentTarget.value = '';
+          }}
+        />
+      </label>
+      <p className="text-xs text-quiet">
+        WOFF2, WOFF, TTF or OTF, up to 8 MB each; several become one family. Or drop them here.
+      </p>
+      {files.length > 0 && (
+        <form
+          className="mt-2 grid gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            bring();
+          }}
+        >
+          <p className="figures text-xs">{files.map(({ name }) => name).join(', ')}</p>
+          <div className="grid grid-cols-[minmax(0,1fr)_6rem] gap-3">
+            <label>
+              <span className="text-quiet">what the licence allows</span>
+              <input
+                className="input w-full"
+                maxLength={2000}
+                placeholder="where it was bought, for which sites"
+                value={licence}
+                onChange={(event) => setLicence(event.currentTarget.value)}
+              />
+            </label>
+            <label>
+              <span className="text-quiet">kind</span>
+              <select
+                className="select w-full"
+                value={kind}
+                onChange={(event) => setKind(event.currentTarget.value)}
+              >
+                {CATEGORIES.map((category) => (
+                  <option key={category}>{category}</option>
+                ))}
+              </select>
+            </label>
+          </div>
+          {mustConfirm && (
+            <label className="flex items-start gap-2">
+              <input
+                type="checkbox"
+                className="mt-0.5 h-4 w-4 accent-primary"
+                checked={confirmed}
+                onChange={(event) => setConfirmed(event.currentTarget.checked)}
+              />
+              The licence allows these files on this site. This is recorded, and goes with the
+              exports.
+            </label>
+          )}
+          <p>
+            <button className="btn btn-primary" disabled={busy || (mustConfirm && !confirmed)}>
+              {busy ? 'Measuring …' : 'Bring them in'}
+            </button>
+          </p>
+        </form>
+      )}
+      {told && (
+        <div role={told.wrong ? 'alert' : 'status'} className={told.wrong ? 'text-error' : ''}>
+          <p>{told.words}</p>
+          {told.lines?.map((line) => (
+            <p key={line} className="text-xs">
+              {line}
+            </p>
+          ))}
+        </div>
+      )}
+    </section>
+  );
+}

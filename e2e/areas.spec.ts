@@ -57,7 +57,7 @@ test('fonts: the list is filtered by kind and by name, and says when nothing is 
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'fonts');
   await page.getByRole('button', { name: 'mono', exact: true }).click();
-  await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(7);
+  await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(8);
   await page.getByLabel('Search by name').fill('zzz');
   await expect(page.getByText('No family is like this.')).toBeVisible();
 });

@@ -296,3 +296,38 @@ test('own files are measured, chosen and shown in the proof; what is no font is 
   // The browser reports the answer of 422 on the console.
   quietConsole.length = 0;
 });
+
+test('proposals come one after the other, are stepped back to, and are the same the next time', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const proposed = async (): Promise<string[]> => {
+    await openArea(page, id, 'fonts');
+    await page.getByRole('button', { name: 'pairs', exact: true }).click();
+    await page.getByRole('checkbox', { name: 'Archivo' }).check();
+    await expect(page.getByText(/^the best \d+ of \d+$/)).toBeVisible();
+    const group = page.getByRole('group', { name: 'Proposals' });
+    const status = group.getByRole('status');
+    await group.getByRole('button', { name: 'Propose one' }).click();
+    const first = await status.innerText();
+    await group.getByRole('button', { name: 'Another' }).click();
+    await expect(status).not.toHaveText(first);
+    const second = await status.innerText();
+    await group.getByRole('button', { name: 'The one before' }).click();
+    await expect(status).toHaveText(first);
+    return [first, second];
+  };
+  const once = await proposed();
+  const again = await proposed();
+  expect(again).toEqual(once);
+  const [, text = ''] = (once[0] ?? '').split(' over ');
+  await expect
+    .poll(() =>
+      proof(page)
+        .locator('.type-body')
+        .first()
+        .evaluate((element) => getComputedStyle(element).fontFamily),
+    )
+    .toContain(text);
+});

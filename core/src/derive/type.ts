@@ -1,4 +1,4 @@
-import { fontStack, hasItalic, nearestWeight } from '../fonts/family.ts';
+import { fontStack, hasItalic, nearestWeight, type FontFamily } from '../fonts/family.ts';
 import { FACES, inOrder, type StyleDocument } from '../system/document.ts';
 import { everyMode, slugs, type TrailDecision, type Token } from '../tokens/token.ts';
 import { fluidCss, fluidSize, type FluidSize } from '../type/fluid.ts';
@@ -71,6 +71,12 @@ const sizeSteps = ({ anchors }: Type, place: number, size: FluidSize): string[] 
 
 const remJson = (rem: number) => ({ value: Number(rem.toFixed(4)), unit: 'rem' }) as const;
 
+/** A stack as the open format writes it: plain names, without the quotes of CSS. */
+const stackJson = (family: FontFamily): string[] =>
+  fontStack(family)
+    .split(', ')
+    .map((name) => name.replaceAll('"', ''));
+
 /** The reasons that were recorded for the faces, as one sentence. */
 const reasonsOf = ({ because, note }: Fonts['reasons']): string =>
   [because.join(', '), note].filter((part) => part !== '').join('. ');
@@ -86,7 +92,7 @@ function faceTokens(fonts: Fonts): Token[] {
       type: 'fontFamily',
       ...(why !== '' && { description: why }),
       values: everyMode({
-        json: [family.name, ...fontStack(family).split(', ').slice(1)],
+        json: stackJson(family),
         css: fontStack(family),
       }),
       trail: () => ({
@@ -143,7 +149,7 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle): Token[] {
     json: remJson(size.maxRem),
     css: fluidCss(size),
   };
-  const familyJson = [style.family.name, ...fontStack(style.family).split(', ').slice(1)];
+  const familyJson = stackJson(style.family);
   return [
     {
       id: id('family'),

@@ -12,6 +12,7 @@ import {
 } from './family.ts';
 import { LANGUAGE_CODES, lettersOf } from './languages.ts';
 import { FREQUENCIES, letterWidthOf } from './letter-width.ts';
+import { LOCAL_FAMILIES } from './local-families.ts';
 import { REFERENCE } from './reference-metrics.ts';
 
 const entries = catalogue as readonly CatalogueEntry[];
@@ -133,4 +134,14 @@ test('frequencies add up to all characters, but for the rarest', () => {
     expect(sum).toBeGreaterThan(9950);
     expect(sum).toBeLessThan(10_020);
   }
+});
+
+test('local families fit the schema too, and have the weights that computers have', () => {
+  for (const family of LOCAL_FAMILIES) {
+    expect(fontFamily.safeParse(family).success).toBe(true);
+    expect(weightsOf(family)).toEqual([400, 700]);
+    expect(nearestWeight(family, 600)).toBe(700);
+    expect(hasItalic(family)).toBe(true);
+  }
+  expect(fontFamily.safeParse({ ...familyOf('literata'), files: [] }).success).toBe(false);
 });

@@ -50,35 +50,47 @@ const metrics = z.strictObject({
  * A family with all that a system rests on: files with their hashes, weights, measured metrics. A
  * system keeps the whole record, so that a newer catalogue never alters an old decision.
  */
-export const fontFamily = z.strictObject({
-  id: z.string().check(z.regex(/^[a-z0-9-]+$/)),
-  name: z.string().check(z.minLength(1), z.maxLength(80), z.regex(/^[\p{L}\p{N} ]+$/u)),
-  category: z.enum(CATEGORIES),
-  version: z.string(),
-  licence: z.string(),
-  /** Said by whoever brought a face whose files forbid embedding in documents. */
-  confirmed: z.optional(z.string()),
-  copyright: z.string(),
-  figures: z.enum(['tabular', 'tnum', 'proportional']),
-  smallCaps: z.boolean(),
-  /** What the file says of embedding in documents; the licence decides about the web. */
-  embedding: z.enum(['installable', 'editable', 'preview', 'restricted']),
-  axes: z.record(
-    z.string().check(z.regex(/^[A-Za-z0-9]{4}$/)),
-    z.strictObject({ min: z.number(), max: z.number() }),
-  ),
-  languages: z.array(z.enum(LANGUAGE_CODES)),
-  /** The letters that it lacks of a language, where they are few. */
-  missing: z.partialRecord(z.enum(LANGUAGE_CODES), z.string()),
-  metrics,
-  files: z.array(fontFile).check(z.minLength(1)),
-});
+export const fontFamily = z
+  .strictObject({
+    id: z.string().check(z.regex(/^[a-z0-9-]+$/)),
+    name: z.string().check(z.minLength(1), z.maxLength(80), z.regex(/^[\p{L}\p{N} ]+$/u)),
+    category: z.enum(CATEGORIES),
+    version: z.string(),
+    licence: z.string(),
+    /** Said by whoever brought a face whose files forbid embedding in documents. */
+    confirmed: z.optional(z.string()),
+    copyright: z.string(),
+    figures: z.enum(['tabular', 'tnum', 'proportional']),
+    smallCaps: z.boolean(),
+    /** What the file says of embedding in documents; the licence decides about the web. */
+    embedding: z.enum(['installable', 'editable', 'preview', 'restricted']),
+    axes: z.record(
+      z.string().check(z.regex(/^[A-Za-z0-9]{4}$/)),
+      z.strictObject({ min: z.number(), max: z.number() }),
+    ),
+    languages: z.array(z.enum(LANGUAGE_CODES)),
+    /** The letters that it lacks of a language, where they are few. */
+    missing: z.partialRecord(z.enum(LANGUAGE_CODES), z.string()),
+    metrics,
+    /** For a family on the reader’s own computer: what is asked for instead of files. */
+    stack: z.optional(z.string().check(z.regex(/^[\p{L}\p{N} ",-]+$/u))),
+    files: z.array(fontFile),
+  })
+  .check(
+    z.refine(({ files, stack }) => files.length > 0 || stack !== undefined, {
+      error: 'a family has files, or a stack of local fonts',
+    }),
+  );
 
 export type FontFile = DeepReadonly<z.infer<typeof fontFile>>;
 export type FontFamily = DeepReadonly<z.infer<typeof fontFamily>>;
 
+/** Computers have their own fonts in these. */
+const LOCAL_WEIGHTS = [400, 700];
+
 /** Whether one of the family's files holds the weight. */
 export const hasWeight = (family: FontFamily, weight: number, italic = false): boolean =>
+  (family.stack !== undefined && LOCAL_WEIGHTS.includes(weight)) ||
   family.files.some(
     (file) =>
       (file.style === 'italic') === italic &&
@@ -87,13 +99,16 @@ export const hasWeight = (family: FontFamily, weight: number, italic = false): b
   );
 
 export const hasItalic = (family: FontFamily): boolean =>
-  family.files.some((file) => file.style === 'italic');
+  family.stack !== undefined || family.files.some((file) => file.style === 'italic');
 
 /** The weight nearest to the wanted one that the upright files hold; of two as near, the heavier. */
 export function nearestWeight(family: FontFamily, wanted: number): number {
-  const candidates = family.files
-    .filter((file) => file.style === 'normal')
-    .map(({ weight }) => Math.min(weight.max, Math.max(weight.min, wanted)));
+  const candidates = [
+    ...(family.stack === undefined ? [] : LOCAL_WEIGHTS),
+    ...family.files
+      .filter(({ style }) => style === 'normal')
+      .map(({ weight }) => Math.min(weight.max, Math.max(weight.min, wanted))),
+  ];
   return candidates.reduce((best, weight) => {
     const closer = Math.abs(weight - wanted) - Math.abs(best - wanted);
     return closer < 0 || (closer === 0 && weight > best) ? weight : best;
@@ -140,4 +155,4 @@ export const standInName = ({ name }: FontFamily): string => `${name} stand-in`;
 
 /** The `font-family` value: the family, its stand-in, and a generic one. */
 export const fontStack = (family: FontFamily): string =>
-  `"${family.name}", "${standInName(family)}", ${GENERIC[family.category]}`;
+  family.stack ?? `"${family.name}", "${standInName(family)}", ${GENERIC[family.category]}`;

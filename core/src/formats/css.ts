@@ -82,7 +82,7 @@ export function writeCssRules({ tokens, tokenById, faces, rules }: Derived): rea
   );
   return [
     ...faces.flatMap(fontFaces),
-    ...faces.flatMap(standInFaces),
+    ...faces.filter(({ family }) => family.stack === undefined).flatMap(standInFaces),
     block(':root', ['color-scheme: light dark;', ...properties(tokens, 'light', tokenById)]),
     ...(dark.length > 0
       ? [

@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { derive } from '../derive/derive.ts';
+import { findingsOf } from '../checks/checks.ts';
+import { LOCAL_FAMILIES } from '../fonts/local-families.ts';
+import { jsonOf } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { writeCss } from './css.ts';
 import { EXTENSION, writeDtcg } from './dtcg.ts';
@@ -30,6 +33,21 @@ describe('the style sheet', () => {
     const files = [...css.matchAll(/url\("([^"]+)"\)/g)].map(([, file]) => file);
     expect(files.length).toBe(derived.faces.flatMap((face) => face.files).length);
     for (const file of files) expect(file).toMatch(/^fonts\/[a-z0-9-]+\.[0-9a-f]{12}\.woff2$/);
+  });
+
+  test('of local fonts loads nothing, and fits no stand-in', () => {
+    const [local] = LOCAL_FAMILIES;
+    const bare = sampleDocument(
+      (['heading', 'text'] as const).map((face) => ({
+        op: 'replace',
+        path: `/fonts/roles/${face}/family`,
+        value: jsonOf(local),
+      })),
+    );
+    const sheet = writeCss(derive(bare));
+    expect(sheet).not.toContain('@font-face');
+    expect(sheet).toContain('--face-text: system-ui, sans-serif;');
+    expect(findingsOf(bare, derive(bare))).toEqual([]);
   });
 
   test('says the dark theme twice: by preference, and by attribute', () => {

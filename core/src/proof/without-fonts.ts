@@ -15,7 +15,7 @@ export function withoutFonts(
   const lines = FACES.flatMap((face) => {
     const { family } = fonts.roles[face];
     const delivered = faces.find((one) => one.family.id === family.id);
-    if (!delivered) return [];
+    if (!delivered || family.stack !== undefined) return [];
     const local = before === 'stand-in' ? standInName(family) : delivered.standIn.font.name;
     return [`--face-${face}: "${local}";`];
   });

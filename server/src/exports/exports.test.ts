@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { derive } from '@garnish/core/derive/derive';
 import { writeCss } from '@garnish/core/formats/css';
 import { readDtcg } from '@garnish/core/formats/read-dtcg';
+import { LOCAL_FAMILIES } from '@garnish/core/fonts/local-families';
 import { findingsOf } from '@garnish/core/checks/checks';
 import { strFromU8, unzipSync } from 'fflate';
 import * as z from 'zod';
@@ -112,7 +113,7 @@ describe('font files', () => {
   test('the catalogue is served', async () => {
     const served = z.array(z.object({ id: z.string() }));
     const list = served.parse(await (await fetch(`${server.url}/api/fonts`)).json());
-    expect(list.length).toBe(families.length);
+    expect(list.length).toBe(families.length + LOCAL_FAMILIES.length);
   });
 });
 

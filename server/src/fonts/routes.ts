@@ -1,6 +1,7 @@
 import { createReadStream } from 'node:fs';
 import multipart from '@fastify/multipart';
 import { CATEGORIES } from '@garnish/core/fonts/family';
+import { LOCAL_FAMILIES } from '@garnish/core/fonts/local-families';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { problemSchema, Problem } from '../problems.ts';
@@ -21,7 +22,9 @@ export const fontRoutes =
     });
 
     app.get('/api/fonts', { schema: { response: { 200: z.array(z.any()) } } }, async (_, reply) =>
-      reply.header('cache-control', 'no-cache').send([...(await own.list()), ...families]),
+      reply
+        .header('cache-control', 'no-cache')
+        .send([...(await own.list()), ...LOCAL_FAMILIES, ...families]),
     );
 
     app.post(

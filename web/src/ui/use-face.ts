@@ -27,12 +27,12 @@ export function registerFaces(family: string, files: readonly FaceFile[]): void 
 }
 
 /** A `font-family` value for setting words of the interface in a family of the system. */
-export function useFace({ name, files }: FontFamily): string {
+export function useFace({ name, files, stack }: FontFamily): string {
   useEffect(() => {
     registerFaces(
       name,
       files.filter((file) => isFirst(file) && file.style === 'normal'),
     );
   }, [name, files]);
-  return `"${previewName(name)}", system-ui`;
+  return stack ?? `"${previewName(name)}", system-ui`;
 }

@@ -16,6 +16,8 @@ export interface Candidate {
 export interface TryList {
   readonly active: string | undefined;
   readonly point: (candidate: Candidate) => void;
+  /** Tries a candidate at once. */
+  readonly show: (candidate: Candidate) => void;
   readonly take: (candidate: Candidate) => void;
   readonly goBack: () => void;
   readonly press: (event: KeyboardEvent) => void;
@@ -78,6 +80,7 @@ export function useTryList(candidates: readonly Candidate[], chosen: string | un
       clearTimeout(timer.current);
       timer.current = setTimeout(() => tryOut(candidate), HOVER_MS);
     },
+    show: tryOut,
     take,
     goBack,
     press,

@@ -88,11 +88,19 @@ export function Delivery() {
               ))}
             </ul>
             <p className="mt-1 text-xs text-quiet">
-              Until it is there, {standIn.font.name} stands in, fitted:{' '}
-              <span className="figures">
-                size {percent(standIn.sizeAdjust)}, ascent {percent(standIn.ascentOverride)},
-                descent {percent(standIn.descentOverride)}
-              </span>
+              {family.stack !== undefined ? (
+                <>
+                  Nothing is loaded: <span className="figures">{family.stack}</span>
+                </>
+              ) : (
+                <>
+                  Until it is there, {standIn.font.name} stands in, fitted:{' '}
+                  <span className="figures">
+                    size {percent(standIn.sizeAdjust)}, ascent {percent(standIn.ascentOverride)},
+                    descent {percent(standIn.descentOverride)}
+                  </span>
+                </>
+              )}
             </p>
           </section>
         );

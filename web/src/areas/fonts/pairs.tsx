@@ -8,6 +8,7 @@ import { useSystem } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
 import { useTryList, type Candidate, type TryList } from '../../ui/use-try-list.ts';
 import { choosing } from './choosing.ts';
+import { Proposals } from './proposals.tsx';
 import type { RankedPair } from './rank-worker.ts';
 import { useRanking } from './use-ranking.ts';
 
@@ -151,6 +152,11 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
           </label>
         ))}
       </div>
+      <Proposals
+        candidates={rows.map(({ candidate }) => candidate)}
+        seed={[held, heading.family.id, text.family.id, ...brief.mood].join(' ')}
+        list={list}
+      />
       <div className="grid grid-cols-[minmax(0,1fr)_6.5rem_2rem] gap-x-3 border-b border-line-strong px-1.5 text-xs text-quiet">
         <span>{ranking ? `the best ${rows.length} of ${ranking.count}` : 'ranking …'}</span>
         <span aria-hidden title={PARTS.join(', ')}>

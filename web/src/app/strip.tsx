@@ -45,7 +45,7 @@ function Stair({ heading, styles }: StairProps) {
       style={{ fontFamily: face, fontWeight: heading.weight }}
     >
       {sizes.map((size) => (
-        <span key={size} style={{ fontSize: Math.max(5, (size / largest) * 36) }}>
+        <span key={size} style={{ fontSize: Math.max(5, (size / largest) * 30) }}>
           a
         </span>
       ))}
@@ -55,9 +55,9 @@ function Stair({ heading, styles }: StairProps) {
 
 const Ramps = memo(function Ramps({ ramps }: Pick<Derived, 'ramps'>) {
   return (
-    <span className="flex gap-0.5" style={{ height: HEIGHT }}>
+    <span className="flex w-full gap-0.5" style={{ height: HEIGHT }}>
       {[...ramps.values()].slice(0, 4).map(({ id, colors }) => (
-        <span key={id} className="flex w-7 flex-col">
+        <span key={id} className="flex w-7 shrink flex-col">
           {colors.map((color, index) => (
             <span key={index} className="grow" style={{ background: color }} />
           ))}

@@ -64,7 +64,7 @@ export function SizeCurves() {
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="w-full overflow-visible"
+      className="w-full max-w-[30rem] overflow-visible"
       role="img"
       aria-label={`Sizes of ${styles.length} text roles from ${FROM_PX} to ${TO_PX} px; the proof stands at ${proofWidth} px`}
     >

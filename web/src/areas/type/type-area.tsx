@@ -113,8 +113,13 @@ function LineLength() {
   );
   return (
     <Fact>
-      {body.name} line: about {Math.round(characters)} characters at {proofWidth} px.{' '}
-      {COMFORTABLE.from} to {COMFORTABLE.to} are comfortable.
+      {body.name} line: about {Math.round(characters)} characters at {proofWidth} px,{' '}
+      {characters > COMFORTABLE.to
+        ? 'longer than'
+        : characters < COMFORTABLE.from
+          ? 'shorter than'
+          : 'within'}{' '}
+      the {COMFORTABLE.from} to {COMFORTABLE.to} that are comfortable.
     </Fact>
   );
 }

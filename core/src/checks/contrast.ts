@@ -59,12 +59,14 @@ function findingOf(judged: Judged): Finding {
   const { color, on, style } = pair;
   const before = color.colors[mode];
   const after = nearestPassing(before, on.colors[mode], needed);
+  const what =
+    pair.part === 'link' ? `${color.name} in ${style.name}` : `${nameOfUse(pair)} in ${color.name}`;
   return {
     id: `contrast:${pair.id}:${mode}`,
     severity: 'repair',
     area: 'color',
     decision: `/color/texts/items/${pair.id}`,
-    title: `${nameOfUse(pair)} in ${color.name} on ${on.name} falls short in ${mode}`,
+    title: `${what} on ${on.name} falls short in ${mode}`,
     figures: `${ratioText(ratio)} of ${needed.toFixed(2)}, at ${sizesText(judged)}, weight ${style.weight}`,
     reason: large
       ? 'Large text needs less contrast than small text, and this is still too little to be read by everyone.'

@@ -1,0 +1,57 @@
+import { describe, expect, test } from '@jest/globals';
+import { cssOfJson } from './css-value.ts';
+import { propertyOf, slugs } from './token.ts';
+
+describe('a value of the open format, as CSS writes it', () => {
+  // Design Tokens Community Group, Format Module 2025.10 and its Color Module; CSS Color 4.
+  test.each([
+    ['color', { colorSpace: 'srgb', components: [1, 0, 0], hex: '#FF0000' }, '#ff0000'],
+    ['color', { colorSpace: 'srgb', components: [1, 0, 0] }, 'color(srgb 1 0 0)'],
+    ['color', { colorSpace: 'srgb', components: [1, 0, 0], alpha: 0.5 }, 'color(srgb 1 0 0 / 0.5)'],
+    ['color', { colorSpace: 'oklch', components: [0.6, 0.2, 'none'] }, 'oklch(0.6 0.2 none)'],
+    ['color', { colorSpace: 'hsl', components: [120, 100, 25] }, 'hsl(120 100% 25%)'],
+    ['color', '#abc', '#abc'],
+    ['dimension', { value: 1.5, unit: 'rem' }, '1.5rem'],
+    ['duration', { value: 120, unit: 'ms' }, '120ms'],
+    ['number', 1.25, '1.25'],
+    ['fontWeight', 650, '650'],
+    ['fontFamily', ['Alder Sans', 'serif'], '"Alder Sans", serif'],
+    ['fontFamily', 'monospace', 'monospace'],
+    ['cubicBezier', [0.2, 0, 0, 1], 'cubic-bezier(0.2, 0, 0, 1)'],
+  ] as const)('%s %j is %s', (type, value, css) => {
+    expect(cssOfJson(type, value)).toBe(css);
+  });
+
+  test.each([
+    ['color', 'reddish'],
+    ['color', { colorSpace: 'srgb', components: [1, 0] }],
+    ['color', { colorSpace: 'x; } body {', components: [1, 0, 0] }],
+    ['dimension', { value: '1', unit: 'rem' }],
+    ['dimension', { value: 1, unit: 'furlong' }],
+    ['number', 'one'],
+    ['cubicBezier', [0, 0, 1]],
+    ['shadow', {}],
+  ] as const)('%s %j has none', (type, value) => {
+    expect(cssOfJson(type, value)).toBeUndefined();
+  });
+
+  test('a family name cannot end its string', () => {
+    expect(cssOfJson('fontFamily', 'A"; } body { color: red')).toBe('"A; } body { color: red"');
+  });
+});
+
+describe('names', () => {
+  test('become words joined by hyphens, each its own', () => {
+    const named = slugs([
+      ['a', 'Action Ink'],
+      ['b', 'action  ink!'],
+      ['c', 'Größe'],
+      ['d', '***'],
+    ]);
+    expect([...named.values()]).toEqual(['action-ink', 'action-ink-2', 'große', 'unnamed']);
+  });
+
+  test('a custom property holds nothing that CSS would read otherwise', () => {
+    expect(propertyOf({ path: ['a b', 'c;d', 'e.f'] })).toBe('--a-b-c-d-e-f');
+  });
+});

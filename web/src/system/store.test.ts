@@ -1,0 +1,251 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { firstOverlap, inverseOf, patched, valueAt, type Patch } from '@garnish/core/system/patch';
+import { sampleDocument } from '@garnish/core/system/sample';
+import type { ChangeRecord } from '../api/resources.ts';
+import { createSystemStore, type SystemStore } from './store.ts';
+
+const ME = '00000000-0000-4000-8000-000000000001';
+const OTHER = '00000000-0000-4000-8000-000000000002';
+
+interface Posted {
+  readonly id: string;
+  readonly base: number;
+  readonly patch: Patch;
+  readonly label: string;
+  readonly author: string;
+  readonly gesture: string;
+  readonly kind: ChangeRecord['kind'];
+}
+
+/** A server that takes changes by the rules of the real one, and can fall silent. */
+function fakeServer() {
+  let document: StyleDocument = sampleDocument();
+  const changes: ChangeRecord[] = [];
+  const server = {
+    silent: false,
+    document: () => document,
+    changes,
+    take(posted: Posted): { status: number; body: unknown } {
+      const since = changes.filter(
+        ({ sequence, author }) => sequence > posted.base && author !== posted.author,
+      );
+      const path = firstOverlap(
+        posted.patch,
+        since.flatMap(({ patch }) => patch),
+      );
+      if (path !== undefined)
+        return {
+          status: 409,
+          body: {
+            type: '/problems/conflict',
+            title: 'The same value was changed elsewhere',
+            detail: '',
+            conflict: { path, value: valueAt(document, path), sequence: changes.length },
+          },
+        };
+      const result = patched(document, posted.patch);
+      if (!result.ok) return { status: 422, body: { type: 'x', title: 'no', detail: 'no' } };
+      const record: ChangeRecord = {
+        ...posted,
+        patch: [...posted.patch],
+        inverse: [...inverseOf(document, posted.patch)],
+        sequence: changes.length + 1,
+        at: '2026-01-01T00:00:00.000Z',
+      };
+      document = result.document;
+      changes.push(record);
+      return { status: 200, body: record };
+    },
+    other(value: number): void {
+      server.take({
+        id: crypto.randomUUID(),
+        base: changes.length,
+        patch: [{ op: 'replace', path: '/space/unit', value }],
+        label: 'other',
+        author: OTHER,
+        gesture: crypto.randomUUID(),
+        kind: 'change',
+      });
+    },
+  };
+  globalThis.fetch = (input, init) => {
+    if (server.silent) return Promise.reject(new TypeError('no network'));
+    const address = input instanceof Request ? input.url : input;
+    const url = new URL(address, 'http://garnish.test');
+    const answer =
+      init?.method === 'POST'
+        ? server.take(JSON.parse(typeof init.body === 'string' ? init.body : 'null') as Posted)
+        : {
+            status: 200,
+            body: changes.filter(
+              ({ sequence }) => sequence > Number(url.searchParams.get('after')),
+            ),
+          };
+    return Promise.resolve(new Response(JSON.stringify(answer.body), { status: answer.status }));
+  };
+  return server;
+}
+
+let server: ReturnType<typeof fakeServer>;
+let store: SystemStore;
+
+const open = (): SystemStore =>
+  createSystemStore(
+    'one',
+    { document: server.document(), sequence: server.changes.length },
+    [...server.changes],
+    ME,
+  );
+
+const setUnit = (value: number, gesture?: string): boolean =>
+  store.change(
+    [{ op: 'replace', path: '/space/unit', value }],
+    'base unit',
+    gesture === undefined ? {} : { gesture },
+  );
+
+const unit = (): number => store.state().decided.document.space.unit;
+
+/** Lets timers run and promises settle. */
+const settle = (ms = 500): Promise<void> => jest.advanceTimersByTimeAsync(ms);
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  server = fakeServer();
+  store = open();
+});
+afterEach(() => {
+  jest.useRealTimers();
+});
+
+describe('a change', () => {
+  test('shows at once, is saved a moment later, and says which', async () => {
+    expect(setUnit(4)).toBe(true);
+    expect([unit(), store.state().saving]).toEqual([4, 'saving']);
+    await settle();
+    expect([server.document().space.unit, store.state().saving]).toEqual([4, 'saved']);
+  });
+
+  test('that is not valid is refused in words and changes nothing', async () => {
+    expect(setUnit(-1)).toBe(false);
+    expect(store.state().refused).toBeDefined();
+    await settle();
+    expect([unit(), server.changes.length]).toEqual([8, 0]);
+  });
+
+  test('many of one gesture are sent as one and undone as one', async () => {
+    for (const value of [5, 6, 7]) setUnit(value, 'drag');
+    await settle();
+    expect(server.changes.map(({ patch }) => patch)).toEqual([
+      [{ op: 'replace', path: '/space/unit', value: 7 }],
+    ]);
+    store.undo();
+    await settle();
+    expect([unit(), server.document().space.unit]).toEqual([8, 8]);
+  });
+
+  test('keeps the parts of the document that it does not touch', () => {
+    const before = store.state().decided;
+    setUnit(4);
+    const after = store.state().decided;
+    expect(after.document.color).toBe(before.document.color);
+    expect(after.derived.ramps).toBe(before.derived.ramps);
+    expect(after.rules).not.toEqual(before.rules);
+  });
+});
+
+describe('undo and redo', () => {
+  test('lead back and forth, and survive opening anew', async () => {
+    setUnit(4, 'one');
+    await settle();
+    store = open();
+    expect(store.state().stacks.undo.map(({ label }) => label)).toEqual(['base unit']);
+    store.undo();
+    await settle();
+    expect(unit()).toBe(8);
+    store.redo();
+    await settle();
+    expect([unit(), server.document().space.unit]).toEqual([4, 4]);
+  });
+
+  test('with nothing to take back do nothing', async () => {
+    store.undo();
+    store.redo();
+    await settle();
+    expect(server.changes).toHaveLength(0);
+  });
+
+  test('of a value that somebody else has changed since is a choice', async () => {
+    setUnit(4);
+    await settle();
+    server.other(12);
+    store.undo();
+    await settle();
+    expect(store.state().conflict).toMatchObject({ path: '/space/unit', theirs: 12 });
+  });
+});
+
+describe('trying', () => {
+  test('shows in the proof and changes nothing that is decided', () => {
+    store.tryOut([{ op: 'replace', path: '/space/unit', value: 20 }]);
+    expect(store.state().shown.document.space.unit).toBe(20);
+    expect(unit()).toBe(8);
+    store.tryOut(undefined);
+    expect(store.state().shown).toBe(store.state().decided);
+  });
+
+  test('ends when something is taken', () => {
+    store.tryOut([{ op: 'replace', path: '/space/unit', value: 20 }]);
+    setUnit(4);
+    expect(store.state().shown.document.space.unit).toBe(4);
+  });
+});
+
+describe('while the server is silent', () => {
+  test('work goes on, says so, and is saved when it is back', async () => {
+    server.silent = true;
+    setUnit(4);
+    await settle();
+    setUnit(5);
+    await settle();
+    expect([unit(), store.state().saving]).toEqual([5, 'waiting']);
+    server.silent = false;
+    await settle(5000);
+    expect([server.document().space.unit, store.state().saving]).toEqual([5, 'saved']);
+  });
+});
+
+describe('two changes of one value', () => {
+  const clash = async (): Promise<void> => {
+    server.other(12);
+    setUnit(4);
+    await settle();
+    expect(store.state().conflict).toEqual({ path: '/space/unit', mine: 4, theirs: 12 });
+    expect(unit()).toBe(4);
+  };
+
+  test('are offered as a choice; mine stays', async () => {
+    await clash();
+    store.resolve('mine');
+    await settle();
+    expect([unit(), server.document().space.unit]).toEqual([4, 4]);
+    expect(store.state().conflict).toBeUndefined();
+  });
+
+  test('are offered as a choice; theirs stays', async () => {
+    await clash();
+    store.resolve('theirs');
+    await settle();
+    expect([unit(), server.document().space.unit]).toEqual([12, 12]);
+    expect(store.state().saving).toBe('saved');
+  });
+
+  test('of different values are merged without a word', async () => {
+    server.other(12);
+    store.change([{ op: 'replace', path: '/name', value: 'Mine' }], 'name');
+    await settle();
+    expect(store.state().conflict).toBeUndefined();
+    expect([store.state().decided.document.name, unit()]).toEqual(['Mine', 12]);
+  });
+});

@@ -19,6 +19,12 @@ const common = {
 export default {
   projects: [
     { ...common, displayName: 'core', rootDir: 'core', testMatch: ['<rootDir>/src/**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'tools',
+      rootDir: 'tools',
+      testMatch: ['<rootDir>/src/**/*.test.ts'],
+    },
     { ...common, displayName: 'web', rootDir: 'web', testMatch: ['<rootDir>/src/**/*.test.ts'] },
     {
       ...common,

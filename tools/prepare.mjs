@@ -18,24 +18,35 @@ const stop = (words) => {
 const LEAST_NODE = [20, 19];
 const LEAST_FREE_MB = 1500;
 
-function checkNode() {
-  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+/** What to tell somebody whose Node is too old; undefined where it is new enough. */
+export function nodeProblem(version) {
+  const [major = 0, minor = 0] = version.split('.').map(Number);
   const [leastMajor, leastMinor] = LEAST_NODE;
-  if (major > leastMajor || (major === leastMajor && minor >= leastMinor)) return;
-  stop(
-    `this is Node ${process.versions.node}; Garnish needs ${LEAST_NODE.join('.')} or newer. ` +
-      'Install it (for example: nvm install 20), then run the same command again.',
+  if (major > leastMajor || (major === leastMajor && minor >= leastMinor)) return undefined;
+  return (
+    `this is Node ${version}; Garnish needs ${LEAST_NODE.join('.')} or newer. ` +
+    'Install it (for example: nvm install 20), then run the same command again.'
   );
+}
+
+/** What to tell somebody whose disk is full; undefined where there is room. */
+export function diskProblem(freeMb, folder) {
+  if (freeMb >= LEAST_FREE_MB) return undefined;
+  return (
+    `only ${freeMb} MB are free here, and installing needs ${LEAST_FREE_MB}. ` +
+    `Free some (df -h ${folder} shows the disk), then run the same command again.`
+  );
+}
+
+function checkNode() {
+  const problem = nodeProblem(process.versions.node);
+  if (problem) stop(problem);
 }
 
 function checkDisk() {
   const { bavail, bsize } = statfsSync(root);
-  const freeMb = Math.floor((bavail * bsize) / 1e6);
-  if (freeMb < LEAST_FREE_MB)
-    stop(
-      `only ${freeMb} MB are free here, and installing needs ${LEAST_FREE_MB}. ` +
-        `Free some (df -h ${root} shows the disk), then run the same command again.`,
-    );
+  const problem = diskProblem(Math.floor((bavail * bsize) / 1e6), root);
+  if (problem) stop(problem);
 }
 
 function installPackages() {

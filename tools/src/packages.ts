@@ -8,15 +8,27 @@ export const isRoot = (): boolean => process.getuid?.() === 0;
 const canRun = (command: string): boolean =>
   spawnSync('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }).status === 0;
 
+const installCommand = (packages: readonly string[]): string =>
+  `sudo apt-get update && sudo apt-get install -y --no-install-recommends ${packages.join(' ')}`;
+
+/** What to tell somebody for whom packages cannot be installed; undefined where they can. */
+export function installProblem(
+  what: string,
+  packages: readonly string[],
+  machine: { readonly hasApt: boolean; readonly isRoot: boolean },
+): string | undefined {
+  if (!machine.hasApt)
+    return `${what} is missing, and this is not a Debian system. Install ${what} first.`;
+  if (!machine.isRoot)
+    return `${what} is missing, and installing it needs rights. Run this first:\n  ${installCommand(packages)}`;
+  return undefined;
+}
+
 /** Installs packages of Debian's, or says which command the person should run. */
 function installPackages(what: string, packages: readonly string[]): void {
-  const advice = `sudo apt-get update && sudo apt-get install -y --no-install-recommends ${packages.join(' ')}`;
-  if (!canRun('apt-get'))
-    throw new Advice(`${what} is missing, and this is not a Debian system. Install ${what} first.`);
-  if (!isRoot())
-    throw new Advice(
-      `${what} is missing, and installing it needs rights. Run this first:\n  ${advice}`,
-    );
+  const advice = installCommand(packages);
+  const problem = installProblem(what, packages, { hasApt: canRun('apt-get'), isRoot: isRoot() });
+  if (problem !== undefined) throw new Advice(problem);
   say(`installing ${what} from Debian’s packages …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   for (const step of [

@@ -106,6 +106,7 @@ async function main(): Promise<void> {
     ],
     ['core', () => jest('core')],
     ['web', () => jest('web')],
+    ['tools', () => jest('tools')],
     ['server', () => jest('server', { GARNISH_TEST_DATABASE: database('garnish_tests') })],
     ['browser', () => browser(database)],
   ];

@@ -12,7 +12,7 @@ function Sample({ pair, mode }: { readonly pair: TextPair; readonly mode: Mode }
   return (
     <span
       aria-hidden
-      className={`grid h-8 w-9 place-items-center text-lg ${part === 'link' ? 'underline' : ''}`}
+      className={`grid h-7 w-9 place-items-center text-lg ${part === 'link' ? 'underline' : ''}`}
       style={{
         background: on.colors[mode],
         color: color.colors[mode],
@@ -77,7 +77,7 @@ export function Pairs() {
   return (
     <div>
       {decided.derived.pairs.map((pair) => {
-        const { id } = pair;
+        const { id, part } = pair;
         const judged = MODES.map((mode) => judge(pair, mode, brief.conformance));
         const use = color.texts.items[id];
         if (!use) return null;
@@ -88,16 +88,28 @@ export function Pairs() {
             role="group"
             aria-label={`${what} in ${pair.color.name} on ${pair.on.name}`}
             data-decision={`/color/texts/items/${id}`}
-            className="border-t border-line py-1"
+            className="border-t border-line py-0.5"
           >
             <div className={`${GRID} items-center`}>
               <Sample pair={pair} mode={proofTheme} />
-              <span className="min-w-0 truncate">
-                <span className="font-semibold">{what}</span>
-                <span className="block truncate text-xs text-quiet">
-                  {judged[0] && sizesText(judged[0])}
-                  {judged[0]?.large ? ', large' : ''}
-                </span>
+              <span className="flex min-w-0 items-center gap-1">
+                {part !== 'words' && (
+                  <span className="shrink-0 font-semibold">
+                    {part === 'link' ? 'link in' : 'button in'}
+                  </span>
+                )}
+                <select
+                  aria-label={`Text of ${what}`}
+                  className="bare select min-w-0 font-semibold"
+                  value={use.text}
+                  onChange={(event) => set(id, 'text', event.currentTarget.value)}
+                >
+                  {styles.map(([key, { name }]) => (
+                    <option key={key} value={key}>
+                      {name}
+                    </option>
+                  ))}
+                </select>
               </span>
               {judged.map(({ mode, ratio, passes }) => (
                 <span
@@ -109,7 +121,12 @@ export function Pairs() {
                   {!passes && <span className="sr-only"> falls short in {mode}</span>}
                 </span>
               ))}
-              <span className="figures text-end text-quiet">{judged[0]?.needed}</span>
+              <span
+                className="figures text-end text-quiet"
+                title={judged[0]?.large ? 'large text' : 'text of ordinary size'}
+              >
+                {judged[0]?.needed}
+              </span>
               <button
                 type="button"
                 className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
@@ -119,25 +136,13 @@ export function Pairs() {
                 <X size={12} aria-hidden />
               </button>
             </div>
-            <div className="ms-[2.625rem] grid grid-cols-[minmax(0,5rem)_minmax(0,5.5rem)_auto_minmax(0,6rem)] items-center gap-x-1.5 text-xs">
-              <select
-                aria-label={`Text of ${what}`}
-                className="bare select text-xs"
-                value={use.text}
-                onChange={(event) => set(id, 'text', event.currentTarget.value)}
-              >
-                {styles.map(([key, { name }]) => (
-                  <option key={key} value={key}>
-                    {name}
-                  </option>
-                ))}
-              </select>
+            <div className="ms-[2.625rem] flex min-w-0 items-center gap-x-1.5 text-xs">
               {(['color', 'on'] as const).map((end) => (
                 <span key={end} className="contents">
                   {end === 'on' && <span className="text-quiet">on</span>}
                   <select
                     aria-label={end === 'on' ? `Surface under ${what}` : `Color of ${what}`}
-                    className="bare select text-xs"
+                    className="bare select w-[5.25rem] text-xs"
                     value={use[end]}
                     onChange={(event) => set(id, end, event.currentTarget.value)}
                   >
@@ -149,6 +154,9 @@ export function Pairs() {
                   </select>
                 </span>
               ))}
+              <span className="grow truncate text-end text-quiet">
+                {judged[0] && sizesText(judged[0])}
+              </span>
             </div>
           </div>
         );

@@ -1,6 +1,7 @@
-import { Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
+import { Moon, Redo2, Search, Sun, Undo2, type LucideIcon } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import type { Step } from '../system/history.ts';
 import { useStore, useSystem } from '../system/system-context.ts';
 import { setPreferences, usePreferences } from './preferences.ts';
 
@@ -35,6 +36,31 @@ function Name({ name }: { readonly name: string }) {
   );
 }
 
+interface StepButtonProps {
+  readonly word: string;
+  readonly keys: string;
+  readonly Icon: LucideIcon;
+  /** What it would take back or do again. */
+  readonly step: Step | undefined;
+  readonly onClick: () => void;
+}
+
+function StepButton({ word, keys, Icon, step, onClick }: StepButtonProps) {
+  return (
+    <button
+      type="button"
+      className="flex min-h-6 min-w-6 items-center gap-1.5 text-quiet enabled:hover:text-base-content disabled:opacity-40"
+      disabled={!step}
+      onClick={onClick}
+      aria-label={step ? `${word}: ${step.label}` : word}
+      title={`${word} (${keys})`}
+    >
+      <Icon size={14} aria-hidden />
+      {step && <span className="max-w-48 truncate">{step.label}</span>}
+    </button>
+  );
+}
+
 /** Where one is, whether it is saved, and the way back. */
 export function TopBar({ onFind }: { readonly onFind: () => void }) {
   const store = useStore();
@@ -54,28 +80,8 @@ export function TopBar({ onFind }: { readonly onFind: () => void }) {
       <span role="status" className={saving === 'waiting' ? 'text-error' : 'text-quiet'}>
         {SAVING[saving]}
       </span>
-      <button
-        type="button"
-        className="flex min-h-6 min-w-6 items-center gap-1.5 text-quiet enabled:hover:text-base-content disabled:opacity-40"
-        disabled={!undo}
-        onClick={store.undo}
-        aria-label={undo ? `Undo: ${undo.label}` : 'Undo'}
-        title="Undo (Ctrl Z)"
-      >
-        <Undo2 size={14} aria-hidden />
-        {undo && <span className="max-w-56 truncate">{undo.label}</span>}
-      </button>
-      <button
-        type="button"
-        className="flex min-h-6 min-w-6 items-center gap-1.5 text-quiet enabled:hover:text-base-content disabled:opacity-40"
-        disabled={!redo}
-        onClick={store.redo}
-        aria-label={redo ? `Redo: ${redo.label}` : 'Redo'}
-        title="Redo (Ctrl Shift Z)"
-      >
-        <Redo2 size={14} aria-hidden />
-        {redo && <span className="max-w-40 truncate">{redo.label}</span>}
-      </button>
+      <StepButton word="Undo" keys="Ctrl Z" Icon={Undo2} step={undo} onClick={store.undo} />
+      <StepButton word="Redo" keys="Ctrl Shift Z" Icon={Redo2} step={redo} onClick={store.redo} />
       <span className="grow" />
       <button
         type="button"

@@ -4,11 +4,10 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 export const NARROWEST = 320;
 export const WIDEST = 1600;
 
-const ROUND = 1;
 const STEP = 10;
 
 export const heldWidth = (px: number): number =>
-  Math.round(Math.min(WIDEST, Math.max(NARROWEST, px)) / ROUND) * ROUND;
+  Math.round(Math.min(WIDEST, Math.max(NARROWEST, px)));
 
 interface RulerProps {
   readonly widthPx: number;

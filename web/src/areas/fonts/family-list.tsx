@@ -1,4 +1,4 @@
-import { nearestWeight, type FontFamily } from '@garnish/core/fonts/family';
+import type { FontFamily } from '@garnish/core/fonts/family';
 import {
   EMPTY_FILTER,
   FIGURE_NAMES,
@@ -9,21 +9,12 @@ import type { Face } from '@garnish/core/system/document';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, useState } from 'react';
 import { useSystem } from '../../system/system-context.ts';
-import { useFace } from '../../ui/use-face.ts';
+import { FaceName } from '../../ui/face-name.tsx';
 import { useTryList } from '../../ui/use-try-list.ts';
 import { choosing } from './choosing.ts';
 import { Filters } from './filters.tsx';
 
 const ROW_PX = 40;
-
-function Name({ family, weight }: { readonly family: FontFamily; readonly weight: number }) {
-  const fontFamily = useFace(family);
-  return (
-    <span style={{ fontFamily, fontWeight: nearestWeight(family, weight), fontSynthesis: 'none' }}>
-      {family.name}
-    </span>
-  );
-}
 
 interface FamilyListProps {
   readonly families: readonly FontFamily[];
@@ -109,7 +100,7 @@ export function FamilyList({ families, face }: FamilyListProps) {
                     {family.id === chosen.id ? '●' : ''}
                   </span>
                   <span className="min-w-0 grow truncate text-xl leading-10">
-                    <Name family={family} weight={weight} />
+                    <FaceName family={family} weight={weight} />
                   </span>
                   <span className="figures text-xs text-quiet">{figureOf(family, filter)}</span>
                   <span className="w-12 text-end text-xs text-quiet">{family.category}</span>

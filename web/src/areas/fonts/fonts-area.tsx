@@ -84,7 +84,7 @@ function Chosen({ face }: { readonly face: Face }) {
         </label>
         <select
           id={`weight-${face}`}
-          className="figures select w-24"
+          className="figures select w-52"
           value={weight}
           onChange={(event) =>
             store.change(
@@ -102,7 +102,7 @@ function Chosen({ face }: { readonly face: Face }) {
           {options.map((option) => (
             <option key={option} value={option}>
               {option}
-              {weights.includes(option) || option === held ? '' : ' (not in the files)'}
+              {weights.includes(option) || option === held ? '' : ', not in the files'}
             </option>
           ))}
         </select>

@@ -1,11 +1,10 @@
 import type { FontFamily } from '@garnish/core/fonts/family';
-import { nearestWeight } from '@garnish/core/fonts/family';
 import { PARTS, reasonsOf, type PairingBrief } from '@garnish/core/fonts/pairing';
 import { FACES, type Face } from '@garnish/core/system/document';
 import { useEffect, useRef, useState } from 'react';
 import { LanguagesField, MoodField, NeedsField } from '../../brief/brief-fields.tsx';
 import { useSystem } from '../../system/system-context.ts';
-import { useFace } from '../../ui/use-face.ts';
+import { FaceName } from '../../ui/face-name.tsx';
 import { useTryList, type Candidate, type TryList } from '../../ui/use-try-list.ts';
 import { choosing } from './choosing.ts';
 import { Proposals } from './proposals.tsx';
@@ -24,8 +23,6 @@ interface PairRowProps {
 
 function PairRow({ pair, heading, text, brief, candidate, list, chosen }: PairRowProps) {
   const row = useRef<HTMLLIElement>(null);
-  const headingFace = useFace(heading);
-  const textFace = useFace(text);
   const active = list.active === candidate.id;
   const reasons = reasonsOf({ ...pair, heading, text }, brief);
   useEffect(() => {
@@ -45,25 +42,11 @@ function PairRow({ pair, heading, text, brief, candidate, list, chosen }: PairRo
     >
       <div className="grid grid-cols-[minmax(0,1fr)_6.5rem_2rem] items-center gap-x-3">
         <span className="min-w-0">
-          <span
-            className="block truncate text-lg leading-tight"
-            style={{
-              fontFamily: headingFace,
-              fontWeight: nearestWeight(heading, 700),
-              fontSynthesis: 'none',
-            }}
-          >
-            {heading.name}
+          <span className="block truncate text-lg leading-tight">
+            <FaceName family={heading} weight={700} />
           </span>
-          <span
-            className="block truncate"
-            style={{
-              fontFamily: textFace,
-              fontWeight: nearestWeight(text, 400),
-              fontSynthesis: 'none',
-            }}
-          >
-            {text.name}
+          <span className="block truncate">
+            <FaceName family={text} weight={400} />
           </span>
         </span>
         <span className="grid gap-[2px]" aria-hidden>

@@ -1,4 +1,3 @@
-import { nearestWeight, type FontFamily } from '@garnish/core/fonts/family';
 import { jsonOf } from '@garnish/core/system/patch';
 import { keptPair, type KeptPair } from '@garnish/core/system/keeper';
 import { X } from 'lucide-react';
@@ -7,7 +6,7 @@ import useSWR from 'swr';
 import * as z from 'zod/mini';
 import { get, send } from '../../api/client.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
-import { useFace } from '../../ui/use-face.ts';
+import { FaceName } from '../../ui/face-name.tsx';
 import { choosing } from './choosing.ts';
 import { Compare } from './compare.tsx';
 
@@ -18,15 +17,6 @@ const keeperList = z.array(
   z.object({ id: z.string(), pair: keptPair, note: z.string(), origin: z.string() }),
 );
 type Keeper = z.infer<typeof keeperList>[number];
-
-function Set({ family, weight }: { readonly family: FontFamily; readonly weight: number }) {
-  const fontFamily = useFace(family);
-  return (
-    <span style={{ fontFamily, fontWeight: nearestWeight(family, weight), fontSynthesis: 'none' }}>
-      {family.name}
-    </span>
-  );
-}
 
 interface RowProps {
   readonly keeper: Keeper;
@@ -57,10 +47,10 @@ function Row({ keeper, compared, full, onCompare, onNote, onTake, onLetGo }: Row
         </label>
         <span className="min-w-0 grow">
           <span className="block truncate text-lg leading-tight">
-            <Set family={pair.heading} weight={700} />
+            <FaceName family={pair.heading} weight={700} />
           </span>
           <span className="block truncate">
-            <Set family={pair.text} weight={400} />
+            <FaceName family={pair.text} weight={400} />
           </span>
         </span>
         <button type="button" className="act" onClick={onTake} aria-label={`Take ${name}`}>
@@ -141,7 +131,7 @@ export function SetAside() {
         </button>
         <button
           type="button"
-          className="act disabled:text-quiet"
+          className="act"
           disabled={chosen.length === 0}
           onClick={() => setComparing(true)}
         >

@@ -239,6 +239,7 @@ test('findings: every repair that is on offer can be taken until nothing is left
     .getByRole('main')
     .getByRole('article')
     .getByRole('button', { name: /^(Take|Base to|h\d to)/ });
+  await expect(repairs.first()).toBeVisible();
   for (let left = await repairs.count(); left > 0; left = await repairs.count()) {
     await repairs.first().click();
     await expect.poll(() => repairs.count()).toBeLessThan(left);

@@ -65,17 +65,19 @@ function candidates(
   );
 }
 
-async function measure(packageName: string, category: Category): Promise<CatalogueEntry> {
-  const folder = path.dirname(require.resolve(`${packageName}/package.json`));
-  const metadata = metadataSchema.parse(readJson(path.join(folder, 'metadata.json')));
-  const { version } = z
-    .object({ version: z.string() })
-    .parse(readJson(path.join(folder, 'package.json')));
-  const ranges = z
-    .record(z.string(), z.string())
-    .parse(readJson(path.join(folder, 'unicode.json')));
+interface Found {
+  readonly source: string;
+  readonly file: FontFile;
+}
 
-  const files = SCRIPTS.flatMap((script) => candidates(packageName, metadata, script))
+/** The files of a package in the scripts and styles that are shipped, with the hash of their bytes. */
+const filesOf = (
+  packageName: string,
+  folder: string,
+  metadata: z.infer<typeof metadataSchema>,
+  ranges: Readonly<Record<string, string>>,
+): Found[] =>
+  SCRIPTS.flatMap((script) => candidates(packageName, metadata, script))
     .filter(({ file }) => existsSync(path.join(folder, 'files', file)))
     .map(({ file, script, style, weight }) => {
       const bytes = readFileSync(path.join(folder, 'files', file));
@@ -95,6 +97,45 @@ async function measure(packageName: string, category: Category): Promise<Catalog
       };
     });
 
+/** The static files of a variable family, from the package beside its own, by style and script. */
+function staticsOf(packageName: string, ranges: Readonly<Record<string, string>>) {
+  const beside = packageName.replace('@fontsource-variable/', '@fontsource/');
+  const folder = path.dirname(require.resolve(`${beside}/package.json`));
+  const metadata = metadataSchema.parse(readJson(path.join(folder, 'metadata.json')));
+  const files = filesOf(beside, folder, metadata, ranges);
+  const groups = SCRIPTS.flatMap((script) =>
+    STYLES.flatMap((style) => {
+      const own = files.filter(({ file }) => file.script === script && file.style === style);
+      const [first] = own;
+      if (!first) return [];
+      return [
+        {
+          style,
+          script,
+          unicodeRange: first.file.unicodeRange,
+          cuts: own.map(({ file: { weight, name, bytes } }) => ({
+            weight: weight.min,
+            name,
+            bytes,
+          })),
+        },
+      ];
+    }),
+  );
+  return { files, groups };
+}
+
+async function measure(packageName: string, category: Category): Promise<CatalogueEntry> {
+  const folder = path.dirname(require.resolve(`${packageName}/package.json`));
+  const metadata = metadataSchema.parse(readJson(path.join(folder, 'metadata.json')));
+  const { version } = z
+    .object({ version: z.string() })
+    .parse(readJson(path.join(folder, 'package.json')));
+  const ranges = z
+    .record(z.string(), z.string())
+    .parse(readJson(path.join(folder, 'unicode.json')));
+
+  const files = filesOf(packageName, folder, metadata, ranges);
   const upright = files
     .filter(({ file }) => file.script === 'latin' && file.style === 'normal')
     .sort((one, other) => distanceTo400(one.file) - distanceTo400(other.file))[0];
@@ -106,9 +147,11 @@ async function measure(packageName: string, category: Category): Promise<Catalog
       .filter(({ file }) => file.style === 'normal')
       .flatMap(({ source }) => characterSet(readFileSync(require.resolve(source)))),
   );
+  const statics = isVaried ? staticsOf(packageName, ranges) : undefined;
+  const sources = [...files, ...(statics?.files ?? [])];
   return {
     licenceFile: `${packageName}/LICENSE`,
-    sources: Object.fromEntries(files.map(({ file, source }) => [file.name, source])),
+    sources: Object.fromEntries(sources.map(({ file, source }) => [file.name, source])),
     family: {
       id: metadata.id,
       name: metadata.family,
@@ -119,6 +162,7 @@ async function measure(packageName: string, category: Category): Promise<Catalog
       ...factsOf(font, covered),
       axes: isVaried ? axesOf(metadata) : {},
       files: files.map(({ file }) => file),
+      ...(statics && { statics: statics.groups }),
     },
   };
 }

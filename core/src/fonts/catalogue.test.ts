@@ -80,7 +80,10 @@ describe('the catalogue', () => {
 
   test('tells the place of every file and of the licence', () => {
     for (const { family, sources, licenceFile } of entries) {
-      expect(Object.keys(sources).sort()).toEqual(family.files.map(({ name }) => name).sort());
+      const cuts = (family.statics ?? []).flatMap((group) => group.cuts);
+      const names = [...family.files, ...cuts].map(({ name }) => name);
+      expect(Object.keys(sources).sort()).toEqual(names.sort());
+      expect(family.statics !== undefined).toBe('wght' in family.axes);
       expect(licenceFile).toMatch(/\/LICENSE$/);
     }
   });

@@ -11,16 +11,36 @@ const weightRange = z.strictObject({
   max: z.int().check(z.gte(1), z.lte(1000)),
 });
 
+const fileName = z.string().check(z.regex(/^[a-z0-9-]+\.[0-9a-f]{12}\.woff2$/));
+const style = z.enum(['normal', 'italic']);
+const script = z.string().check(z.regex(/^[a-z-]+$/));
+const unicodeRange = z
+  .string()
+  .check(z.regex(/^U\+[0-9A-F?]+(-[0-9A-F]+)?(,U\+[0-9A-F?]+(-[0-9A-F]+)?)*$/));
+const byteCount = z.int().check(z.gte(1));
+
 /** One file on the wire. Its name carries the hash of its bytes, so that it can be kept for ever. */
 export const fontFile = z.strictObject({
-  name: z.string().check(z.regex(/^[a-z0-9-]+\.[0-9a-f]{12}\.woff2$/)),
-  style: z.enum(['normal', 'italic']),
+  name: fileName,
+  style,
   weight: weightRange,
-  script: z.string().check(z.regex(/^[a-z-]+$/)),
-  unicodeRange: z
-    .string()
-    .check(z.regex(/^U\+[0-9A-F?]+(-[0-9A-F]+)?(,U\+[0-9A-F?]+(-[0-9A-F]+)?)*$/)),
-  bytes: z.int().check(z.gte(1)),
+  script,
+  unicodeRange,
+  bytes: byteCount,
+});
+
+/** The static cuts of a variable family in one style and script, one file a weight. */
+const staticCuts = z.strictObject({
+  style,
+  script,
+  unicodeRange,
+  cuts: z.array(
+    z.strictObject({
+      weight: z.int().check(z.gte(1), z.lte(1000)),
+      name: fileName,
+      bytes: byteCount,
+    }),
+  ),
 });
 
 /** Lengths as shares of the em, measured from the regular upright file. */
@@ -75,6 +95,8 @@ export const fontFamily = z
     /** For a family on the reader’s own computer: what is asked for instead of files. */
     stack: z.optional(z.string().check(z.regex(/^[\p{L}\p{N} ",-]+$/u))),
     files: z.array(fontFile),
+    /** Of a variable family: the same as files of one weight each, smaller where few are needed. */
+    statics: z.optional(z.array(staticCuts)),
   })
   .check(
     z.refine(({ files, stack }) => files.length > 0 || stack !== undefined, {

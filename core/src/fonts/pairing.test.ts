@@ -2,7 +2,6 @@ import { describe, expect, test } from '@jest/globals';
 import { createFontStack } from '@capsizecss/core';
 import { sampleFamilies, sampleFamily } from '../system/sample.ts';
 import { letterWidthIn } from './family.ts';
-import { firstBytes, neededFiles } from './files.ts';
 import { MOOD_WORDS, moodFit, traitsOf } from './mood.ts';
 import { PARTS, rankPairings, reasonsOf, type PairingBrief } from './pairing.ts';
 import { standInFor } from './stand-in.ts';
@@ -90,50 +89,6 @@ describe('moods', () => {
   test('rest on measured traits: a didone is modulated, a grotesque hardly', () => {
     expect(traitsOf(sampleFamily('bodoni-moda')).modulation).toBeGreaterThan(0.9);
     expect(traitsOf(sampleFamily('archivo')).modulation).toBeLessThan(0.4);
-  });
-});
-
-describe('the files that are needed', () => {
-  test('of a variable family are the one file, whatever the weights', () => {
-    const files = neededFiles(sampleFamily('archivo'), {
-      upright: [400, 700, 800],
-      italic: [],
-      languages: ['en'],
-    });
-    expect(files.map(({ script }) => script).sort()).toEqual(['latin', 'latin-ext']);
-  });
-
-  test('of a family in steps are those of the weights, and no other', () => {
-    const files = neededFiles(sampleFamily('fira-sans'), {
-      upright: [400, 650],
-      italic: [400],
-      languages: ['en'],
-    });
-    expect(new Set(files.map(({ style, weight }) => `${style} ${weight.min}`))).toEqual(
-      new Set(['normal 400', 'normal 700', 'italic 400']),
-    );
-  });
-
-  test('bring other scripts only where a language needs them', () => {
-    const scripts = (languages: PairingBrief['languages']) => [
-      ...new Set(
-        neededFiles(sampleFamily('literata'), { upright: [400], italic: [], languages }).map(
-          ({ script }) => script,
-        ),
-      ),
-    ];
-    expect(scripts(['en'])).not.toContain('cyrillic');
-    expect(scripts(['en', 'ru'])).toContain('cyrillic');
-    expect(scripts(['el'])).toContain('greek');
-  });
-
-  test('are counted as a first visit in Latin loads them', () => {
-    const family = sampleFamily('literata');
-    const files = neededFiles(family, { upright: [400], italic: [], languages: ['en', 'ru'] });
-    expect(firstBytes(files)).toBe(
-      files.filter(({ script }) => script === 'latin').reduce((sum, { bytes }) => sum + bytes, 0),
-    );
-    expect(firstBytes(files)).toBeLessThan(files.reduce((sum, { bytes }) => sum + bytes, 0));
   });
 });
 

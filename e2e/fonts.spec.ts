@@ -85,6 +85,69 @@ test('one face is held and the ranking finds the other, with what was left out a
   await page.getByText('The last, and why').click();
 });
 
+test('a third face for labels is ranked beside a held one, taken by keys, and let go again', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'fonts');
+  await page.getByRole('button', { name: 'pairs', exact: true }).click();
+  const withLabel = page.getByRole('checkbox', { name: 'with a label face' });
+  await expect(withLabel).toBeDisabled();
+  await page.getByRole('checkbox', { name: 'Literata' }).check();
+  await withLabel.check();
+  const list = page.getByRole('listbox', { name: 'Trios, the best first' });
+  await expect(list.getByRole('option').first()).toHaveAccessibleName(/over Literata, labels /);
+  await list.focus();
+  await page.keyboard.press('Home');
+  await expect(list.getByText(/for text, \d+ for labels\./)).toBeVisible();
+  const name = (await list.getByRole('option').first().getAttribute('aria-label')) ?? '';
+  const label = /labels ([^,]+),/.exec(name)?.[1] ?? '';
+  await page.keyboard.press('Enter');
+  await saved(page);
+  expect((await documentOf(request, id)).fonts.roles.label?.family.name).toBe(label);
+  await expect
+    .poll(() =>
+      proof(page)
+        .locator('.type-label')
+        .first()
+        .evaluate((element) => getComputedStyle(element).fontFamily),
+    )
+    .toContain(label);
+  await page.getByRole('group', { name: 'Face to choose' }).getByText('label').click();
+  await page.getByRole('button', { name: 'Use the heading face' }).click();
+  await saved(page);
+  expect((await documentOf(request, id)).fonts.roles.label).toBeUndefined();
+});
+
+test('another pair for narrow screens is chosen, seen below its width, and exported', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'fonts');
+  await page.getByRole('button', { name: 'Another pair for narrow screens' }).click();
+  await page.getByRole('spinbutton', { name: 'narrow screens end at' }).fill('700');
+  await page.getByRole('spinbutton', { name: 'narrow screens end at' }).press('Enter');
+  const list = page.getByRole('listbox', {
+    name: 'Families for the heading face on narrow screens',
+  });
+  await page.getByLabel('Search by name').fill('Oswald');
+  await list.getByRole('option', { name: /^Oswald/ }).click();
+  await saved(page);
+  const heading = () =>
+    proof(page)
+      .locator('h1')
+      .evaluate((element) => getComputedStyle(element).fontFamily);
+  expect(await heading()).toContain('Archivo');
+  await page.getByRole('button', { name: 'Make it narrow' }).click();
+  await expect.poll(heading).toContain('Oswald');
+  const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  expect(css).toMatch(/@media \(width < 700px\) \{\n {2}:root \{\n {4}--face-heading: "Oswald"/);
+  await page.getByRole('button', { name: 'The same everywhere' }).click();
+  await expect.poll(heading).toContain('Archivo');
+});
+
 test('a brief that no face meets says so', async ({ page, request }) => {
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'brief');
@@ -104,6 +167,13 @@ test('the list is narrowed by mood, language, figures and weights, and ordered b
   await expect(count).toBeVisible();
   const shown = async (): Promise<number> => Number((await count.innerText()).split(' ')[0]);
   const all = await shown();
+  await page.getByText('language, weights, proportions, bytes').click();
+  await page
+    .getByRole('combobox', { name: 'Weights that it has' })
+    .selectOption('weights 100 to 900');
+  await expect.poll(shown).toBeLessThan(all);
+  await expect(page.getByText('1 asked for')).toBeVisible();
+  await page.getByRole('combobox', { name: 'Weights that it has' }).selectOption('any weights');
   await page.getByRole('combobox', { name: 'Language that it writes' }).selectOption('Greek');
   await expect.poll(shown).toBeLessThan(all);
   const greek = await shown();
@@ -248,7 +318,20 @@ test('pairs are set aside with a note, found by it, set side by side and taken i
   await dialog.getByRole('button', { name: 'x-height', exact: true }).click();
   await expect.poll(size).not.toBe(before);
   await dialog.getByRole('button', { name: 'dark', exact: true }).click();
+  // Words are changed where they stand, in every column at once.
+  const title = dialog.getByRole('article').first().locator('[data-content="/content/hero/title"]');
+  await title.fill('Under the dome tonight');
+  await title.press('Escape');
+  await expect(dialog).toBeVisible();
+  await expect(title).not.toHaveText('Under the dome tonight');
+  await title.fill('Under the dome tonight');
+  await title.press('Enter');
+  await expect(dialog.locator('[data-content="/content/hero/title"]')).toHaveText([
+    'Under the dome tonight',
+    'Under the dome tonight',
+  ]);
   await dialog.getByRole('button', { name: 'Done' }).click();
+  await expect(proof(page).getByRole('heading', { level: 1 })).toHaveText('Under the dome tonight');
   await kept.getByRole('button', { name: 'Take Archivo over Literata' }).click();
   await saved(page);
   expect((await documentOf(request, second)).fonts.roles.text.family.id).toBe('literata');

@@ -7,11 +7,11 @@ import { hexOf } from '@garnish/core/color/srgb';
 import { createDeriver, derive } from '@garnish/core/derive/derive';
 import { writeCss } from '@garnish/core/formats/css';
 import type { StyleDocument } from '@garnish/core/system/document';
-import { rankPairings, type PairingBrief } from '@garnish/core/fonts/pairing';
+import { rankPairings, rankTrios, type PairingBrief } from '@garnish/core/fonts/pairing';
 import { sampleFamilies } from '@garnish/core/system/sample';
 import { patched, type Patch } from '@garnish/core/system/patch';
 import { demoSystems } from '@garnish/server/demo/demo';
-import type { Page } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { wcagContrast } from 'culori';
 import { launch } from './browser.ts';
 import { demoServer } from './demo-server.ts';
@@ -137,6 +137,36 @@ function measureRanking(): void {
   );
 }
 
+/** Ranking all trios beside a held face against the same double loop over as many. */
+function measureTrios(): void {
+  const families = sampleFamilies();
+  const brief: PairingBrief = { mood: ['plain'], needs: [], languages: ['en'], budgetKb: 160 };
+  const { count } = rankTrios(families, brief, { heading: 'archivo' });
+  const numbers = Float64Array.from({ length: count }, (_, index) => (index * 7919) % 100);
+  const bare = timed(
+    () => {
+      const found = [];
+      const side = Math.ceil(Math.sqrt(count));
+      for (let one = 0; one < side; one += 1)
+        for (let other = 0; other < side; other += 1) {
+          let score = 0;
+          for (let part = 0; part < 6; part += 1)
+            score += (numbers[one * 6 + part] ?? 0) * (numbers[other * 6 + part] ?? 0);
+          found.push({ one, other, score });
+        }
+      return found.sort((a, b) => b.score - a.score);
+    },
+    9,
+    3,
+  );
+  row(
+    `rank ${count} trios beside a held face`,
+    timed(() => rankTrios(families, brief, { heading: 'archivo' }), 9, 3),
+    'a bare double loop, sorted',
+    bare,
+  );
+}
+
 interface Movement {
   readonly work: number;
   readonly proof: number;
@@ -170,6 +200,73 @@ const movements = (page: Page): Promise<readonly Movement[]> =>
     return found.slice(20);
   });
 
+/**
+ * The list of families with 300 generated entries: what one step of scrolling costs, and how long
+ * after an arrow key the proof stands in the face that it tries, once its file has been loaded.
+ */
+async function measureList(browser: Browser, url: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const families = sampleFamilies();
+  const generated = Array.from({ length: 300 }, (_, index) => {
+    const family = families[index % families.length];
+    return index < families.length
+      ? family
+      : { ...family, id: `${family?.id}-${index}`, name: `${family?.name} ${index}` };
+  });
+  await page.route('**/api/fonts', (route) => route.fulfill({ json: generated }));
+  await page.goto(url);
+  await page.getByRole('heading', { name: 'Brackwater Ferries' }).getByRole('link').click();
+  await page.getByRole('link', { name: /^Fonts/ }).click();
+  const list = page.getByRole('listbox', { name: 'Families for the heading face' });
+  await list.getByRole('option').first().waitFor();
+  await page.getByText('300 of 300').waitFor();
+  const steps = await list.evaluate(async (element) => {
+    const found: number[] = [];
+    for (let index = 0; index < 120; index += 1) {
+      await new Promise(requestAnimationFrame);
+      const started = performance.now();
+      element.scrollTop += 97;
+      element.dispatchEvent(new Event('scroll'));
+      await Promise.resolve();
+      element.getBoundingClientRect();
+      found.push(performance.now() - started);
+    }
+    element.scrollTop = 0;
+    return found.sort((one, other) => one - other);
+  });
+  const at = (share: number): number => steps[Math.floor(steps.length * share)] ?? NaN;
+  console.log(
+    `one step of scrolling 300 families: ${at(0.5).toFixed(1)} ms, ` +
+      `95 of 100 within ${at(0.95).toFixed(1)} ms (limit 16)`,
+  );
+  await list.focus();
+  await page.keyboard.press('Home');
+  for (let round = 0; round < 12; round += 1) await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(1500);
+  const tries = await list.evaluate(async (element) => {
+    const heading = document.querySelector('iframe')?.contentDocument?.querySelector('h1');
+    if (!heading) throw new Error('the proof has no heading');
+    const found: number[] = [];
+    for (let index = 0; index < 10; index += 1) {
+      const before = getComputedStyle(heading).fontFamily;
+      const started = performance.now();
+      element.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+      while (getComputedStyle(heading).fontFamily === before)
+        await new Promise((resolve) => setTimeout(resolve));
+      await heading.ownerDocument.fonts.ready;
+      heading.getBoundingClientRect();
+      found.push(performance.now() - started);
+      await new Promise((resolve) => setTimeout(resolve, 60));
+    }
+    return found;
+  });
+  console.log(
+    `a face tried by key stands in the proof after ${median(tries).toFixed(1)} ms, ` +
+      `at most ${Math.max(...tries).toFixed(1)} ms (limit 100)`,
+  );
+  await page.close();
+}
+
 async function measureBrowser(): Promise<void> {
   const server = await demoServer('bench');
   const browser = await launch();
@@ -189,6 +286,7 @@ async function measureBrowser(): Promise<void> {
       `one slider movement: ${work.toFixed(1)} ms of work (limit 6), ${(work + proof + bench).toFixed(1)} ms with ` +
         `style and layout (limit 16; ${proof.toFixed(1)} in the proof, ${bench.toFixed(1)} around it)`,
     );
+    await measureList(browser, server.url);
   } finally {
     await browser.close();
     await server.close();
@@ -198,6 +296,7 @@ async function measureBrowser(): Promise<void> {
 async function main(): Promise<void> {
   measureCore();
   measureRanking();
+  measureTrios();
   await measureBrowser();
 }
 

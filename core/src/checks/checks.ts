@@ -5,6 +5,7 @@ import { contrastCheck } from './contrast.ts';
 import {
   budgetCheck,
   embeddingCheck,
+  familiesCheck,
   figuresCheck,
   languagesCheck,
   smallTextCheck,
@@ -24,6 +25,7 @@ export const CHECKS: readonly Check[] = [
   figuresCheck,
   xHeightCheck,
   smallTextCheck,
+  familiesCheck,
   budgetCheck,
   embeddingCheck,
 ];

@@ -1,44 +1,54 @@
+import { firstVisit } from '../derive/faces.ts';
 import { LANGUAGES } from '../fonts/languages.ts';
-import { firstBytes } from '../fonts/files.ts';
 import { ROOT_PX } from '../type/fluid.ts';
-import type { Check, Finding } from './finding.ts';
+import type { StyleDocument } from '../system/document.ts';
+import { chosenFaces, faceFor, type UsedFace } from '../system/faces.ts';
+import { onNarrow, type Check, type Finding } from './finding.ts';
 
 const HAS_DIGITS = /\d/;
+
+/** Where a face is seen in the proof. */
+const seenAt = ({ face, narrow }: UsedFace, fonts: StyleDocument['fonts']): Finding['where'] => ({
+  selector: { heading: 'h1', text: '.type-body', label: '.type-label' }[face],
+  ...(narrow && onNarrow(fonts)),
+});
+
+/** Part of a finding's id that tells a face from its other use; the usual one keeps its short name. */
+const idOf = ({ face, narrow }: UsedFace): string => (narrow ? `narrow-${face}` : face);
 
 /** A table whose digits do not stand under one another. */
 export const figuresCheck: Check = ({ content, fonts }) => {
   const cells = Object.values(content.table.rows.items).flatMap((row) => Object.values(row));
-  const { family } = fonts.roles.text;
   const count = cells.filter((cell) => HAS_DIGITS.test(cell)).length;
-  if (count < 2 || family.figures !== 'proportional') return [];
-  return [
-    {
-      id: 'figures:text',
+  if (count < 2) return [];
+  return chosenFaces(fonts)
+    .filter(({ face, choice }) => face === 'text' && choice.family.figures === 'proportional')
+    .map((used): Finding => ({
+      id: `figures:${idOf(used)}`,
       severity: 'look',
       area: 'fonts',
-      decision: '/fonts/roles/text/family',
-      title: `Digits of ${family.name} do not stand in columns`,
+      decision: `${used.path}/family`,
+      title: `Digits of ${used.choice.family.name} do not stand in columns`,
       figures: `${count} cells of the table hold figures; 0 to 9 are of unequal width, and tnum is not there.`,
       reason: 'In a column of times or prices, digits of unequal width jump from row to row.',
       source: 'the advance widths in the font file; OpenType, tnum',
-      where: { selector: '.table' },
-    },
-  ];
+      where: { ...seenAt(used, fonts), selector: '.table' },
+    }));
 };
 
 /** Languages of the brief that a face in use cannot write. */
 export const languagesCheck: Check = ({ brief, fonts }) =>
-  (['heading', 'text'] as const).flatMap((face) => {
-    const { family } = fonts.roles[face];
+  chosenFaces(fonts).flatMap((used) => {
+    const { family } = used.choice;
     return brief.languages
       .filter((language) => !family.languages.includes(language))
       .map((language): Finding => {
         const letters = family.missing[language];
         return {
-          id: `language:${face}:${language}`,
+          id: `language:${idOf(used)}:${language}`,
           severity: 'repair',
           area: 'fonts',
-          decision: `/fonts/roles/${face}/family`,
+          decision: `${used.path}/family`,
           title: `${family.name} cannot write ${LANGUAGES[language].name}`,
           figures:
             letters === undefined
@@ -46,7 +56,7 @@ export const languagesCheck: Check = ({ brief, fonts }) =>
               : `It lacks ${Array.from(letters).join(' ')}`,
           reason: 'A missing letter is taken from another font, in the middle of a word.',
           source: 'the character map of the files; Unicode CLDR 48.2, exemplar characters',
-          where: { selector: face === 'heading' ? 'h1' : '.type-body' },
+          where: seenAt(used, fonts),
         };
       });
   });
@@ -54,51 +64,81 @@ export const languagesCheck: Check = ({ brief, fonts }) =>
 /** Letters whose heights differ by more than this share of the em are seen to differ in one line. */
 const X_HEIGHTS_APART = 0.06;
 
-/** Heading and text face in one line: small letters of clearly different height. */
+/** Faces that meet in one line: small letters of clearly different height. */
 export const xHeightCheck: Check = ({ fonts }) => {
-  const { heading, text } = fonts.roles;
-  const difference = Math.abs(heading.family.metrics.xHeight - text.family.metrics.xHeight);
-  if (difference <= X_HEIGHTS_APART) return [];
-  return [
-    {
-      id: 'x-height',
-      severity: 'look',
-      area: 'fonts',
-      decision: '/fonts/roles/heading/family',
-      title: `Small letters of ${heading.family.name} and ${text.family.name} differ`,
-      figures: `${heading.family.metrics.xHeight.toFixed(3)} and ${text.family.metrics.xHeight.toFixed(3)} em: ${difference.toFixed(3)} apart`,
-      reason: 'Where both stand in one line (a label in a sentence), one looks a size too large.',
-      source: 'the x-heights in the font files; the limit of 0.06 em is common practice',
-      where: { selector: 'h1' },
-    },
-  ];
+  const faces = chosenFaces(fonts);
+  const meeting = (narrow: boolean) => {
+    const text = faceFor(fonts, 'text', narrow);
+    return faces
+      .filter((used) => used.face !== 'text' && used.narrow === narrow)
+      .map((used) => ({ used, text }));
+  };
+  return [...meeting(false), ...(fonts.narrow ? meeting(true) : [])].flatMap(({ used, text }) => {
+    const [one, other] = [used.choice.family, text.choice.family];
+    const difference = Math.abs(one.metrics.xHeight - other.metrics.xHeight);
+    if (difference <= X_HEIGHTS_APART) return [];
+    return [
+      {
+        id: used.face === 'heading' && !used.narrow ? 'x-height' : `x-height:${idOf(used)}`,
+        severity: 'look',
+        area: 'fonts',
+        decision: `${used.path}/family`,
+        title: `Small letters of ${one.name} and ${other.name} differ`,
+        figures: `${one.metrics.xHeight.toFixed(3)} and ${other.metrics.xHeight.toFixed(3)} em: ${difference.toFixed(3)} apart`,
+        reason: 'Where both stand in one line (a label in a sentence), one looks a size too large.',
+        source: 'the x-heights in the font files; the limit of 0.06 em is common practice',
+        where: seenAt(used, fonts),
+      },
+    ];
+  });
 };
 
-/** Faces whose files say that they may not be embedded in documents. */
+/** Files that say that they are not to be embedded in documents. */
 export const embeddingCheck: Check = ({ fonts }) =>
-  (['heading', 'text'] as const).flatMap((face): Finding[] => {
-    const { family } = fonts.roles[face];
+  chosenFaces(fonts).flatMap((used): Finding[] => {
+    const { family } = used.choice;
     if (family.embedding !== 'restricted') return [];
     return [
       {
-        id: `embedding:${face}:${family.id}`,
+        id: `embedding:${idOf(used)}:${family.id}`,
         severity: 'look',
         area: 'fonts',
-        decision: `/fonts/roles/${face}/family`,
+        decision: `${used.path}/family`,
         title: `The files of ${family.name} forbid embedding`,
         figures: family.confirmed ?? 'Nobody has confirmed that the licence allows the web.',
         reason:
           'The bits speak of documents; whether a site may serve the files is for the licence to say.',
         source: 'OpenType, OS/2, fsType; the licence',
-        where: { selector: face === 'heading' ? 'h1' : '.type-body' },
+        where: seenAt(used, fonts),
       },
     ];
   });
 
+/** More families than this, and none of them is told apart by its role any more. */
+const MOST_FAMILIES = 3;
+
+/** More families than a reader tells apart. */
+export const familiesCheck: Check = ({ fonts }) => {
+  const names = [...new Set(chosenFaces(fonts).map(({ choice }) => choice.family.name))];
+  if (names.length <= MOST_FAMILIES) return [];
+  return [
+    {
+      id: 'families',
+      severity: 'look',
+      area: 'fonts',
+      decision: fonts.narrow ? '/fonts/narrow' : '/fonts/roles/label',
+      title: `${names.length} families are in use`,
+      figures: `${names.join(', ')}; more than ${MOST_FAMILIES}`,
+      reason: 'With many faces none stands for anything, and every one has to be loaded.',
+      source: `common practice: at most ${MOST_FAMILIES}, one for each task`,
+      where: { selector: 'h1' },
+    },
+  ];
+};
+
 /** What a first visit loads against what the brief allows. */
 export const budgetCheck: Check = ({ brief }, { faces }) => {
-  const bytes = faces.reduce((sum, { files }) => sum + firstBytes(files), 0);
-  const kilobytes = bytes / 1000;
+  const kilobytes = firstVisit(faces) / 1000;
   if (kilobytes <= brief.fontBudgetKb) return [];
   return [
     {
@@ -120,29 +160,42 @@ const LEAST_STEM_PX = 0.9;
 const LEAST_X_PX = 5.5;
 
 /** The smallest text: strokes thinner than a pixel, or letters that can hardly be told apart. */
-export const smallTextCheck: Check = (_, { styles }) => {
-  const texts = [...styles.values()].filter(({ face }) => face === 'text');
-  const smallest = texts.toSorted((one, other) => one.size.minRem - other.size.minRem)[0];
-  if (!smallest) return [];
-  const { family, name, size, slug } = smallest;
-  const px = size.minRem * ROOT_PX;
-  const stem = family.metrics.stem * px;
-  const letter = family.metrics.xHeight * px;
-  if (stem >= LEAST_STEM_PX && letter >= LEAST_X_PX) return [];
-  return [
-    {
-      id: `small:${smallest.id}`,
-      severity: 'look',
-      area: 'fonts',
-      decision: '/fonts/roles/text/family',
-      title:
-        stem < LEAST_STEM_PX
-          ? `Strokes of ${family.name} are thin in ${name}`
-          : `Letters of ${family.name} are small in ${name}`,
-      figures: `at ${Number(px.toFixed(1))} px: stems ${stem.toFixed(2)} px (${LEAST_STEM_PX}), small letters ${letter.toFixed(1)} px (${LEAST_X_PX})`,
-      reason: 'Strokes under a pixel are drawn grey, and fade first on coarse screens.',
-      source: 'stems and x-heights measured from the files; the limits are common practice',
-      where: { selector: `.type-${slug}` },
-    },
+export const smallTextCheck: Check = ({ fonts }, { styles }) => {
+  const small = [...styles.values()].filter(
+    ({ face }) => face === 'text' || (face === 'label' && fonts.roles.label),
+  );
+  const shown = [
+    ...small.map((style) => ({ ...style, narrow: false })),
+    ...small.flatMap((style) =>
+      style.narrow ? [{ ...style, ...style.narrow, narrow: true }] : [],
+    ),
   ];
+  const found = new Set<string>();
+  return shown
+    .toSorted((one, other) => one.size.minRem - other.size.minRem)
+    .flatMap(({ face, family, id, name, narrow, size, slug }): Finding[] => {
+      const px = size.minRem * ROOT_PX;
+      const stem = family.metrics.stem * px;
+      const letter = family.metrics.xHeight * px;
+      // The smallest text of each family is enough.
+      if (found.has(family.id) || (stem >= LEAST_STEM_PX && letter >= LEAST_X_PX)) return [];
+      found.add(family.id);
+      const used = faceFor(fonts, face, narrow);
+      return [
+        {
+          id: `small:${narrow ? 'narrow-' : ''}${id}`,
+          severity: 'look',
+          area: 'fonts',
+          decision: `${used.path}/family`,
+          title:
+            stem < LEAST_STEM_PX
+              ? `Strokes of ${family.name} are thin in ${name}`
+              : `Letters of ${family.name} are small in ${name}`,
+          figures: `at ${Number(px.toFixed(1))} px: stems ${stem.toFixed(2)} px (${LEAST_STEM_PX}), small letters ${letter.toFixed(1)} px (${LEAST_X_PX})`,
+          reason: 'Strokes under a pixel are drawn grey, and fade first on coarse screens.',
+          source: 'stems and x-heights measured from the files; the limits are common practice',
+          where: { ...seenAt(used, fonts), selector: `.type-${slug}` },
+        },
+      ];
+    });
 };

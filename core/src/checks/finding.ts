@@ -1,6 +1,6 @@
 import type { Hex } from '../color/srgb.ts';
 import type { Derived } from '../derive/derived.ts';
-import type { StyleDocument } from '../system/document.ts';
+import { NARROW_SCREEN_PX, type StyleDocument } from '../system/document.ts';
 import type { Patch } from '../system/patch.ts';
 
 /** How serious: to be repaired, or to be looked at. */
@@ -36,9 +36,17 @@ export interface Finding {
     readonly selector: string;
     readonly mode?: 'light' | 'dark';
     readonly widthPx?: number;
+    /** Only seen on screens narrower than this. */
+    readonly belowPx?: number;
   };
   readonly repair?: Repair;
 }
 
 /** A check reads the document and what was derived, and changes nothing. */
 export type Check = (document: StyleDocument, derived: Derived) => readonly Finding[];
+
+/** Where the pair for narrow screens is seen, and only there. */
+export const onNarrow = ({ narrow }: StyleDocument['fonts']): Partial<Finding['where']> => ({
+  widthPx: NARROW_SCREEN_PX,
+  ...(narrow && { belowPx: narrow.below }),
+});

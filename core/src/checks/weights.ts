@@ -1,7 +1,8 @@
-import type { TextStyle } from '../derive/derived.ts';
+import type { StyleFace, TextStyle } from '../derive/derived.ts';
 import { hasItalic, weightsOf, type FontFamily } from '../fonts/family.ts';
 import type { StyleDocument } from '../system/document.ts';
-import type { Check, Finding } from './finding.ts';
+import { chosenFaces, faceFor } from '../system/faces.ts';
+import { onNarrow, type Check, type Finding } from './finding.ts';
 
 const listed = (family: FontFamily): string => {
   const weights = weightsOf(family);
@@ -12,27 +13,37 @@ const listed = (family: FontFamily): string => {
     : weights.join(', ');
 };
 
-/** The decision that asks for a style's weight: the role's own, or the face's. */
-const askedAt = (document: StyleDocument, { id, face }: TextStyle): string =>
-  document.type.roles.items[id]?.weight === undefined
-    ? `/fonts/roles/${face}/weight`
-    : `/type/roles/items/${id}/weight`;
+interface Missing extends StyleFace {
+  readonly style: TextStyle;
+  readonly narrow: boolean;
+}
 
-function missingWeight(path: string, styles: readonly [TextStyle, ...TextStyle[]]): Finding {
-  const [first] = styles;
-  const { family, slug, weight, weightWanted } = first;
-  const names = styles.map(({ name }) => name).join(', ');
+/** The decision that asks for a style's weight: the role's own, or the face's. */
+const askedAt = ({ fonts, type }: StyleDocument, { style, narrow }: Missing): string =>
+  type.roles.items[style.id]?.weight === undefined
+    ? `${faceFor(fonts, style.face, narrow).path}/weight`
+    : `/type/roles/items/${style.id}/weight`;
+
+function missingWeight(
+  fonts: StyleDocument['fonts'],
+  path: string,
+  all: readonly [Missing, ...Missing[]],
+): Finding {
+  const [{ family, narrow, style, weight, weightWanted }] = all;
+  const names = [...new Set(all.map((one) => one.style.name))].join(', ');
+  const ofFace = path.startsWith('/fonts');
+  const which = ofFace ? style.face : style.id;
   return {
-    id: `weight:${styles.length > 1 || path.startsWith('/fonts') ? first.face : first.id}`,
+    id: `weight:${narrow ? 'narrow-' : ''}${which}`,
     severity: 'repair',
-    area: path.startsWith('/fonts') ? 'fonts' : 'type',
+    area: ofFace ? 'fonts' : 'type',
     decision: path,
     title: `${family.name} has no weight ${weightWanted} for ${names}`,
     figures: `The files hold ${listed(family)}; ${weight} is shown.`,
     reason:
       'A browser would fake the missing weight by smearing the letters. Garnish never lets it.',
     source: 'CSS Fonts 4, font-synthesis; the font files',
-    where: { selector: `.type-${slug}` },
+    where: { selector: `.type-${style.slug}`, ...(narrow && onNarrow(fonts)) },
     repair: {
       label: `Take ${weight}`,
       patch: [{ op: 'replace', path, value: weight }],
@@ -44,29 +55,35 @@ function missingWeight(path: string, styles: readonly [TextStyle, ...TextStyle[]
 
 /** Every weight that a text role asks for is in the files, and emphasis has a true italic. */
 export const weightsCheck: Check = (document, { styles }) => {
-  const byDecision = new Map<string, [TextStyle, ...TextStyle[]]>();
-  for (const style of styles.values()) {
-    if (style.weight === style.weightWanted) continue;
-    const path = askedAt(document, style);
+  const wanted = [...styles.values()].flatMap((style): Missing[] => [
+    { ...style, style, narrow: false },
+    ...(style.narrow ? [{ ...style.narrow, style, narrow: true }] : []),
+  ]);
+  const byDecision = new Map<string, [Missing, ...Missing[]]>();
+  for (const one of wanted) {
+    if (one.weight === one.weightWanted) continue;
+    const path = askedAt(document, one);
     const known = byDecision.get(path);
-    if (known) known.push(style);
-    else byDecision.set(path, [style]);
+    if (known) known.push(one);
+    else byDecision.set(path, [one]);
   }
-  const missing = [...byDecision].map(([path, own]) => missingWeight(path, own));
-  const { family } = document.fonts.roles.text;
-  if (hasItalic(family) || document.content.story.aside === '') return missing;
+  const missing = [...byDecision].map(([path, own]) => missingWeight(document.fonts, path, own));
+  if (document.content.story.aside === '') return missing;
+  const upright = chosenFaces(document.fonts).filter(
+    ({ choice, face }) => face === 'text' && !hasItalic(choice.family),
+  );
   return [
     ...missing,
-    {
-      id: 'italic:text',
+    ...upright.map(({ choice, narrow, path }): Finding => ({
+      id: narrow ? 'italic:narrow-text' : 'italic:text',
       severity: 'look',
       area: 'fonts',
-      decision: '/fonts/roles/text/family',
-      title: `${family.name} has no true italic`,
+      decision: `${path}/family`,
+      title: `${choice.family.name} has no true italic`,
       figures: 'Emphasis in the text is set upright.',
       reason: 'A slanted upright is not an italic, so none is faked; emphasis does not show.',
       source: 'CSS Fonts 4, font-synthesis; the font files',
-      where: { selector: 'em' },
-    },
+      where: { selector: 'em', ...(narrow && onNarrow(document.fonts)) },
+    })),
   ];
 };

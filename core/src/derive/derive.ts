@@ -84,7 +84,7 @@ export function createDeriver(): (document: StyleDocument) => Derived {
       faces: faces(textStyles, brief.languages, content.story.aside !== ''),
       rules: [
         ...groundRules(base.byId.has('color.page')),
-        ...typeRules(textStyles),
+        ...typeRules(fonts, textStyles),
         ...colorRules(colors, textPairs),
         ...componentRules(base.byId),
       ],

@@ -5,16 +5,21 @@ import type { Face, Mode, Part } from '../system/document.ts';
 import type { FluidSize } from '../type/fluid.ts';
 import type { Token } from '../tokens/token.ts';
 
+/** The face that sets a text: what the decisions ask for, and the nearest weight that is there. */
+export interface StyleFace {
+  readonly family: FontFamily;
+  readonly weightWanted: number;
+  readonly weight: number;
+}
+
 /** A text role with all that its class says. */
-export interface TextStyle {
+export interface TextStyle extends StyleFace {
   readonly id: string;
   readonly name: string;
   readonly slug: string;
   readonly face: Face;
-  readonly family: FontFamily;
-  /** What the decisions ask for, and the nearest that the files hold, which is what is emitted. */
-  readonly weightWanted: number;
-  readonly weight: number;
+  /** On screens narrower than `fonts.narrow.below`, where another face sets it there. */
+  readonly narrow?: StyleFace;
   readonly place: number;
   readonly size: FluidSize;
   readonly lineHeight: number;
@@ -57,6 +62,8 @@ export interface SpaceStep {
 /** A rule of the style sheet: a selector and its declarations. */
 export interface Rule {
   readonly selector: string;
+  /** The media query that it stands in, if any. */
+  readonly media?: string;
   readonly declarations: readonly (readonly [property: string, value: string])[];
 }
 
@@ -65,6 +72,8 @@ export interface DeliveredFace {
   readonly family: FontFamily;
   readonly files: readonly FontFile[];
   readonly standIn: StandIn;
+  /** Where it is used: with another pair for narrow screens, not every visit loads every family. */
+  readonly screens: 'all' | 'wide' | 'narrow';
 }
 
 /** Everything that follows from a document. */

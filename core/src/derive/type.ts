@@ -1,10 +1,11 @@
 import { fontStack, hasItalic, nearestWeight, type FontFamily } from '../fonts/family.ts';
-import { FACES, inOrder, type StyleDocument } from '../system/document.ts';
+import { inOrder, type StyleDocument, type TextRole } from '../system/document.ts';
+import { chosenFaces, faceFor, faceWords } from '../system/faces.ts';
 import { everyMode, slugs, type TrailDecision, type Token } from '../tokens/token.ts';
 import { fluidCss, fluidSize, type FluidSize } from '../type/fluid.ts';
 import { letterSpacingOf, lineHeightOf } from '../type/line-height.ts';
 import { placeName, sizeOfPlace } from '../type/scale.ts';
-import type { Rule, TextStyle } from './derived.ts';
+import type { Rule, StyleFace, TextStyle } from './derived.ts';
 import { strongWeight } from './faces.ts';
 
 type Fonts = StyleDocument['fonts'];
@@ -20,13 +21,23 @@ const sizeAtPlace = ({ anchors, unit }: Type, place: number): FluidSize => {
   return fluidSize(at(anchors.narrow), at(anchors.wide), unit);
 };
 
+function styleFace(fonts: Fonts, { face, weight }: TextRole, narrow: boolean): StyleFace {
+  const { choice } = faceFor(fonts, face, narrow);
+  const weightWanted = weight ?? choice.weight;
+  return {
+    family: choice.family,
+    weightWanted,
+    weight: nearestWeight(choice.family, weightWanted),
+  };
+}
+
 /** The text roles: size from the place, weight from the face, line height from the size. */
 export function deriveStyles(fonts: Fonts, type: Type): ReadonlyMap<string, TextStyle> {
   const slugOf = slugs(inOrder(type.roles).map(([id, { name }]) => [id, name]));
   return new Map(
     inOrder(type.roles).map(([id, role]) => {
-      const { family, weight: faceWeight } = fonts.roles[role.face];
-      const weightWanted = role.weight ?? faceWeight;
+      const usual = styleFace(fonts, role, false);
+      const narrow = styleFace(fonts, role, true);
       const size = sizeAtPlace(type, role.place);
       const middlePx = ((size.minRem + size.maxRem) / 2) * 16;
       return [
@@ -36,9 +47,10 @@ export function deriveStyles(fonts: Fonts, type: Type): ReadonlyMap<string, Text
           name: role.name,
           slug: slugOf.get(id) ?? id,
           face: role.face,
-          family,
-          weightWanted,
-          weight: nearestWeight(family, weightWanted),
+          ...usual,
+          ...(narrow.family.id !== usual.family.id || narrow.weight !== usual.weight
+            ? { narrow }
+            : undefined),
           place: role.place,
           size,
           lineHeight: lineHeightOf(middlePx),
@@ -83,26 +95,44 @@ const reasonsOf = ({ because, note }: Fonts['reasons']): string =>
 
 function faceTokens(fonts: Fonts): Token[] {
   const why = reasonsOf(fonts.reasons);
-  return FACES.map((face) => {
-    const { family } = fonts.roles[face];
-    return {
-      id: `face.${face}`,
-      path: ['face', face],
-      tier: 'primitive',
-      type: 'fontFamily',
-      ...(why !== '' && { description: why }),
-      values: everyMode({
-        json: stackJson(family),
-        css: fontStack(family),
-      }),
-      trail: () => ({
-        decisions: [
-          { path: `/fonts/roles/${face}/family`, label: `${face} face`, value: family.name },
-        ],
-        steps: [`${family.name} ${family.version}, and what stands in until it has loaded`],
-      }),
-    };
-  });
+  const chosen = chosenFaces(fonts);
+  return chosen
+    .filter(({ narrow }) => !narrow)
+    .map((used): Token => {
+      const {
+        face,
+        choice: { family },
+      } = used;
+      const other = chosen.find((one) => one.narrow && one.face === face);
+      return {
+        id: `face.${face}`,
+        path: ['face', face],
+        tier: 'primitive',
+        type: 'fontFamily',
+        ...(why !== '' && { description: why }),
+        values: everyMode({
+          json: stackJson(family),
+          css: fontStack(family),
+          ...(other &&
+            fonts.narrow && {
+              extension: {
+                narrow: {
+                  below: { value: fonts.narrow.below, unit: 'px' },
+                  value: stackJson(other.choice.family),
+                },
+              },
+            }),
+        }),
+        trail: () => ({
+          decisions: [used, ...(other ? [other] : [])].map((one) => ({
+            path: `${one.path}/family`,
+            label: faceWords(one),
+            value: one.choice.family.name,
+          })),
+          steps: [`${family.name} ${family.version}, and what stands in until it has loaded`],
+        }),
+      };
+    });
 }
 
 function scaleTokens(type: Type, styles: ReadonlyMap<string, TextStyle>): Token[] {
@@ -150,6 +180,7 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle): Token[] {
     css: fluidCss(size),
   };
   const familyJson = stackJson(style.family);
+  const { face, path: chosenAt, choice } = faceFor(fonts, style.face);
   return [
     {
       id: id('family'),
@@ -157,7 +188,7 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle): Token[] {
       tier: 'semantic',
       type: 'fontFamily',
       values: everyMode({
-        reference: `face.${style.face}`,
+        reference: `face.${face}`,
         json: familyJson,
         css: fontStack(style.family),
       }),
@@ -165,8 +196,8 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle): Token[] {
         decisions: [
           { path: `${role}/face`, label: `face of ${style.name}`, value: style.face },
           {
-            path: `/fonts/roles/${style.face}/family`,
-            label: `${style.face} face`,
+            path: `${chosenAt}/family`,
+            label: `${face} face`,
             value: style.family.name,
           },
         ],
@@ -183,9 +214,9 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle): Token[] {
         decisions: [
           type.roles.items[style.id]?.weight === undefined
             ? {
-                path: `/fonts/roles/${style.face}/weight`,
-                label: `weight of the ${style.face} face`,
-                value: String(fonts.roles[style.face].weight),
+                path: `${chosenAt}/weight`,
+                label: `weight of the ${face} face`,
+                value: String(choice.weight),
               }
             : {
                 path: `${role}/weight`,
@@ -269,12 +300,49 @@ export const deriveTypeTokens = (
   ...[...styles.values()].flatMap((style) => styleTokens(fonts, type, style)),
 ];
 
+/** The weight of strong words in a text, and whether emphasis is italic: as the face has them. */
+const emphasisRules = (slug: string, face: StyleFace, media?: string): Rule[] => [
+  {
+    selector: `.type-${slug} strong`,
+    ...(media !== undefined && { media }),
+    declarations: [['font-weight', String(strongWeight(face))]],
+  },
+  {
+    selector: `.type-${slug} em`,
+    ...(media !== undefined && { media }),
+    declarations: [['font-style', hasItalic(face.family) ? 'italic' : 'normal']],
+  },
+];
+
+/** What another pair changes on narrow screens: the faces, and the weights where they differ. */
+function narrowRules(fonts: Fonts, styles: ReadonlyMap<string, TextStyle>): Rule[] {
+  if (!fonts.narrow) return [];
+  const media = `(width < ${fonts.narrow.below}px)`;
+  const others = [...styles.values()].flatMap(({ slug, weight, narrow }) =>
+    narrow ? [{ slug, narrow, weight }] : [],
+  );
+  return [
+    {
+      selector: ':root',
+      media,
+      declarations: [
+        ...chosenFaces(fonts)
+          .filter(({ narrow }) => narrow)
+          .map(({ face, choice }) => [`--face-${face}`, fontStack(choice.family)] as const),
+        ...others
+          .filter(({ narrow, weight }) => narrow.weight !== weight)
+          .map(({ slug, narrow }) => [`--type-${slug}-weight`, String(narrow.weight)] as const),
+      ],
+    },
+    ...others.flatMap(({ slug, narrow }) => emphasisRules(slug, narrow, media)),
+  ];
+}
+
 /** A class for each text role, and the weights that emphasis takes in it. */
-export const deriveTypeRules = (styles: ReadonlyMap<string, TextStyle>): Rule[] =>
-  [...styles.values()].flatMap((style) => {
-    const { slug, family } = style;
+export const deriveTypeRules = (fonts: Fonts, styles: ReadonlyMap<string, TextStyle>): Rule[] => [
+  ...[...styles.values()].flatMap((style): Rule[] => {
+    const { slug } = style;
     const property = (part: string): string => `var(--type-${slug}-${part})`;
-    const strong = strongWeight(style);
     return [
       {
         selector: `.type-${slug}`,
@@ -286,10 +354,8 @@ export const deriveTypeRules = (styles: ReadonlyMap<string, TextStyle>): Rule[] 
           ['letter-spacing', property('letter-spacing')],
         ],
       },
-      { selector: `.type-${slug} strong`, declarations: [['font-weight', String(strong)]] },
-      {
-        selector: `.type-${slug} em`,
-        declarations: [['font-style', hasItalic(family) ? 'italic' : 'normal']],
-      },
-    ] satisfies Rule[];
-  });
+      ...emphasisRules(slug, style),
+    ];
+  }),
+  ...narrowRules(fonts, styles),
+];

@@ -24,7 +24,12 @@ test.each<[string, Partial<FamilyFilter>, (family: FontFamily) => boolean]>([
   ['a language', { language: 'el' }, ({ languages }) => languages.includes('el')],
   ['an italic', { italic: true }, hasItalic],
   ['even figures', { figures: true }, ({ figures }) => figures !== 'proportional'],
-  ['weights', { weights: 9 }, (family) => weightsOf(family).length >= 9],
+  ['number of weights', { weights: '4 or more' }, (family) => weightsOf(family).length >= 4],
+  [
+    'range of weights',
+    { weights: '300 to 700' },
+    (family) => weightsOf(family).includes(300) && weightsOf(family).includes(700),
+  ],
   ['large letters', { size: 'large' }, ({ metrics }) => metrics.xHeight >= 0.52],
   ['narrow letters', { width: 'narrow' }, ({ metrics }) => metrics.letterWidths.en < 0.42],
 ])('%s keeps those that have it, and drops no other', (_, change, fits) => {

@@ -19,6 +19,24 @@ export const WIDTHS = {
   ordinary: [0.42, 0.47],
   wide: [0.47, 1],
 } as const satisfies Record<string, Range>;
+/** The weights that are asked for: so many, and the whole way from one to another. */
+export const WEIGHTS = {
+  any: {},
+  '2 or more': { count: 2 },
+  '4 or more': { count: 4 },
+  '300 to 700': { from: 300, to: 700 },
+  '400 to 700': { from: 400, to: 700 },
+  '400 to 900': { from: 400, to: 900 },
+  '100 to 900': { from: 100, to: 900 },
+} as const satisfies Record<string, WantedWeights>;
+export type Weights = keyof typeof WEIGHTS;
+
+interface WantedWeights {
+  readonly count?: number;
+  readonly from?: number;
+  readonly to?: number;
+}
+
 export type Size = keyof typeof SIZES;
 export type Width = keyof typeof WIDTHS;
 
@@ -32,7 +50,7 @@ export interface FamilyFilter {
   readonly language: LanguageCode | '';
   readonly italic: boolean;
   readonly figures: boolean;
-  readonly weights: number;
+  readonly weights: Weights;
   readonly size: Size;
   readonly width: Width;
   readonly kilobytes: number;
@@ -50,7 +68,7 @@ export const EMPTY_FILTER: FamilyFilter = {
   language: '',
   italic: false,
   figures: false,
-  weights: 1,
+  weights: 'any',
   size: 'any',
   width: 'any',
   kilobytes: 1000,
@@ -60,6 +78,12 @@ export const EMPTY_FILTER: FamilyFilter = {
 /** The bytes of the two weights that most sites need. */
 const bytesOf = (family: FontFamily): number =>
   firstBytes(neededFiles(family, { upright: [400, 700], italic: [], languages: ['en'] }));
+
+const hasWeights = (family: FontFamily, { count = 1, from, to }: WantedWeights): boolean => {
+  const weights = weightsOf(family);
+  const has = (end: number | undefined): boolean => end === undefined || weights.includes(end);
+  return weights.length >= count && has(from) && has(to);
+};
 
 /** How well a family must carry a word to be shown under it. */
 const CARRIES = 0.62;
@@ -79,7 +103,7 @@ export function filterFamilies(
       (language === '' || family.languages.includes(language)) &&
       (!italic || hasItalic(family)) &&
       (!figures || family.figures !== 'proportional') &&
-      weightsOf(family).length >= weights &&
+      hasWeights(family, WEIGHTS[weights]) &&
       within(family.metrics.xHeight, SIZES[size]) &&
       within(family.metrics.letterWidths.en, WIDTHS[width]) &&
       bytesOf(family) <= kilobytes * 1000,

@@ -3,7 +3,7 @@ import { createFontStack } from '@capsizecss/core';
 import { sampleFamilies, sampleFamily } from '../system/sample.ts';
 import { letterWidthIn } from './family.ts';
 import { MOOD_WORDS, moodFit, traitsOf } from './mood.ts';
-import { PARTS, rankPairings, reasonsOf, type PairingBrief } from './pairing.ts';
+import { PARTS, rankPairings, rankTrios, reasonsOf, type PairingBrief } from './pairing.ts';
 import { standInFor } from './stand-in.ts';
 
 const brief: PairingBrief = {
@@ -65,6 +65,50 @@ describe('pairings', () => {
       NaN;
     expect(of('archivo', 'public-sans')).toBeLessThan(of('archivo', 'literata'));
     expect(of('source-sans-3', 'source-serif-4')).toBeGreaterThan(0.8);
+  });
+});
+
+describe('trios', () => {
+  const trios = rankTrios(families, brief, { heading: 'archivo' });
+  const best = trios.pairings(0, 200);
+
+  test('hold one face, have three different families, the best first', () => {
+    expect(best).toHaveLength(200);
+    for (const { heading, text, label } of best) {
+      expect(heading.id).toBe('archivo');
+      expect(new Set([heading.id, text.id, label?.id]).size).toBe(3);
+      expect(['display', 'hand']).not.toContain(label?.category);
+      expect(label?.languages).toEqual(expect.arrayContaining(['en', 'no']));
+    }
+    const scores = best.map(({ score }) => score);
+    expect(scores).toEqual(scores.toSorted((one, other) => other - one));
+    // All of three different families, counted the long way round.
+    const texts = new Set(all.map(({ text }) => text.id));
+    const labels = families.filter(
+      ({ category, languages }) =>
+        !['display', 'hand'].includes(category) &&
+        languages.includes('en') &&
+        languages.includes('no'),
+    );
+    const count = [...texts]
+      .filter((text) => text !== 'archivo')
+      .flatMap((text) => labels.filter(({ id }) => id !== text && id !== 'archivo')).length;
+    expect(trios.count).toBe(count);
+  });
+
+  test('cost more bytes than their pair, and are never a clearer difference', () => {
+    for (const trio of best.slice(0, 40)) {
+      const pair = all.find(
+        ({ heading, text }) => heading.id === trio.heading.id && text.id === trio.text.id,
+      );
+      expect(trio.parts.bytes).toBeLessThanOrEqual(pair?.parts.bytes ?? 0);
+      expect(trio.parts.difference).toBeLessThanOrEqual(pair?.parts.difference ?? 0);
+      expect(reasonsOf(trio, brief).weights).toMatch(/for labels\.$/);
+    }
+  });
+
+  test('are refused where nothing is held', () => {
+    expect(() => rankTrios(families, brief, {})).toThrow(RangeError);
   });
 });
 

@@ -58,11 +58,12 @@ const standInFaces = ({ family, standIn }: DeliveredFace): string[] =>
     ]),
   );
 
-const ruleCss = ({ selector, declarations }: Rule): string =>
-  block(
-    selector,
-    declarations.map(([property, value]) => `${property}: ${value};`),
-  );
+const ruleCss = ({ selector, media, declarations }: Rule): string => {
+  const lines = declarations.map(([property, value]) => `${property}: ${value};`);
+  return media === undefined
+    ? block(selector, lines)
+    : `@media ${media} {\n${block(selector, lines, '  ')}}\n`;
+};
 
 /** A value that is taken from the same token in both modes changes with that token. */
 const sameInDark = ({ values: { light, dark } }: Token): boolean =>

@@ -1,5 +1,6 @@
 import type { DeliveredFace } from '../derive/derived.ts';
-import { FACES, type StyleDocument } from '../system/document.ts';
+import type { StyleDocument } from '../system/document.ts';
+import { chosenFaces } from '../system/faces.ts';
 import { standInName } from '../fonts/family.ts';
 
 /** What a reader sees before the fonts have come: the fitted stand-in, or the bare local font. */
@@ -12,12 +13,18 @@ export function withoutFonts(
   faces: readonly DeliveredFace[],
   before: BeforeFonts,
 ): string {
-  const lines = FACES.flatMap((face) => {
-    const { family } = fonts.roles[face];
-    const delivered = faces.find((one) => one.family.id === family.id);
-    if (!delivered || family.stack !== undefined) return [];
-    const local = before === 'stand-in' ? standInName(family) : delivered.standIn.font.name;
-    return [`--face-${face}: "${local}";`];
-  });
-  return `:root:root { ${lines.join(' ')} }`;
+  const lines = (onNarrow: boolean): string =>
+    chosenFaces(fonts)
+      .filter(({ narrow }) => narrow === onNarrow)
+      .flatMap(({ face, choice: { family } }) => {
+        const delivered = faces.find((one) => one.family.id === family.id);
+        if (!delivered || family.stack !== undefined) return [];
+        const local = before === 'stand-in' ? standInName(family) : delivered.standIn.font.name;
+        return [`--face-${face}: "${local}";`];
+      })
+      .join(' ');
+  const usual = `:root:root { ${lines(false)} }`;
+  return fonts.narrow
+    ? `${usual}\n@media (width < ${fonts.narrow.below}px) { :root:root { ${lines(true)} } }`
+    : usual;
 }

@@ -8,7 +8,7 @@ import { MOOD_WORDS } from '../fonts/mood.ts';
 import { NEEDS } from '../fonts/pairing.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
-export const SCHEMA = 1;
+export const SCHEMA = 2;
 
 export const MODES = ['light', 'dark'] as const;
 export type Mode = (typeof MODES)[number];
@@ -19,6 +19,9 @@ const words = z.string().check(z.maxLength(2000));
 const hex = z.custom<Hex>((value) => typeof value === 'string' && isHex(value), {
   error: 'a color of the form #rrggbb',
 });
+
+/** A screen that is narrow beyond doubt, in px. */
+export const NARROW_SCREEN_PX = 320;
 
 /** A collection: things by an id that never changes, and the order in which they stand. */
 const collection = <Item extends z.ZodMiniType>(item: Item) =>
@@ -37,7 +40,8 @@ const fontChoice = z.strictObject({
   weight: z.int().check(z.gte(1), z.lte(1000)),
 });
 
-export const FACES = ['heading', 'text'] as const;
+/** What a face is for. Labels are set in the heading face where they have none of their own. */
+export const FACES = ['heading', 'text', 'label'] as const;
 
 /** The reasons that designers give for a pair of faces. */
 export const FONT_REASONS = [
@@ -133,7 +137,19 @@ export const documentSchema = z.strictObject({
     conformance: z.enum(['AA', 'AAA']),
   }),
   fonts: z.strictObject({
-    roles: z.strictObject({ heading: fontChoice, text: fontChoice }),
+    roles: z.strictObject({
+      heading: fontChoice,
+      text: fontChoice,
+      label: z.optional(fontChoice),
+    }),
+    /** Another pair for screens narrower than a width in px. */
+    narrow: z.optional(
+      z.strictObject({
+        below: z.int().check(z.gt(NARROW_SCREEN_PX), z.lte(2000)),
+        heading: fontChoice,
+        text: fontChoice,
+      }),
+    ),
     /** Why these were chosen, for whoever comes after. */
     reasons: z.strictObject({ because: z.array(z.enum(FONT_REASONS)), note: words }),
   }),
@@ -173,6 +189,7 @@ export type Part = (typeof PARTS)[number];
 export type TextUse = StyleDocument['color']['texts']['items'][string];
 export type Anchor = StyleDocument['type']['anchors']['narrow'];
 export type Face = (typeof FACES)[number];
+export type FontChoice = StyleDocument['fonts']['roles']['heading'];
 export type FontReason = (typeof FONT_REASONS)[number];
 export type Brief = StyleDocument['brief'];
 export type SpaceRole = keyof StyleDocument['space']['roles'];

@@ -29,7 +29,7 @@ export const usualRoles: Type['roles'] = collectionOf([
   ['lead', { name: 'lead', face: 'text', place: 1 }],
   ['body', { name: 'body', face: 'text', place: 0 }],
   ['small', { name: 'small', face: 'text', place: -1 }],
-  ['label', { name: 'label', face: 'heading', place: 0 }],
+  ['label', { name: 'label', face: 'label', place: 0 }],
 ]);
 
 const headings = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const;

@@ -9,6 +9,7 @@ import {
   valueAt,
   type Patch,
 } from './patch.ts';
+import { derive } from '../derive/derive.ts';
 import { sampleDocument } from './sample.ts';
 import { readDocument } from './upgrade.ts';
 import { validate } from './validate.ts';
@@ -132,6 +133,21 @@ describe('places', () => {
 describe('a stored document', () => {
   test('of this schema is read as it is', () => {
     expect(readDocument(JSON.parse(JSON.stringify(document)))).toEqual({ ok: true, document });
+  });
+
+  test('of schema 1 keeps its faces: labels stay in that of the headings', () => {
+    const first = structuredClone(document) as unknown as {
+      schema: number;
+      type: { roles: { items: Record<string, { face: string }> } };
+    };
+    first.schema = 1;
+    const label = first.type.roles.items['label'];
+    if (label) label.face = 'heading';
+    const read = readDocument(first);
+    expect(read).toEqual({ ok: true, document });
+    expect(read.ok && derive(read.document).styles.get('label')?.family.id).toBe('archivo');
+    // A role that was taken out, or set in the text face, is left alone.
+    expect(readDocument({ ...document, schema: 1, type: 3 })).toMatchObject({ ok: false });
   });
 
   test('of a newer schema, or of none, is refused in words', () => {

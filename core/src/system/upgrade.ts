@@ -3,11 +3,29 @@ import { validate, type Validated } from './validate.ts';
 
 type Upgrade = (document: Record<string, unknown>) => Record<string, unknown>;
 
-/** One upgrade for each older schema number, to the next one. Schema 1 is the first. */
-const UPGRADES: Readonly<Record<number, Upgrade>> = {};
-
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Changes what stands at a path of a plain record; what is not there stays away. */
+function changed(
+  value: unknown,
+  path: readonly string[],
+  change: (there: unknown) => unknown,
+): unknown {
+  const [head, ...rest] = path;
+  if (head === undefined) return change(value);
+  if (!isRecord(value) || !(head in value)) return value;
+  return { ...value, [head]: changed(value[head], rest, change) };
+}
+
+/** Labels may have a face of their own; until they do they are set in that of the headings. */
+const labelsOfTheirOwn: Upgrade = (document) =>
+  changed(document, ['type', 'roles', 'items', 'label', 'face'], (face) =>
+    face === 'heading' ? 'label' : face,
+  ) as Record<string, unknown>;
+
+/** One upgrade for each older schema number, to the next one. Schema 1 is the first. */
+const UPGRADES: Readonly<Record<number, Upgrade>> = { 1: labelsOfTheirOwn };
 
 /** Reads a stored document of any schema number up to the newest; a newer one is a problem. */
 export function readDocument(value: unknown): Validated {

@@ -1,6 +1,7 @@
 import { derive } from '@garnish/core/derive/derive';
 import { writeCss } from '@garnish/core/formats/css';
 import { writeDtcg } from '@garnish/core/formats/dtcg';
+import { writeHandoff } from '@garnish/core/formats/handoff';
 import type { StyleDocument } from '@garnish/core/system/document';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
@@ -27,6 +28,11 @@ const DOWNLOADS: readonly Download[] = [
     file: 'tokens.json',
     type: 'application/json; charset=utf-8',
     write: (document) => writeDtcg(derive(document), document),
+  },
+  {
+    file: 'handoff.md',
+    type: 'text/markdown; charset=utf-8',
+    write: (document) => writeHandoff(document, derive(document)),
   },
   { file: 'tokens.zip', type: 'application/zip', write: exportZip },
   { file: 'fonts.zip', type: 'application/zip', write: exportMockUpFonts },

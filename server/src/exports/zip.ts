@@ -1,6 +1,7 @@
 import { derive } from '@garnish/core/derive/derive';
 import { FONT_FOLDER, writeCss } from '@garnish/core/formats/css';
 import { writeDtcg } from '@garnish/core/formats/dtcg';
+import { writeHandoff } from '@garnish/core/formats/handoff';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { strToU8, zipSync, type Zippable } from 'fflate';
 import type { FontSource } from '../fonts/delivered.ts';
@@ -11,12 +12,13 @@ export const FIXED = new Date('2000-01-01T00:00:00');
 /** Font files are compressed already. */
 const STORED = { level: 0, mtime: FIXED } as const;
 
-/** The style sheet, the tokens, the font files and their licences, as one archive. */
+/** The style sheet, the tokens, what is to be known of them, the font files and their licences, as one archive. */
 export async function exportZip(document: StyleDocument, fonts: FontSource): Promise<Uint8Array> {
   const derived = derive(document);
   const folder: Zippable = {
     'tokens.css': strToU8(writeCss(derived)),
     'tokens.json': strToU8(writeDtcg(derived, document)),
+    'handoff.md': strToU8(writeHandoff(document, derived)),
   };
   for (const {
     family: { id },

@@ -31,6 +31,8 @@ function entriesOf(
     ...AREAS.map((area): Entry => ({ kind: 'area', name: area.name, run: () => go(area.id) })),
     decision('Heading face', '/fonts/roles/heading/family'),
     decision('Text face', '/fonts/roles/text/family'),
+    decision('Label face', '/fonts/roles/label'),
+    decision('Pair for narrow screens', '/fonts/narrow'),
     ...(['narrow', 'wide'] as const).flatMap((end) => [
       decision(`Base on the ${end} screen`, `/type/anchors/${end}/base`),
       decision(`Ratio on the ${end} screen`, `/type/anchors/${end}/ratio`),
@@ -60,7 +62,7 @@ function entriesOf(
       name: `Proof in ${mode}`,
       run: () => setPreferences({ proofTheme: mode }),
     })),
-    ...['tokens.css', 'tokens.json', 'tokens.zip'].map((file): Entry => ({
+    ...['tokens.css', 'tokens.json', 'tokens.zip', 'handoff.md'].map((file): Entry => ({
       kind: 'command',
       name: `Export ${file}`,
       run: () => globalThis.location.assign(`/api/systems/${id}/export/${file}`),

@@ -26,11 +26,17 @@ const boxOf = (page: Document, selector: string): Box | undefined => {
 };
 
 /** Where each finding is seen on the page; those on the same spot share a mark. */
-function placed(page: Document, findings: readonly Finding[], theme: string): Mark[] {
+function placed(
+  page: Document,
+  findings: readonly Finding[],
+  theme: string,
+  widthPx: number,
+): Mark[] {
   const byTop = new Map<number, Mark>();
   for (const finding of findings) {
-    if (finding.where.mode && finding.where.mode !== theme) continue;
-    const box = boxOf(page, finding.where.selector);
+    const { belowPx = Infinity, mode = theme, selector } = finding.where;
+    if (mode !== theme || widthPx >= belowPx) continue;
+    const box = boxOf(page, selector);
     if (box && !byTop.has(Math.round(box.top)))
       byTop.set(Math.round(box.top), { finding, top: box.top, height: Math.min(box.height, 60) });
   }
@@ -55,7 +61,7 @@ export function Marks({ page, findings, theme, scale, rules, widthPx }: MarksPro
 
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const measure = (): void => setMarks(placed(page, findings, theme));
+    const measure = (): void => setMarks(placed(page, findings, theme, widthPx));
     const later = (): void => {
       clearTimeout(timer);
       timer = setTimeout(measure, SETTLE_MS);

@@ -8,8 +8,8 @@ const LABEL_LENGTH = 60;
 const wordsOf = (target: EventTarget | null): HTMLElement | undefined =>
   (target as Partial<Element> | null)?.closest?.<HTMLElement>('[data-content]') ?? undefined;
 
-/** Takes in what is written in the proof: when the words are left or with Enter; Escape goes back. */
-export function useWriting(page: Document | undefined, editing: boolean): void {
+/** Takes in what is written in a page or a part of one: when the words are left or with Enter; Escape goes back. */
+export function useWriting(page: Document | HTMLElement | undefined, editing: boolean): void {
   const store = useStore();
   useEffect(() => {
     if (!page || !editing) return;
@@ -31,7 +31,8 @@ export function useWriting(page: Document | undefined, editing: boolean): void {
         );
       if (!taken) element.textContent = before;
     };
-    const press = (event: KeyboardEvent): void => {
+    const press = (event: Event): void => {
+      if (!('key' in event)) return;
       const element = wordsOf(event.target);
       const path = element?.dataset['content'];
       if (!element || path === undefined) return;

@@ -26,13 +26,23 @@ export function registerFaces(family: string, files: readonly FaceFile[]): void 
   for (const file of files) register(previewName(family), file);
 }
 
-/** A `font-family` value for setting words of the interface in a family of the system. */
-export function useFace({ name, files, stack }: FontFamily): string {
+/**
+ * A `font-family` value for setting words of the interface in a family of the system. Its file is
+ * asked for after `waitMs`, so that a list that flies past asks for nothing.
+ */
+export function useFace({ name, files, stack }: FontFamily, waitMs = 0): string {
   useEffect(() => {
-    registerFaces(
-      name,
-      files.filter((file) => isFirst(file) && file.style === 'normal'),
-    );
-  }, [name, files]);
+    const ask = (): void =>
+      registerFaces(
+        name,
+        files.filter((file) => isFirst(file) && file.style === 'normal'),
+      );
+    if (waitMs === 0) {
+      ask();
+      return undefined;
+    }
+    const timer = setTimeout(ask, waitMs);
+    return () => clearTimeout(timer);
+  }, [name, files, waitMs]);
   return stack ?? `"${previewName(name)}", system-ui`;
 }

@@ -8,8 +8,8 @@ const PAGE = 8;
 
 export interface Candidate {
   readonly id: string;
-  /** What taking it changes; undefined for what is chosen already. */
-  readonly patch: Patch | undefined;
+  /** What taking it changes; nothing for what is chosen already. Asked for only when it is tried. */
+  readonly patch: () => Patch | undefined;
   readonly label: string;
 }
 
@@ -42,7 +42,7 @@ export function useTryList(candidates: readonly Candidate[], chosen: string | un
 
   const tryOut = ({ id, patch }: Candidate): void => {
     setActive(id);
-    store.tryOut(patch);
+    store.tryOut(patch());
   };
   const goBack = (): void => {
     clearTimeout(timer.current);
@@ -52,7 +52,8 @@ export function useTryList(candidates: readonly Candidate[], chosen: string | un
   const take = ({ id, label, patch }: Candidate): void => {
     clearTimeout(timer.current);
     setActive(id);
-    if (patch) store.change(patch, label);
+    const change = patch();
+    if (change) store.change(change, label);
     else store.tryOut(undefined);
   };
   const press = (event: KeyboardEvent): void => {

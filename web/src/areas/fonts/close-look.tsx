@@ -1,5 +1,5 @@
 import type { FontFamily } from '@garnish/core/fonts/family';
-import { FACES } from '@garnish/core/system/document';
+import { chosenFaces, faceWords } from '@garnish/core/system/faces';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useSystem } from '../../system/system-context.ts';
 import { previewName, useFace } from '../../ui/use-face.ts';
@@ -152,16 +152,22 @@ export function CloseLook() {
       </section>
       <section aria-label="On coarse and fine screens">
         <h3 className="mb-1 font-semibold">On coarse and fine screens</h3>
-        {FACES.map((face) => (
-          <div key={face} className="grid grid-cols-2 gap-4">
+        {chosenFaces(fonts).map(({ face, narrow, choice }) => (
+          <div key={faceWords({ face, narrow })} className="grid grid-cols-2 gap-4">
             {([1, 2] as const).map((density) => (
               <Screen
                 key={density}
-                family={fonts.roles[face].family}
-                weight={fonts.roles[face].weight}
+                family={choice.family}
+                weight={choice.weight}
                 sizePx={face === 'text' ? sizePx : 18}
                 density={density}
-                words={face === 'text' ? content.hero.lead : content.hero.title}
+                words={
+                  {
+                    heading: content.hero.title,
+                    text: content.hero.lead,
+                    label: content.hero.primary,
+                  }[face]
+                }
               />
             ))}
           </div>

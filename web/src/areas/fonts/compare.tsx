@@ -3,6 +3,7 @@ import { inOrder, type Mode } from '@garnish/core/system/document';
 import type { KeptPair } from '@garnish/core/system/keeper';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { useState } from 'react';
+import { useWriting } from '../../proof/use-writing.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
@@ -10,6 +11,25 @@ import { useFace } from '../../ui/use-face.ts';
 
 const CONFUSED = 'Il1 O0 rn m';
 const WIDTH_PX = 720;
+
+/** A pair or a trio in words. */
+export const pairName = ({ heading, text, label }: KeptPair): string =>
+  `${heading.name} over ${text.name}${label ? `, labels ${label.name}` : ''}`;
+
+/** Words of the site, changed where they stand; every column shows the same ones. */
+const Words = ({ at, children }: { readonly at: string; readonly children: string }) => (
+  <span
+    data-content={at}
+    contentEditable="plaintext-only"
+    suppressContentEditableWarning
+    spellCheck={false}
+    role="textbox"
+    aria-label={`Words: ${children}`}
+    tabIndex={0}
+  >
+    {children}
+  </span>
+);
 
 interface ColumnProps {
   readonly pair: KeptPair;
@@ -26,6 +46,8 @@ function Column({ pair, mode, scale, present }: ColumnProps) {
   const { colors, styles } = decided.derived;
   const headingFace = useFace(pair.heading);
   const textFace = useFace(pair.text);
+  const labelFamily = pair.label ?? pair.heading;
+  const labelFace = useFace(labelFamily);
   const color = (role: string): string | undefined => colors.get(role)?.colors[mode];
   const px = (role: string): number => {
     const style = styles.get(role);
@@ -42,18 +64,28 @@ function Column({ pair, mode, scale, present }: ColumnProps) {
     fontSize: px(role) * scale,
     fontSynthesis: 'none',
   });
+  const label = {
+    fontFamily: labelFace,
+    fontWeight: nearestWeight(labelFamily, styles.get('label')?.weightWanted ?? 600),
+    fontSynthesis: 'none',
+  };
+  const name = pairName(pair);
   return (
     <article
-      aria-label={`${pair.heading.name} over ${pair.text.name}`}
+      aria-label={name}
       className="min-w-0 space-y-3 border-e border-line p-4 last:border-e-0"
       style={{ background: color('page'), color: color('text') }}
     >
       <p className="text-xs" style={{ color: color('quiet') }}>
-        {pair.heading.name} over {pair.text.name}
+        {name}
         {present && ', the present pair'}
       </p>
-      <p style={{ ...heading, fontSize: px('h3'), lineHeight: 1.15 }}>{content.hero.title}</p>
-      <p style={{ ...text('body'), lineHeight: 1.5 }}>{content.hero.lead}</p>
+      <p style={{ ...heading, fontSize: px('h3'), lineHeight: 1.15 }}>
+        <Words at="/content/hero/title">{content.hero.title}</Words>
+      </p>
+      <p style={{ ...text('body'), lineHeight: 1.5 }}>
+        <Words at="/content/hero/lead">{content.hero.lead}</Words>
+      </p>
       <table className="w-full tabular-nums" style={text('body')}>
         <tbody>
           {inOrder(content.table.rows)
@@ -61,7 +93,11 @@ function Column({ pair, mode, scale, present }: ColumnProps) {
             .map(([id, row]) => (
               <tr key={id}>
                 {content.table.columns.order.slice(0, 3).map((column) => (
-                  <td key={column}>{row[column]}</td>
+                  <td key={column}>
+                    <Words at={`/content/table/rows/items/${id}/${column}`}>
+                      {row[column] ?? ''}
+                    </Words>
+                  </td>
                 ))}
               </tr>
             ))}
@@ -71,16 +107,18 @@ function Column({ pair, mode, scale, present }: ColumnProps) {
         <span
           className="inline-block rounded px-4 py-2"
           style={{
-            ...heading,
+            ...label,
             fontSize: px('label'),
             background: color('action'),
             color: color('action-ink'),
           }}
         >
-          {content.hero.primary}
+          <Words at="/content/hero/primary">{content.hero.primary}</Words>
         </span>
       </p>
-      <p style={{ ...text('small'), color: color('quiet') }}>{content.table.note}</p>
+      <p style={{ ...text('small'), color: color('quiet') }}>
+        <Words at="/content/table/note">{content.table.note}</Words>
+      </p>
       <p style={text('small')}>{CONFUSED}</p>
     </article>
   );
@@ -95,6 +133,8 @@ interface CompareProps {
 /** Up to four pairs side by side on the site's own words, at the same size or the same x-height. */
 export function Compare({ pairs, onClose }: CompareProps) {
   const [mode, setMode] = useState<Mode>('light');
+  const [page, setPage] = useState<HTMLElement | null>(null);
+  useWriting(page ?? undefined, true);
   const [same, setSame] = useState<'size' | 'x-height'>('size');
   const reference = pairs[0]?.text.metrics.xHeight ?? 0.5;
   return (
@@ -115,12 +155,17 @@ export function Compare({ pairs, onClose }: CompareProps) {
           value={mode}
           onChange={setMode}
         />
-        <span className="grow" />
+        <span className="grow text-end text-xs text-quiet">
+          click words to change them: Enter takes them, Escape goes back
+        </span>
         <button type="button" className="act" onClick={onClose}>
           Done
         </button>
       </div>
-      <div className="grid auto-cols-fr grid-flow-col border border-line max-md:grid-flow-row">
+      <div
+        ref={setPage}
+        className="grid auto-cols-fr grid-flow-col border border-line max-md:grid-flow-row"
+      >
         {pairs.map((pair, index) => (
           <Column
             key={index}

@@ -1,4 +1,5 @@
 import type { DeliveredFace } from '@garnish/core/derive/derived';
+import { firstVisit } from '@garnish/core/derive/faces';
 import { isFirst } from '@garnish/core/fonts/family';
 import { FONT_FOLDER } from '@garnish/core/formats/css';
 import { useSystem } from '../../system/system-context.ts';
@@ -28,14 +29,18 @@ function groups({ files }: DeliveredFace) {
 }
 
 /** What asks for the first files before the style sheet has been read. */
-const preloadsOf = (faces: readonly DeliveredFace[]): string =>
+const preloadsOf = (faces: readonly DeliveredFace[], below: number | undefined): string =>
   faces
-    .flatMap(({ files }) => files)
-    .filter((file) => isFirst(file) && file.style === 'normal')
-    .map(
-      ({ name }) =>
-        `<link rel="preload" href="${FONT_FOLDER}/${name}" as="font" type="font/woff2" crossorigin>`,
-    )
+    .flatMap(({ files, screens }) => {
+      const media =
+        screens === 'all' ? '' : ` media="(width ${screens === 'wide' ? '>=' : '<'} ${below}px)"`;
+      return files
+        .filter((file) => isFirst(file) && file.style === 'normal')
+        .map(
+          ({ name }) =>
+            `<link rel="preload" href="${FONT_FOLDER}/${name}" as="font" type="font/woff2"${media} crossorigin>`,
+        );
+    })
     .join('\n');
 
 /** The files that the decisions really need, against the budget, and what stands in until they come. */
@@ -43,10 +48,8 @@ export function Delivery() {
   const { decided, id } = useSystem();
   const { faces } = decided.derived;
   const { fontBudgetKb } = decided.document.brief;
-  const first = faces
-    .flatMap(({ files }) => files)
-    .filter(isFirst)
-    .reduce((sum, { bytes }) => sum + bytes, 0);
+  const { narrow } = decided.document.fonts;
+  const first = firstVisit(faces);
   const share = first / 1000 / fontBudgetKb;
   return (
     <>
@@ -64,11 +67,20 @@ export function Delivery() {
         />
       </div>
       {faces.map((face) => {
-        const { family, files, standIn } = face;
+        const { family, files, standIn, screens } = face;
         return (
           <section key={family.id} aria-label={family.name} className="mt-3">
             <h3 className="flex justify-between border-b border-line-strong font-semibold">
-              {family.name}
+              <span>
+                {family.name}
+                {screens !== 'all' && narrow && (
+                  <span className="font-normal text-quiet">
+                    {' '}
+                    {screens === 'wide' ? 'from' : 'below'}{' '}
+                    <span className="figures">{narrow.below}</span> px
+                  </span>
+                )}
+              </span>
               <span className="figures font-normal">{kilobytes(sumOf(files))}</span>
             </h3>
             <ul>
@@ -106,7 +118,7 @@ export function Delivery() {
         );
       })}
       <p className="mt-3 flex flex-wrap items-baseline gap-x-4">
-        <Copy className="act" text={preloadsOf(faces)}>
+        <Copy className="act" text={preloadsOf(faces, narrow?.below)}>
           Copy the preload hints
         </Copy>
         <a className="act" href={`/api/systems/${id}/export/fonts.zip`} download>

@@ -4,50 +4,127 @@ import {
   FIGURE_NAMES,
   figureOf,
   filterFamilies,
+  type FamilyFilter,
 } from '@garnish/core/fonts/family-filter';
-import type { Face } from '@garnish/core/system/document';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useSystem } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
-import { useTryList } from '../../ui/use-try-list.ts';
-import { choosing } from './choosing.ts';
+import { useTryList, type Candidate } from '../../ui/use-try-list.ts';
+import { choiceAt, choosing, nameOf, type Target } from './choosing.ts';
 import { Filters } from './filters.tsx';
 
 const ROW_PX = 40;
+/** A row that is passed faster than this does not ask for its file. */
+const STANDS_MS = 120;
 
 interface FamilyListProps {
   readonly families: readonly FontFamily[];
-  readonly face: Face;
+  readonly target: Target;
 }
 
-/** Every family set in itself; moving through the list tries each in the proof. */
-export function FamilyList({ families, face }: FamilyListProps) {
-  const { decided } = useSystem();
-  const { family: chosen, weight } = decided.document.fonts.roles[face];
-  const [filter, setFilter] = useState(EMPTY_FILTER);
+interface RowsProps {
+  readonly shown: readonly FontFamily[];
+  readonly candidates: readonly Candidate[];
+  readonly filter: FamilyFilter;
+  readonly label: string;
+  readonly chosen: string | undefined;
+  readonly weight: number;
+}
+
+/** The rows in view, and few beside them. They scroll without anything around them being drawn anew. */
+function Rows({ shown, candidates, filter, label, chosen, weight }: RowsProps) {
   const room = useRef<HTMLUListElement>(null);
-  const shown = filterFamilies(families, filter);
-  const candidates = shown.map((family) => ({
-    id: family.id,
-    patch:
-      family.id === chosen.id && family.version === chosen.version
-        ? undefined
-        : choosing(face, family),
-    label: `${face} face ${family.name}`,
-  }));
-  const list = useTryList(candidates, chosen.id);
+  const list = useTryList(candidates, chosen);
   const rows = useVirtualizer({
     count: shown.length,
     getScrollElement: () => room.current,
     estimateSize: () => ROW_PX,
-    overscan: 6,
+    overscan: 4,
   });
 
   const activeAt = shown.findIndex(({ id }) => id === list.active);
   useEffect(() => {
     if (activeAt >= 0) rows.scrollToIndex(activeAt, { align: 'auto' });
   }, [activeAt, rows]);
+
+  return (
+    <ul
+      ref={room}
+      role="listbox"
+      tabIndex={0}
+      aria-label={label}
+      aria-activedescendant={list.active && `family-${list.active}`}
+      className="h-[25rem] overflow-y-auto"
+      onKeyDown={list.press}
+      onPointerLeave={list.goBack}
+      onBlur={list.goBack}
+    >
+      <li role="presentation" style={{ height: rows.getTotalSize() }} className="relative">
+        {rows.getVirtualItems().map(({ index, start }) => {
+          const family = shown[index];
+          const candidate = candidates[index];
+          if (!family || !candidate) return null;
+          return (
+            <div
+              key={family.id}
+              id={`family-${family.id}`}
+              role="option"
+              aria-selected={family.id === chosen}
+              aria-label={`${family.name}, ${family.category}`}
+              data-active={family.id === list.active || undefined}
+              className="absolute inset-x-0 flex h-10 cursor-pointer items-center gap-3 border-b border-line px-1.5 [contain:strict] data-active:bg-base-300"
+              style={{ transform: `translateY(${start}px)` }}
+              onPointerEnter={() => list.point(candidate)}
+              onClick={() => list.take(candidate)}
+            >
+              <Row family={family} filter={filter} chosen={family.id === chosen} weight={weight} />
+            </div>
+          );
+        })}
+      </li>
+    </ul>
+  );
+}
+
+interface RowProps {
+  readonly family: FontFamily;
+  readonly filter: FamilyFilter;
+  readonly chosen: boolean;
+  readonly weight: number;
+}
+
+const Row = memo(function Row({ family, filter, chosen, weight }: RowProps) {
+  return (
+    <>
+      <span className="w-2 text-primary" aria-hidden>
+        {chosen ? '●' : ''}
+      </span>
+      <span className="min-w-0 grow truncate text-xl leading-10">
+        <FaceName family={family} weight={weight} waitMs={STANDS_MS} />
+      </span>
+      <span className="figures text-xs text-quiet">{figureOf(family, filter)}</span>
+      <span className="w-12 text-end text-xs text-quiet">{family.category}</span>
+    </>
+  );
+});
+
+/** Every family set in itself; moving through the list tries each in the proof. */
+export function FamilyList({ families, target }: FamilyListProps) {
+  const { decided } = useSystem();
+  const { fonts } = decided.document;
+  const choice = choiceAt(fonts, target);
+  const chosen = choice?.family;
+  const [filter, setFilter] = useState(EMPTY_FILTER);
+  const shown = useMemo(() => filterFamilies(families, filter), [families, filter]);
+  const candidates = shown.map((family) => ({
+    id: family.id,
+    patch: () =>
+      family.id === chosen?.id && family.version === chosen.version
+        ? undefined
+        : choosing(fonts, target, family),
+    label: `${nameOf(target)} ${family.name}`,
+  }));
 
   return (
     <>
@@ -67,48 +144,14 @@ export function FamilyList({ families, face }: FamilyListProps) {
           </button>
         </p>
       ) : (
-        <ul
-          ref={room}
-          role="listbox"
-          tabIndex={0}
-          aria-label={`Families for the ${face} face`}
-          aria-activedescendant={list.active && `family-${list.active}`}
-          className="h-[25rem] overflow-y-auto"
-          onKeyDown={list.press}
-          onPointerLeave={list.goBack}
-          onBlur={list.goBack}
-        >
-          <li role="presentation" style={{ height: rows.getTotalSize() }} className="relative">
-            {rows.getVirtualItems().map(({ index, start }) => {
-              const family = shown[index];
-              const candidate = candidates[index];
-              if (!family || !candidate) return null;
-              return (
-                <div
-                  key={family.id}
-                  id={`family-${family.id}`}
-                  role="option"
-                  aria-selected={family.id === chosen.id}
-                  aria-label={`${family.name}, ${family.category}`}
-                  data-active={family.id === list.active || undefined}
-                  className="absolute inset-x-0 flex h-10 cursor-pointer items-center gap-3 border-b border-line px-1.5 data-active:bg-base-300"
-                  style={{ transform: `translateY(${start}px)` }}
-                  onPointerEnter={() => list.point(candidate)}
-                  onClick={() => list.take(candidate)}
-                >
-                  <span className="w-2 text-primary" aria-hidden>
-                    {family.id === chosen.id ? '●' : ''}
-                  </span>
-                  <span className="min-w-0 grow truncate text-xl leading-10">
-                    <FaceName family={family} weight={weight} />
-                  </span>
-                  <span className="figures text-xs text-quiet">{figureOf(family, filter)}</span>
-                  <span className="w-12 text-end text-xs text-quiet">{family.category}</span>
-                </div>
-              );
-            })}
-          </li>
-        </ul>
+        <Rows
+          shown={shown}
+          candidates={candidates}
+          filter={filter}
+          label={`Families for the ${nameOf(target)}`}
+          chosen={chosen?.id}
+          weight={choice?.weight ?? 600}
+        />
       )}
     </>
   );

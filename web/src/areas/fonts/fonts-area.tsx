@@ -5,9 +5,9 @@ import {
   weightsOf,
   type FontFamily,
 } from '@garnish/core/fonts/family';
-import { FACES, type Face } from '@garnish/core/system/document';
+import { FACES } from '@garnish/core/system/document';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import useSWR from 'swr';
 import { get } from '../../api/client.ts';
 import { familyList } from '../../api/resources.ts';
@@ -17,10 +17,11 @@ import { useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFace } from '../../ui/use-face.ts';
-import { languageName } from './choosing.ts';
+import { choiceAt, languageName, nameOf, pathOf, targetAt, type Target } from './choosing.ts';
 import { CloseLook } from './close-look.tsx';
 import { Delivery } from './delivery.tsx';
 import { FamilyList } from './family-list.tsx';
+import { Narrow, ShownFrom } from './narrow.tsx';
 import { OwnFiles } from './own-files.tsx';
 import { Pairs } from './pairs.tsx';
 import { SetAside } from './set-aside.tsx';
@@ -62,16 +63,26 @@ function Facts({ family }: { readonly family: FontFamily }) {
   );
 }
 
-function Chosen({ face }: { readonly face: Face }) {
+function Chosen({ target }: { readonly target: Target }) {
   const store = useStore();
   const { decided } = useSystem();
-  const { family, weight } = decided.document.fonts.roles[face];
+  const { fonts } = decided.document;
+  const choice = choiceAt(fonts, target);
+  const { family, weight } = choice ?? fonts.roles.heading;
   const fontFamily = useFace(family);
   const held = nearestWeight(family, weight);
   const weights = weightsOf(family);
   const options = [...new Set([...weights, weight])].sort((one, other) => one - other);
+  const path = pathOf(target);
+  if (!choice)
+    return (
+      <p className="text-quiet" data-decision={path}>
+        Labels, buttons and table heads are set in {family.name}, the heading face. Choose a family
+        here to give them one of their own.
+      </p>
+    );
   return (
-    <div data-decision={`/fonts/roles/${face}`}>
+    <div data-decision={path}>
       <p
         className="truncate text-[2.1rem] leading-tight"
         style={{ fontFamily, fontWeight: held, fontSynthesis: 'none' }}
@@ -79,23 +90,17 @@ function Chosen({ face }: { readonly face: Face }) {
         {family.name}
       </p>
       <div className="mt-1 flex items-center gap-2">
-        <label className="text-quiet" htmlFor={`weight-${face}`}>
+        <label className="text-quiet" htmlFor="weight">
           Weight
         </label>
         <select
-          id={`weight-${face}`}
+          id="weight"
           className="figures select w-52"
           value={weight}
           onChange={(event) =>
             store.change(
-              [
-                {
-                  op: 'replace',
-                  path: `/fonts/roles/${face}/weight`,
-                  value: Number(event.currentTarget.value),
-                },
-              ],
-              `weight of the ${face} face`,
+              [{ op: 'replace', path: `${path}/weight`, value: Number(event.currentTarget.value) }],
+              `weight of the ${nameOf(target)}`,
             )
           }
         >
@@ -106,6 +111,15 @@ function Chosen({ face }: { readonly face: Face }) {
             </option>
           ))}
         </select>
+        {target.face === 'label' && (
+          <button
+            type="button"
+            className="act"
+            onClick={() => store.change([{ op: 'remove', path }], 'labels in the heading face')}
+          >
+            Use the heading face
+          </button>
+        )}
       </div>
       <Facts family={family} />
     </div>
@@ -129,14 +143,23 @@ function BriefFact() {
   );
 }
 
-/** The heading and the text face: the list on the bench, every face tried in the proof. */
+/** The faces of a site: the list on the bench, every face tried in the proof. */
 export default function FontsArea() {
-  const { findings } = useSystem();
-  const [face, setFace] = useState<Face>('heading');
+  const { decided, findings } = useSystem();
+  const [parameters] = useSearchParams();
+  const at = parameters.get('at');
+  const [wanted, setWanted] = useState(targetAt(at));
+  const [followed, setFollowed] = useState(at);
+  if (at !== followed) {
+    setFollowed(at);
+    setWanted(targetAt(at));
+  }
   const [view, setView] = useState<(typeof VIEWS)[number]>('families');
   const { data, error, mutate } = useSWR<FontFamily[], Error>('/api/fonts', (path: string) =>
     get(path, familyList),
   );
+  // The pair for narrow screens can go while it is being chosen, by an undo or in another window.
+  const target = decided.document.fonts.narrow ? wanted : { ...wanted, narrow: false };
   return (
     <Bench title="Fonts">
       <Section
@@ -144,14 +167,23 @@ export default function FontsArea() {
         aside={
           <Choice
             label="Face to choose"
-            options={FACES.map((one) => ({ value: one, name: one }))}
-            value={face}
-            onChange={setFace}
+            options={FACES.filter((one) => one !== 'label' || !target.narrow).map((one) => ({
+              value: one,
+              name: one,
+            }))}
+            value={target.face}
+            onChange={(face) => setWanted({ ...target, face })}
           />
         }
-        notes={<Notes findings={findings} at={[`/fonts/roles/${face}`]} />}
+        notes={
+          <>
+            <Notes findings={findings} at={[pathOf(target)]} />
+            {target.narrow && <ShownFrom />}
+          </>
+        }
       >
-        <Chosen face={face} key={face} />
+        <Narrow target={target} onChange={setWanted} />
+        <Chosen target={target} key={nameOf(target)} />
       </Section>
       <Section
         title="Choose"
@@ -186,8 +218,8 @@ export default function FontsArea() {
         {!data && !error && <p className="text-quiet">Reading the catalogue …</p>}
         {data && view === 'families' && (
           <>
-            <FamilyList families={data} face={face} key={face} />
-            <OwnFiles face={face} onDone={() => void mutate()} />
+            <FamilyList families={data} target={target} key={nameOf(target)} />
+            <OwnFiles target={target} onDone={() => void mutate()} />
           </>
         )}
         {data && view === 'pairs' && <Pairs families={data} />}

@@ -1,9 +1,8 @@
 import { CATEGORIES, fontFamily } from '@garnish/core/fonts/family';
-import type { Face } from '@garnish/core/system/document';
 import { useId, useState } from 'react';
 import { ApiError, sendForm } from '../../api/client.ts';
 import { useStore } from '../../system/system-context.ts';
-import { choosing } from './choosing.ts';
+import { choosing, nameOf, type Target } from './choosing.ts';
 
 interface Told {
   readonly words: string;
@@ -12,12 +11,12 @@ interface Told {
 }
 
 interface OwnFilesProps {
-  readonly face: Face;
+  readonly target: Target;
   readonly onDone: () => void;
 }
 
 /** A designer's own files as one family: measured as the shipped ones are, and taken at once. */
-export function OwnFiles({ face, onDone }: OwnFilesProps) {
+export function OwnFiles({ target, onDone }: OwnFilesProps) {
   const store = useStore();
   const id = useId();
   const [files, setFiles] = useState<readonly File[]>([]);
@@ -60,10 +59,11 @@ export function OwnFiles({ face, onDone }: OwnFilesProps) {
         const family = fontFamily.parse(answer);
         setFiles([]);
         setTold({
-          words: `${family.name} is measured and taken as the ${face} face.`,
+          words: `${family.name} is measured and taken as the ${nameOf(target)}.`,
           wrong: false,
         });
-        store.change(choosing(face, family), `${face} face ${family.name}`);
+        const { fonts } = store.state().decided.document;
+        store.change(choosing(fonts, target, family), `${nameOf(target)} ${family.name}`);
         onDone();
       })
       .catch(failed)

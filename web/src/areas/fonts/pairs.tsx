@@ -1,12 +1,13 @@
 import type { FontFamily } from '@garnish/core/fonts/family';
 import { PARTS, reasonsOf, type PairingBrief } from '@garnish/core/fonts/pairing';
-import { FACES, type Face } from '@garnish/core/system/document';
+import type { Face } from '@garnish/core/system/document';
+import { chosenFaces } from '@garnish/core/system/faces';
 import { useEffect, useRef, useState } from 'react';
 import { LanguagesField, MoodField, NeedsField } from '../../brief/brief-fields.tsx';
 import { useSystem } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
 import { useTryList, type Candidate, type TryList } from '../../ui/use-try-list.ts';
-import { choosing } from './choosing.ts';
+import { choosingAll } from './choosing.ts';
 import { Proposals } from './proposals.tsx';
 import type { RankedPair } from './rank-worker.ts';
 import { useRanking } from './use-ranking.ts';
@@ -15,16 +16,18 @@ interface PairRowProps {
   readonly pair: RankedPair;
   readonly heading: FontFamily;
   readonly text: FontFamily;
+  readonly label: FontFamily | undefined;
   readonly brief: PairingBrief;
   readonly candidate: Candidate;
   readonly list: TryList;
   readonly chosen: boolean;
 }
 
-function PairRow({ pair, heading, text, brief, candidate, list, chosen }: PairRowProps) {
+function PairRow(props: PairRowProps) {
+  const { pair, heading, text, label, brief, candidate, list, chosen } = props;
   const row = useRef<HTMLLIElement>(null);
   const active = list.active === candidate.id;
-  const reasons = reasonsOf({ ...pair, heading, text }, brief);
+  const reasons = reasonsOf({ parts: pair.parts, heading, text, ...(label && { label }) }, brief);
   useEffect(() => {
     if (active) row.current?.scrollIntoView({ block: 'nearest' });
   }, [active]);
@@ -34,7 +37,7 @@ function PairRow({ pair, heading, text, brief, candidate, list, chosen }: PairRo
       id={`pair-${candidate.id}`}
       role="option"
       aria-selected={chosen}
-      aria-label={`${heading.name} over ${text.name}, ${Math.round(pair.score * 100)} of 100`}
+      aria-label={`${candidate.label}, ${Math.round(pair.score * 100)} of 100`}
       data-active={active || undefined}
       className="cursor-pointer border-b border-line px-1.5 py-1.5 data-active:bg-base-300"
       onPointerEnter={() => list.point(candidate)}
@@ -47,6 +50,14 @@ function PairRow({ pair, heading, text, brief, candidate, list, chosen }: PairRo
           </span>
           <span className="block truncate">
             <FaceName family={text} weight={400} />
+            {label && (
+              <>
+                <span className="text-quiet" aria-hidden>
+                  {' · '}
+                </span>
+                <FaceName family={label} weight={600} />
+              </>
+            )}
           </span>
         </span>
         <span className="grid gap-[2px]" aria-hidden>
@@ -83,6 +94,7 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
   const { decided } = useSystem();
   const { brief, fonts } = decided.document;
   const [held, setHeld] = useState<Face>();
+  const [trios, setTrios] = useState(false);
   const { heading, text } = fonts.roles;
   const wanted: PairingBrief = {
     mood: brief.mood,
@@ -90,23 +102,46 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
     languages: brief.languages,
     budgetKb: brief.fontBudgetKb,
   };
-  const ranking = useRanking(families, wanted, {
-    heading: held === 'heading' ? heading.family.id : undefined,
-    text: held === 'text' ? text.family.id : undefined,
-  });
+  const ranking = useRanking(
+    families,
+    wanted,
+    {
+      heading: held === 'heading' ? heading.family.id : undefined,
+      text: held === 'text' ? text.family.id : undefined,
+      label: held === 'label' ? fonts.roles.label?.family.id : undefined,
+    },
+    trios,
+  );
   const byId = new Map(families.map((family) => [family.id, family]));
-  const rows = (ranking?.best ?? []).flatMap((pair) => {
+  /** The families of a ranked pair; undefined while the list of families is another one. */
+  const known = (pair: RankedPair) => {
     const one = byId.get(pair.heading);
     const other = byId.get(pair.text);
-    if (!one || !other) return [];
-    const chosen = one.id === heading.family.id && other.id === text.family.id;
+    const third = byId.get(pair.label ?? '');
+    if (!one || !other) return undefined;
+    const name = `${one.name} over ${other.name}${third ? `, labels ${third.name}` : ''}`;
+    return { one, other, third, name };
+  };
+  const rows = (ranking?.best ?? []).flatMap((pair) => {
+    const families = known(pair);
+    if (!families) return [];
+    const { one, other, third, name } = families;
+    const chosen =
+      one.id === heading.family.id &&
+      other.id === text.family.id &&
+      (!third || third.id === fonts.roles.label?.family.id);
     const candidate: Candidate = {
-      id: `${one.id}-${other.id}`,
-      patch: chosen ? undefined : [...choosing('heading', one), ...choosing('text', other)],
-      label: `${one.name} over ${other.name}`,
+      id: [one.id, other.id, third?.id].filter(Boolean).join('-'),
+      patch: () =>
+        chosen ? undefined : choosingAll(fonts, { heading: one, text: other, label: third }),
+      label: name,
     };
-    return [{ pair, heading: one, text: other, candidate, chosen }];
+    return [{ pair, heading: one, text: other, label: third, candidate, chosen }];
   });
+  // Pairs leave the labels alone, so their face can be held for trios only.
+  const faces = chosenFaces(fonts).filter(
+    ({ face, narrow }) => !narrow && (face !== 'label' || trios),
+  );
   const list = useTryList(
     rows.map(({ candidate }) => candidate),
     rows.find(({ chosen }) => chosen)?.candidate.id,
@@ -123,21 +158,40 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
       </details>
       <div className="mb-2 flex flex-wrap items-center gap-x-4">
         <span className="text-quiet">Hold</span>
-        {FACES.map((face) => (
+        {faces.map(({ face, choice }) => (
           <label key={face} className="flex min-h-6 items-center gap-1">
             <input
               type="checkbox"
               className="h-4 w-4 accent-primary"
               checked={held === face}
-              onChange={() => setHeld(held === face ? undefined : face)}
+              onChange={() => {
+                setHeld(held === face ? undefined : face);
+                if (held === face) setTrios(false);
+              }}
             />
-            {fonts.roles[face].family.name}
+            {choice.family.name}
           </label>
         ))}
+        <label
+          className={`flex min-h-6 items-center gap-1 ${held ? '' : 'text-quiet'}`}
+          title={held ? undefined : 'Hold one face first: a third is chosen beside something.'}
+        >
+          <input
+            type="checkbox"
+            className="h-4 w-4 accent-primary"
+            checked={trios}
+            disabled={!held}
+            onChange={() => {
+              setTrios(!trios);
+              if (trios && held === 'label') setHeld(undefined);
+            }}
+          />
+          with a label face
+        </label>
       </div>
       <Proposals
         candidates={rows.map(({ candidate }) => candidate)}
-        seed={[held, heading.family.id, text.family.id, ...brief.mood].join(' ')}
+        seed={[held, trios, heading.family.id, text.family.id, ...brief.mood].join(' ')}
         list={list}
       />
       <div className="grid grid-cols-[minmax(0,1fr)_6.5rem_2rem] gap-x-3 border-b border-line-strong px-1.5 text-xs text-quiet">
@@ -157,7 +211,7 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
         <ul
           role="listbox"
           tabIndex={0}
-          aria-label="Pairs, the best first"
+          aria-label={trios ? 'Trios, the best first' : 'Pairs, the best first'}
           aria-busy={!ranking}
           aria-activedescendant={list.active && `pair-${list.active}`}
           className="h-[26rem] overflow-y-auto"
@@ -175,16 +229,17 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
           <summary className="min-h-6">The last, and why</summary>
           <ul className="text-xs">
             {ranking.worst.map((pair) => {
-              const one = byId.get(pair.heading);
-              const other = byId.get(pair.text);
-              if (!one || !other) return null;
-              const reasons = reasonsOf({ ...pair, heading: one, text: other }, wanted);
+              const families = known(pair);
+              if (!families) return null;
+              const { one, other, third, name } = families;
+              const reasons = reasonsOf(
+                { parts: pair.parts, heading: one, text: other, ...(third && { label: third }) },
+                wanted,
+              );
               const least = PARTS.toSorted((part, next) => pair.parts[part] - pair.parts[next]);
               return (
-                <li key={`${pair.heading} ${pair.text}`} className="border-t border-line py-1">
-                  <span className="font-semibold">
-                    {one.name} over {other.name}
-                  </span>{' '}
+                <li key={name} className="border-t border-line py-1">
+                  <span className="font-semibold">{name}</span>{' '}
                   <span className="figures">{Math.round(pair.score * 100)}</span>
                   <span className="block text-quiet">
                     {least

@@ -1,6 +1,7 @@
 import type { FontFamily } from '@garnish/core/fonts/family';
 import {
   rankPairings,
+  rankTrios,
   type Held,
   type Pairing,
   type PairingBrief,
@@ -12,11 +13,14 @@ export interface RankRequest {
   readonly families: readonly FontFamily[];
   readonly brief: PairingBrief;
   readonly held: Held;
+  /** Whether a label face is ranked with the pair; then something is held. */
+  readonly trios: boolean;
 }
 
 export interface RankedPair {
   readonly heading: string;
   readonly text: string;
+  readonly label?: string;
   readonly score: number;
   readonly parts: Readonly<Record<PairingPart, number>>;
 }
@@ -33,11 +37,13 @@ const BEST = 60;
 const WORST = 5;
 
 self.onmessage = ({ data }: MessageEvent<RankRequest>) => {
-  const { ticket, families, brief, held } = data;
-  const { count, excluded, pairings } = rankPairings(families, brief, held);
-  const plain = ({ heading, text, score, parts }: Pairing): RankedPair => ({
+  const { ticket, families, brief, held, trios } = data;
+  const rank = trios ? rankTrios : rankPairings;
+  const { count, excluded, pairings } = rank(families, brief, held);
+  const plain = ({ heading, text, label, score, parts }: Pairing): RankedPair => ({
     heading: heading.id,
     text: text.id,
+    ...(label && { label: label.id }),
     score,
     parts,
   });

@@ -7,8 +7,8 @@ import * as z from 'zod/mini';
 import { get, send } from '../../api/client.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
-import { choosing } from './choosing.ts';
-import { Compare } from './compare.tsx';
+import { choosingAll } from './choosing.ts';
+import { Compare, pairName } from './compare.tsx';
 
 const ADDRESS = '/api/keepers';
 const MOST_COMPARED = 4;
@@ -31,7 +31,7 @@ interface RowProps {
 function Row({ keeper, compared, full, onCompare, onNote, onTake, onLetGo }: RowProps) {
   const { note, origin, pair } = keeper;
   const [draft, setDraft] = useState<string>();
-  const name = `${pair.heading.name} over ${pair.text.name}`;
+  const name = pairName(pair);
   return (
     <li className="border-b border-line py-1.5">
       <div className="flex items-center gap-3">
@@ -51,6 +51,14 @@ function Row({ keeper, compared, full, onCompare, onNote, onTake, onLetGo }: Row
           </span>
           <span className="block truncate">
             <FaceName family={pair.text} weight={400} />
+            {pair.label && (
+              <>
+                <span className="text-quiet" aria-hidden>
+                  {' · '}
+                </span>
+                <FaceName family={pair.label} weight={600} />
+              </>
+            )}
           </span>
         </span>
         <button type="button" className="act" onClick={onTake} aria-label={`Take ${name}`}>
@@ -99,7 +107,12 @@ export function SetAside() {
   const [compared, setCompared] = useState<readonly string[]>([]);
   const [comparing, setComparing] = useState(false);
   const [problem, setProblem] = useState<string>();
-  const current: KeptPair = { heading: fonts.roles.heading.family, text: fonts.roles.text.family };
+  const { heading, text, label } = fonts.roles;
+  const current: KeptPair = {
+    heading: heading.family,
+    text: text.family,
+    ...(label && { label: label.family }),
+  };
 
   const act = (work: Promise<unknown>): void => {
     setProblem(undefined);
@@ -111,9 +124,7 @@ export function SetAside() {
   };
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = (data ?? []).filter(({ note, origin, pair }) =>
-    words.every((word) =>
-      `${note} ${origin} ${pair.heading.name} ${pair.text.name}`.toLowerCase().includes(word),
-    ),
+    words.every((word) => `${note} ${origin} ${pairName(pair)}`.toLowerCase().includes(word)),
   );
   const known = new Map((data ?? []).map((keeper) => [keeper.id, keeper.pair]));
   const chosen = compared.flatMap((id) => known.get(id) ?? []);
@@ -177,15 +188,7 @@ export function SetAside() {
               )
             }
             onNote={(note) => act(send('POST', `${ADDRESS}/${keeper.id}/note`, { note }))}
-            onTake={() =>
-              store.change(
-                [
-                  ...choosing('heading', keeper.pair.heading),
-                  ...choosing('text', keeper.pair.text),
-                ],
-                `${keeper.pair.heading.name} over ${keeper.pair.text.name}`,
-              )
-            }
+            onTake={() => store.change(choosingAll(fonts, keeper.pair), pairName(keeper.pair))}
             onLetGo={() => act(send('DELETE', `${ADDRESS}/${keeper.id}`))}
           />
         ))}

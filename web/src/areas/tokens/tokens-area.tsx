@@ -17,7 +17,8 @@ const TIER_SAYS = {
 const FILES = [
   ['tokens.css', 'custom properties, font faces, classes'],
   ['tokens.json', 'the open token format, with all decisions'],
-  ['tokens.zip', 'both, with the font files and licences'],
+  ['handoff.md', 'what was decided and why, in words'],
+  ['tokens.zip', 'all three, with the font files and licences'],
 ] as const;
 
 const valueText = ({ css, json }: TokenValue): string => css ?? JSON.stringify(json);

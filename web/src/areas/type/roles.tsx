@@ -1,5 +1,6 @@
 import { weightsOf } from '@garnish/core/fonts/family';
 import { FACES, inOrder } from '@garnish/core/system/document';
+import { faceFor } from '@garnish/core/system/faces';
 import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
 import { memo } from 'react';
@@ -44,7 +45,7 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
       {inOrder(type.roles).map(([id, role]) => {
         const style = decided.derived.styles.get(id);
         if (!style) return null;
-        const { family, weight: faceWeight } = fonts.roles[role.face];
+        const { family, weight: faceWeight } = faceFor(fonts, role.face).choice;
         const weights = weightsOf(family);
         const options = [...new Set([...weights, ...(role.weight ? [role.weight] : [])])].sort(
           (one, other) => one - other,

@@ -1,0 +1,74 @@
+import { describe, expect, test } from '@jest/globals';
+import { micromark } from 'micromark';
+import { gfmTable, gfmTableHtml } from 'micromark-extension-gfm-table';
+import { derive } from '../derive/derive.ts';
+import { jsonOf, type Patch } from '../system/patch.ts';
+import { sampleDocument, sampleFamily } from '../system/sample.ts';
+import { writeHandoff } from './handoff.ts';
+
+const written = (patch: Patch = []): string => {
+  const document = sampleDocument(patch);
+  return writeHandoff(document, derive(document));
+};
+
+/** Read by an independent parser: micromark, CommonMark with tables. */
+const html = (markdown: string): string =>
+  micromark(markdown, { extensions: [gfmTable()], htmlExtensions: [gfmTableHtml()] });
+
+describe('what goes along with the tokens', () => {
+  test('says why the faces were chosen, and what was confirmed of them', () => {
+    const family = {
+      ...(jsonOf(sampleFamily('karla')) as object),
+      confirmed: 'Bought for this site.',
+    };
+    const text = written([
+      { op: 'replace', path: '/fonts/reasons/because', value: ['fits the mood', 'true italic'] },
+      { op: 'replace', path: '/fonts/reasons/note', value: 'Like the old almanacs.' },
+      { op: 'add', path: '/fonts/roles/label', value: { family, weight: 600 } },
+    ]);
+    expect(text).toContain('Chosen because: fits the mood, true italic.');
+    expect(text).toContain('Like the old almanacs.');
+    expect(text).toContain('- Karla: Bought for this site.');
+    expect(html(text)).toContain('<td>label face</td>\n<td>Karla</td>\n<td>600</td>');
+  });
+
+  test('has a row for each role and step', () => {
+    const { styles, colors, steps } = derive(sampleDocument());
+    const rows = html(written()).match(/<tr>/g)?.length;
+    // Four tables with a head each, and two faces.
+    expect(rows).toBe(4 + 2 + styles.size + colors.size + steps.size);
+  });
+
+  test('keeps words that look like markup as words', () => {
+    const name = '<b>A|B</b> *c* [d](e)';
+    const text = html(
+      written([
+        { op: 'replace', path: '/name', value: name },
+        { op: 'replace', path: '/color/roles/items/quiet/name', value: 'quiet | <i>' },
+      ]),
+    );
+    expect(text).toContain('<h1>&lt;b&gt;A|B&lt;/b&gt; *c* [d](e)</h1>');
+    expect(text).toContain('<td>quiet | &lt;i&gt;</td>');
+  });
+
+  test('tells what the checks still say, and what was accepted', () => {
+    const pale: Patch = [
+      {
+        op: 'replace',
+        path: '/color/roles/items/quiet/light',
+        value: { kind: 'own', value: '#a09a90' },
+      },
+    ];
+    expect(written()).toContain('## Open findings\n\nNone.');
+    expect(written(pale)).toMatch(/## Open findings\n\n- .*2\.\d\d of 4\.50/);
+    const accepted = written([
+      ...pale,
+      {
+        op: 'add',
+        path: '/accepted/contrast:lead-page:light',
+        value: { reason: 'Shown large only.' },
+      },
+    ]);
+    expect(accepted).toMatch(/## Accepted as they are\n\n- .*: Shown large only\./);
+  });
+});

@@ -1,0 +1,161 @@
+import type { Derived } from '../derive/derived.ts';
+import { findingsOf, isAccepted } from '../checks/checks.ts';
+import type { StyleDocument } from '../system/document.ts';
+import { chosenFaces, faceWords } from '../system/faces.ts';
+import { fluidCss } from '../type/fluid.ts';
+import { placeName } from '../type/scale.ts';
+
+/** Signs that Markdown would take for its own, in words that people wrote. */
+const plain = (text: string): string =>
+  text.replaceAll(/\s+/g, ' ').replaceAll(/[\\`*_{}[\]<>#|]/g, String.raw`\$&`);
+
+const code = (text: string): string => `\`${text}\``;
+
+const table = (head: readonly string[], rows: readonly (readonly string[])[]): string[] => [
+  `| ${head.join(' | ')} |`,
+  `|${head.map(() => ' --- ').join('|')}|`,
+  ...rows.map((row) => `| ${row.join(' | ')} |`),
+];
+
+const kilobytes = (bytes: number): string => `${Math.round(bytes / 1000)} kB`;
+
+function aboutFaces({ fonts }: StyleDocument, { faces }: Derived): string[] {
+  const { because, note } = fonts.reasons;
+  const used = chosenFaces(fonts);
+  const confirmed = [
+    ...new Map(used.map(({ choice }) => [choice.family.id, choice.family])).values(),
+  ]
+    .filter((family) => family.confirmed !== undefined)
+    .map((family) => `- ${plain(family.name)}: ${plain(family.confirmed ?? '')}`);
+  return [
+    '## Faces',
+    '',
+    ...table(
+      ['for', 'family', 'weight', 'licence', 'files'],
+      used.map((face) => {
+        const { family, weight } = face.choice;
+        const files = faces.find((one) => one.family.id === family.id)?.files ?? [];
+        return [
+          faceWords(face),
+          plain(family.name),
+          String(weight),
+          plain(family.licence),
+          family.stack === undefined
+            ? `${files.length}, ${kilobytes(files.reduce((sum, { bytes }) => sum + bytes, 0))}`
+            : 'none: the reader’s own',
+        ];
+      }),
+    ),
+    '',
+    ...(fonts.narrow ? [`Narrow screens are those below ${fonts.narrow.below} px.`, ''] : []),
+    ...(because.length > 0 ? [`Chosen because: ${because.join(', ')}.`, ''] : []),
+    ...(note === '' ? [] : [plain(note), '']),
+    ...(confirmed.length > 0
+      ? ['Said by whoever brought files that forbid embedding:', '', ...confirmed, '']
+      : []),
+  ];
+}
+
+const aboutType = (derived: Derived): string[] => [
+  '## Type',
+  '',
+  'A class for each role; sizes flow with the screen.',
+  '',
+  ...table(
+    ['role', 'class', 'place', 'size', 'line height', 'weight'],
+    [...derived.styles.values()].map((style) => [
+      plain(style.name),
+      code(`.type-${style.slug}`),
+      placeName(style.place),
+      code(fluidCss(style.size)),
+      String(style.lineHeight),
+      String(style.weight),
+    ]),
+  ),
+  '',
+];
+
+const aboutColor = (derived: Derived): string[] => [
+  '## Color',
+  '',
+  ...table(
+    ['role', 'property', 'light', 'dark'],
+    [...derived.colors.values()].map(({ name, slug, colors }) => [
+      plain(name),
+      code(`--color-${slug}`),
+      code(colors.light),
+      code(colors.dark),
+    ]),
+  ),
+  '',
+  'Each surface has a class (`.on-page`); text roles in it take the colors that were checked there.',
+  '',
+];
+
+const aboutSpace = ({ space }: StyleDocument, derived: Derived): string[] => [
+  '## Space',
+  '',
+  `Base unit ${space.unit} px.`,
+  '',
+  ...table(
+    ['step', 'property', 'px'],
+    [...derived.steps.values()].map(({ name, slug, px }) => [
+      plain(name),
+      code(`--step-${slug}`),
+      String(px),
+    ]),
+  ),
+  '',
+  ...Object.entries(space.roles).map(
+    ([role, step]) =>
+      `- ${code(`--space-${role}`)} takes ${plain(derived.steps.get(step)?.name ?? step)}`,
+  ),
+  '',
+];
+
+function aboutFindings(document: StyleDocument, derived: Derived): string[] {
+  const all = findingsOf(document, derived);
+  const open = all.filter((finding) => !isAccepted(document, finding));
+  const accepted = all.filter((finding) => isAccepted(document, finding));
+  return [
+    '## Open findings',
+    '',
+    ...(open.length === 0
+      ? ['None.']
+      : open.map(({ title, figures }) => `- ${plain(title)}: ${plain(figures)}`)),
+    '',
+    ...(accepted.length === 0
+      ? []
+      : [
+          '## Accepted as they are',
+          '',
+          ...accepted.map(
+            ({ id, title }) => `- ${plain(title)}: ${plain(document.accepted[id]?.reason ?? '')}`,
+          ),
+          '',
+        ]),
+  ];
+}
+
+/**
+ * What whoever builds the site needs to know beside the tokens, as Markdown (CommonMark with
+ * tables): what was decided and why, in the words of the system, and what the checks still say.
+ */
+export function writeHandoff(document: StyleDocument, derived: Derived): string {
+  const { brief, description, name } = document;
+  const lines = [
+    `# ${plain(name)}`,
+    '',
+    ...(description === '' ? [] : [plain(description), '']),
+    ...(brief.purpose === '' ? [] : [`Purpose: ${plain(brief.purpose)}`, '']),
+    ...(brief.audience === '' ? [] : [`Audience: ${plain(brief.audience)}`, '']),
+    'Values are in `tokens.css` and `tokens.json`, which were written from the same decisions.',
+    '',
+    ...aboutFaces(document, derived),
+    ...aboutType(derived),
+    ...aboutColor(derived),
+    ...aboutSpace(document, derived),
+    ...aboutFindings(document, derived),
+  ];
+  return `${lines.join('\n').trimEnd()}\n`;
+}

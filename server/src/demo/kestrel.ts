@@ -29,10 +29,10 @@ export function kestrel(): StyleDocument {
       conformance: 'AA',
     },
     fonts: {
-      roles: start.fonts.roles,
+      roles: { ...start.fonts.roles, label: { family: family('sometype-mono'), weight: 600 } },
       reasons: {
         because: ['fits the mood', 'difference that looks meant'],
-        note: 'A display face for the titles that people see from across the room.',
+        note: 'A display face for the titles that people see from across the room; times and labels in the face of an instrument.',
       },
     },
     type: {
@@ -41,7 +41,7 @@ export function kestrel(): StyleDocument {
         wide: { width: 1400, base: 19, ratio: 1.38 },
       },
       unit: 'vi',
-      roles: withRoles(usualRoles, { lead: { place: 1 }, label: { weight: 600 } }),
+      roles: withRoles(usualRoles, { lead: { place: 1 } }),
     },
     color: {
       ...start.color,

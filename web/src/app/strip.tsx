@@ -1,5 +1,7 @@
 import type { Derived } from '@garnish/core/derive/derived';
-import type { Brief, StyleDocument } from '@garnish/core/system/document';
+import { nearestWeight } from '@garnish/core/fonts/family';
+import type { Brief, FontChoice, StyleDocument } from '@garnish/core/system/document';
+import { chosenFaces } from '@garnish/core/system/faces';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { memo, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
@@ -16,14 +18,19 @@ const Mood = ({ mood }: Pick<Brief, 'mood'>) => (
   </span>
 );
 
+function Letters({ family, weight }: FontChoice) {
+  const fontFamily = useFace(family);
+  return <span style={{ fontFamily, fontWeight: nearestWeight(family, weight) }}>Rg</span>;
+}
+
 const Faces = memo(function Faces({ fonts }: { readonly fonts: StyleDocument['fonts'] }) {
-  const { heading, text } = fonts.roles;
-  const headingFace = useFace(heading.family);
-  const textFace = useFace(text.family);
   return (
-    <span className="flex items-baseline gap-1 text-[1.9rem] leading-none">
-      <span style={{ fontFamily: headingFace, fontWeight: heading.weight }}>Rg</span>
-      <span style={{ fontFamily: textFace, fontWeight: text.weight }}>Rg</span>
+    <span className="flex items-baseline gap-1 text-[1.75rem] leading-[1.2]">
+      {chosenFaces(fonts)
+        .filter(({ narrow }) => !narrow)
+        .map(({ face, choice }) => (
+          <Letters key={face} {...choice} />
+        ))}
     </span>
   );
 });

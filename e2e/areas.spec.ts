@@ -89,7 +89,7 @@ test('type: a base is typed with arithmetic, moved by keys, refused in words, an
     .poll(() => words.evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize)))
     .toBeCloseTo(23.45, 2);
   await saved(page);
-  expect((await documentOf(request, id)).type.anchors.narrow.base).toBe(23.45);
+  expect((await documentOf(request, id)).type.anchors.items['narrow']?.base).toBe(23.45);
 });
 
 test('type: an interval gives the ratio, a role takes another place, and the drawing follows the proof', async ({

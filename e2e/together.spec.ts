@@ -27,7 +27,7 @@ test('undo and redo reach across areas, one gesture at a time, and survive a rel
   await page.keyboard.press('Control+Shift+z');
   await saved(page);
   const document = await documentOf(request, id);
-  expect([document.space.unit, document.type.anchors.wide.base]).toEqual([10, 22]);
+  expect([document.space.unit, document.type.anchors.items['wide']?.base]).toEqual([10, 22]);
 });
 
 test('a change in one window shows in the other, without a reload', async ({

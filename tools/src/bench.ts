@@ -49,7 +49,7 @@ function slide(): () => StyleDocument {
   let base = 18;
   return () => {
     base = base >= 24 ? 18 : base + 0.01;
-    const patch: Patch = [{ op: 'replace', path: '/type/anchors/wide/base', value: base }];
+    const patch: Patch = [{ op: 'replace', path: '/type/anchors/items/wide/base', value: base }];
     const result = patched(brackwater, patch);
     if (!result.ok) throw new Error('the slider left its range');
     return result.document;

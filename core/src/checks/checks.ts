@@ -12,8 +12,12 @@ import {
   xHeightCheck,
 } from './faces.ts';
 import type { Check, Finding } from './finding.ts';
-import { headingOrderCheck } from './heading-order.ts';
+import { closeLevelsCheck, headingOrderCheck } from './heading-order.ts';
+import { linesCheck } from './lines.ts';
+import { readerCheck } from './reader.ts';
+import { lineHeightCheck, longWordsCheck, smallSizesCheck } from './setting.ts';
 import { weightsCheck } from './weights.ts';
+import { zoomCheck } from './zoom.ts';
 
 /** All checks; a new one is a file and a line here. */
 export const CHECKS: readonly Check[] = [
@@ -21,6 +25,13 @@ export const CHECKS: readonly Check[] = [
   weightsCheck,
   headingOrderCheck,
   bodySizeCheck,
+  zoomCheck,
+  readerCheck,
+  closeLevelsCheck,
+  linesCheck,
+  smallSizesCheck,
+  lineHeightCheck,
+  longWordsCheck,
   languagesCheck,
   figuresCheck,
   xHeightCheck,

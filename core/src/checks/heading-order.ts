@@ -17,7 +17,7 @@ export function smallerStretch(
   lower: TextStyle,
 ): { readonly fromPx: number; readonly toPx: number; readonly worstPx: number } | undefined {
   const gap = (width: number): number => fluidPx(upper.size, width) - fluidPx(lower.size, width);
-  const knees = [kneesOf(upper.size), kneesOf(lower.size)].flatMap((pair) => pair ?? []);
+  const knees = [...kneesOf(upper.size), ...kneesOf(lower.size)];
   const stops = [NARROWEST, WIDEST, ...knees]
     .filter((width) => width >= NARROWEST && width <= WIDEST)
     .sort((one, other) => one - other);
@@ -73,6 +73,37 @@ export const headingOrderCheck: Check = (_, { styles }) =>
           before: px(fluidPx(upper.size, at)),
           after: px(fluidPx(lower.size, at)),
         },
+      },
+    ];
+  });
+
+/** Levels that differ by less are hard to tell apart. Common practice. */
+const LEAST_DIFFERENCE = 0.08;
+
+/** Neighbouring heading levels differ enough to be told apart, at every width. */
+export const closeLevelsCheck: Check = (_, { styles }) =>
+  LEVELS.slice(0, -1).flatMap((level, index): Finding[] => {
+    const upper = styles.get(level);
+    const lower = styles.get(LEVELS[index + 1] ?? '');
+    if (!upper || !lower || smallerStretch(upper, lower)) return [];
+    const share = (width: number): number =>
+      fluidPx(upper.size, width) / fluidPx(lower.size, width) - 1;
+    const knees = [...kneesOf(upper.size), ...kneesOf(lower.size)];
+    const at = [NARROWEST, ...knees.filter((knee) => knee > NARROWEST), WIDEST].reduce(
+      (least, width) => (share(width) < share(least) ? width : least),
+    );
+    if (share(at) >= LEAST_DIFFERENCE) return [];
+    return [
+      {
+        id: `close:${level}`,
+        severity: 'look',
+        area: 'type',
+        decision: `/type/roles/items/${level}/place`,
+        title: `${upper.name} and ${lower.name} are nearly the same size`,
+        figures: `${px(fluidPx(upper.size, at))} and ${px(fluidPx(lower.size, at))} at ${Math.round(at)} px: ${(share(at) * 100).toFixed(1)} % apart`,
+        reason: 'Levels that look alike are not seen as levels.',
+        source: `common practice: ${LEAST_DIFFERENCE * 100} % at least`,
+        where: { selector: `.type-${upper.slug}`, widthPx: Math.min(1600, Math.round(at)) },
       },
     ];
   });

@@ -13,7 +13,9 @@ import type { Derived, Rule } from './derived.ts';
 import { deriveFaces } from './faces.ts';
 import { memo } from './memo.ts';
 import { deriveSpaceTokens, deriveSteps } from './space.ts';
-import { deriveStyles, deriveTypeRules, deriveTypeTokens } from './type.ts';
+import { deriveStyles } from './styles.ts';
+import { deriveTypeRules } from './type-rules.ts';
+import { deriveTypeTokens } from './type-tokens.ts';
 
 const byId = (tokens: readonly Token[]): ReadonlyMap<string, Token> =>
   new Map(tokens.map((token) => [token.id, token]));
@@ -64,13 +66,13 @@ export function createDeriver(): (document: StyleDocument) => Derived {
   const joined = memo(join);
   const whole = memo((document: StyleDocument): Derived => {
     const { brief, color, content, fonts, space, tokens, type } = document;
-    const textStyles = styles(fonts, type);
+    const textStyles = styles(fonts, type, brief.languages);
     const allRamps = ramps(color.sources, color.neutral);
     const colors = colorRoles(color.roles, allRamps);
     const textPairs = pairs(color.texts, textStyles, colors);
     const spaceSteps = steps(space);
     const base = semantic(
-      typeTokens(fonts, type, textStyles),
+      typeTokens(fonts, type, textStyles, spaceSteps),
       colorTokens(color, allRamps, colors),
       spaceTokens(space, spaceSteps),
     );
@@ -84,7 +86,7 @@ export function createDeriver(): (document: StyleDocument) => Derived {
       faces: faces(textStyles, brief.languages, content.story.aside !== ''),
       rules: [
         ...groundRules(base.byId.has('color.page')),
-        ...typeRules(fonts, textStyles),
+        ...typeRules(fonts, type, textStyles),
         ...colorRules(colors, textPairs),
         ...componentRules(base.byId),
       ],

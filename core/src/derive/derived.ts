@@ -22,8 +22,13 @@ export interface TextStyle extends StyleFace {
   readonly narrow?: StyleFace;
   readonly place: number;
   readonly size: FluidSize;
+  /** Whether the role decides sizes itself, rather than by its place alone. */
+  readonly ownSize: boolean;
   readonly lineHeight: number;
+  /** In em. */
   readonly letterSpacing: number;
+  /** The mean advance of a character of the site's first language, as a share of the em. */
+  readonly letterWidth: number;
 }
 
 export interface DerivedRamp {
@@ -62,8 +67,8 @@ export interface SpaceStep {
 /** A rule of the style sheet: a selector and its declarations. */
 export interface Rule {
   readonly selector: string;
-  /** The media query that it stands in, if any. */
-  readonly media?: string;
+  /** The at-rule that it stands in, if any: `@media (…)`. */
+  readonly within?: string;
   readonly declarations: readonly (readonly [property: string, value: string])[];
 }
 

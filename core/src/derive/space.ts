@@ -17,7 +17,8 @@ export function deriveSteps({ unit, steps }: Space): ReadonlyMap<string, SpaceSt
 
 const remOf = (px: number): number => Number((px / ROOT_PX).toFixed(4));
 
-const dimension = (px: number) => ({
+/** A step as a value, in rem. */
+export const stepValue = ({ px }: Pick<SpaceStep, 'px'>) => ({
   json: { value: remOf(px), unit: 'rem' } as const,
   css: `${remOf(px)}rem`,
 });
@@ -28,7 +29,7 @@ export const deriveSpaceTokens = (space: Space, steps: ReadonlyMap<string, Space
     path: ['step', slug],
     tier: 'primitive',
     type: 'dimension',
-    values: everyMode(dimension(px)),
+    values: everyMode(stepValue({ px })),
     trail: () => ({
       decisions: [
         { path: '/space/unit', label: 'base unit', value: `${space.unit} px` },
@@ -50,7 +51,7 @@ export const deriveSpaceTokens = (space: Space, steps: ReadonlyMap<string, Space
         path: ['space', role],
         tier: 'semantic',
         type: 'dimension',
-        values: everyMode({ reference: `step.${step.slug}`, ...dimension(step.px) }),
+        values: everyMode({ reference: `step.${step.slug}`, ...stepValue(step) }),
         trail: () => ({
           decisions: [
             {

@@ -58,11 +58,11 @@ const standInFaces = ({ family, standIn }: DeliveredFace): string[] =>
     ]),
   );
 
-const ruleCss = ({ selector, media, declarations }: Rule): string => {
+const ruleCss = ({ selector, within, declarations }: Rule): string => {
   const lines = declarations.map(([property, value]) => `${property}: ${value};`);
-  return media === undefined
+  return within === undefined
     ? block(selector, lines)
-    : `@media ${media} {\n${block(selector, lines, '  ')}}\n`;
+    : `${within} {\n${block(selector, lines, '  ')}}\n`;
 };
 
 /** A value that is taken from the same token in both modes changes with that token. */

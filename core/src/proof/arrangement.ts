@@ -1,3 +1,6 @@
+/** The column in which the page sets running text, in rem; a role’s own longest line narrows it. */
+export const PROSE_REM = 40;
+
 /**
  * The arrangement of the proof's own page: where things stand, never what they look like. It is not
  * exported, so it may say nothing that the exported sheet decides.
@@ -21,7 +24,7 @@ html { overflow-x: clip; }
 .quiet-button { border-width: 1px; border-style: solid; }
 .notice { border-inline-start-width: 0.25rem; border-inline-start-style: solid; margin-block-end: var(--space-section); }
 .block { content-visibility: auto; contain-intrinsic-size: auto 30rem; display: grid; gap: var(--space-stack); margin-block-end: var(--space-section); }
-.prose { max-inline-size: 40rem; }
+.prose { max-inline-size: ${PROSE_REM}rem; }
 .table { border-collapse: collapse; inline-size: 100%; font-variant-numeric: tabular-nums; }
 .table th, .table td { text-align: start; padding-block: 0.5em; padding-inline-end: 1em; border-block-end-width: 1px; border-block-end-style: solid; border-color: inherit; vertical-align: baseline; overflow-wrap: anywhere; }
 .cards { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(100%, 15rem), 1fr)); gap: var(--space-inset); }

@@ -29,11 +29,29 @@ const collection = <Item extends z.ZodMiniType>(item: Item) =>
 
 const size = z.number().check(z.gte(1), z.lte(400));
 
+const ratio = z.number().check(z.gte(1), z.lte(2.5));
+const textSize = z.number().check(z.gte(4), z.lte(400));
+
+/** A screen width at which sizes are decided. */
 const anchor = z.strictObject({
   width: z.number().check(z.gte(160), z.lte(5120)),
   base: z.number().check(z.gte(6), z.lte(64)),
-  ratio: z.number().check(z.gte(1), z.lte(2.5)),
+  ratio,
+  /** The other of two ratios that take turns; `ratio` leads from the base up. */
+  second: z.optional(ratio),
+  /** Sizes in px made by hand, by their place; the ratio gives the others. */
+  sizes: z.optional(z.record(z.string().check(z.regex(/^-?\d{1,2}$/)), textSize)),
 });
+
+/** How the sizes at an anchor come about. */
+export const SCALES = ['one ratio', 'two ratios', 'by hand'] as const;
+
+/** What sizes at the anchors are rounded to. */
+export const ROUNDINGS = ['none', 'px', 'half px', 'rem'] as const;
+
+export const LOWEST_PLACE = -8;
+export const HIGHEST_PLACE = 20;
+export const MOST_ANCHORS = 6;
 
 const fontChoice = z.strictObject({
   family: fontFamily,
@@ -56,12 +74,29 @@ export const FONT_REASONS = [
   'goes with the logo',
 ] as const;
 
+export const LETTER_CASES = ['uppercase', 'lowercase', 'capitalize'] as const;
+export const FIGURES = ['tabular', 'oldstyle', 'lining'] as const;
+export const ALIGNMENTS = ['center', 'end'] as const;
+
 const textRole = z.strictObject({
   name: label,
   face: z.enum(FACES),
-  place: z.int().check(z.gte(-6), z.lte(14)),
-  /** Set only where the role departs from the weight of its face. */
+  place: z.int().check(z.gte(LOWEST_PLACE), z.lte(HIGHEST_PLACE)),
+  // What follows is set only where the role departs from its face, its place and what follows from them.
   weight: z.optional(z.int().check(z.gte(1), z.lte(1000))),
+  /** Sizes in px by the anchor's id. */
+  sizes: z.optional(z.record(id, textSize)),
+  lineHeight: z.optional(z.number().check(z.gte(0.8), z.lte(3))),
+  /** In em. */
+  letterSpacing: z.optional(z.number().check(z.gte(-0.2), z.lte(0.5))),
+  style: z.optional(z.literal('italic')),
+  case: z.optional(z.enum(LETTER_CASES)),
+  figures: z.optional(z.enum(FIGURES)),
+  align: z.optional(z.enum(ALIGNMENTS)),
+  /** The space step below it. */
+  after: z.optional(id),
+  /** The longest line, in characters. */
+  longest: z.optional(z.int().check(z.gte(10), z.lte(200))),
 });
 
 const paint = z.discriminatedUnion('kind', [
@@ -135,6 +170,11 @@ export const documentSchema = z.strictObject({
     needs: z.array(z.enum(NEEDS)),
     fontBudgetKb: z.int().check(z.gte(10), z.lte(5000)),
     conformance: z.enum(['AA', 'AAA']),
+    /** How many characters a line of running text may have. */
+    line: z.strictObject({
+      from: z.int().check(z.gte(10), z.lte(120)),
+      to: z.int().check(z.gte(20), z.lte(160)),
+    }),
   }),
   fonts: z.strictObject({
     roles: z.strictObject({
@@ -154,7 +194,12 @@ export const documentSchema = z.strictObject({
     reasons: z.strictObject({ because: z.array(z.enum(FONT_REASONS)), note: words }),
   }),
   type: z.strictObject({
-    anchors: z.strictObject({ narrow: anchor, wide: anchor }),
+    /** From the narrowest up. */
+    anchors: collection(anchor),
+    scale: z.enum(SCALES),
+    rounding: z.enum(ROUNDINGS),
+    /** What line heights are multiples of, in px, where there is such a grid. */
+    baseline: z.optional(z.number().check(z.gte(2), z.lte(48))),
     unit: z.enum(['vi', 'vw']),
     roles: collection(textRole),
   }),
@@ -187,7 +232,7 @@ export type ColorRole = StyleDocument['color']['roles']['items'][string];
 export type Paint = ColorRole['light'];
 export type Part = (typeof PARTS)[number];
 export type TextUse = StyleDocument['color']['texts']['items'][string];
-export type Anchor = StyleDocument['type']['anchors']['narrow'];
+export type Anchor = StyleDocument['type']['anchors']['items'][string];
 export type Face = (typeof FACES)[number];
 export type FontChoice = StyleDocument['fonts']['roles']['heading'];
 export type FontReason = (typeof FONT_REASONS)[number];

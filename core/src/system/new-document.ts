@@ -18,6 +18,9 @@ const rung = (ramp: string, light: number, dark: number) => ({
   dark: { kind: 'rung', ramp, rung: dark } as const,
 });
 
+/** From a phone’s short lines to the longest that are comfortable. Common practice. */
+export const LINE = { from: 30, to: 75 } as const;
+
 /** The text roles of a site and where they stand on the scale. */
 export const usualRoles: Type['roles'] = collectionOf([
   ['h1', { name: 'h1', face: 'heading', place: 5 }],
@@ -27,9 +30,12 @@ export const usualRoles: Type['roles'] = collectionOf([
   ['h5', { name: 'h5', face: 'heading', place: 1 }],
   ['h6', { name: 'h6', face: 'heading', place: 0 }],
   ['lead', { name: 'lead', face: 'text', place: 1 }],
-  ['body', { name: 'body', face: 'text', place: 0 }],
+  ['body', { name: 'body', face: 'text', place: 0, longest: 66 }],
   ['small', { name: 'small', face: 'text', place: -1 }],
+  ['caption', { name: 'caption', face: 'text', place: -1 }],
   ['label', { name: 'label', face: 'label', place: 0 }],
+  ['quote', { name: 'quote', face: 'text', place: 2 }],
+  ['code', { name: 'code', face: 'text', place: 0 }],
 ]);
 
 const headings = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const;
@@ -44,6 +50,9 @@ export const usualTexts: Color['texts'] = collectionOf([
   ['body-page', { text: 'body', part: 'words', color: 'text', on: 'page' }],
   ['body-link-page', { text: 'body', part: 'link', color: 'link', on: 'page' }],
   ['small-page', { text: 'small', part: 'words', color: 'quiet', on: 'page' }],
+  ['caption-page', { text: 'caption', part: 'words', color: 'quiet', on: 'page' }],
+  ['quote-page', { text: 'quote', part: 'words', color: 'text', on: 'page' }],
+  ['code-page', { text: 'code', part: 'words', color: 'text', on: 'page' }],
   ['label-page', { text: 'label', part: 'words', color: 'text', on: 'page' }],
   ['button-page', { text: 'label', part: 'button', color: 'action', on: 'page' }],
   ['h4-surface', { text: 'h4', part: 'words', color: 'text', on: 'surface' }],
@@ -100,16 +109,19 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
       needs: ['emphasis'],
       fontBudgetKb: 200,
       conformance: 'AA',
+      line: LINE,
     },
     fonts: {
       reasons: { because: [], note: '' },
       roles: { heading: { family: heading, weight: 700 }, text: { family: text, weight: 400 } },
     },
     type: {
-      anchors: {
-        narrow: { width: 360, base: 16, ratio: 1.2 },
-        wide: { width: 1440, base: 18, ratio: 1.25 },
-      },
+      anchors: collectionOf([
+        ['narrow', { width: 360, base: 16, ratio: 1.2 }],
+        ['wide', { width: 1440, base: 18, ratio: 1.25 }],
+      ]),
+      scale: 'one ratio',
+      rounding: 'none',
       unit: 'vi',
       roles: usualRoles,
     },

@@ -24,11 +24,11 @@ const apply = (patch: Patch) => {
 
 describe('a patch', () => {
   test('changes what it names and keeps the identity of everything else', () => {
-    const next = apply([{ op: 'replace', path: '/type/anchors/wide/base', value: 19 }]);
-    expect(next.type.anchors.wide.base).toBe(19);
+    const next = apply([{ op: 'replace', path: '/type/anchors/items/wide/base', value: 19 }]);
+    expect(next.type.anchors.items['wide']?.base).toBe(19);
     expect(next.color).toBe(document.color);
     expect(next.type.roles).toBe(document.type.roles);
-    expect(document.type.anchors.wide.base).toBe(18);
+    expect(document.type.anchors.items['wide']?.base).toBe(18);
   });
 
   test('is applied whole or not at all', () => {
@@ -41,9 +41,9 @@ describe('a patch', () => {
   });
 
   test.each([
-    ['a base of nothing', '/type/anchors/wide/base', 0],
+    ['a base of nothing', '/type/anchors/items/wide/base', 0],
     ['a step that is not there', '/space/roles/inset', 'nowhere'],
-    ['a narrow width above the wide one', '/type/anchors/narrow/width', 2000],
+    ['a narrow width above the wide one', '/type/anchors/items/narrow/width', 2000],
     ['a color that is none', '/color/sources/items/brand/value', 'red'],
     [
       'a ramp that is not there',
@@ -75,7 +75,11 @@ describe('the inverse of a patch', () => {
   const operation = fc.oneof(
     fc.record({
       op: fc.constant('replace' as const),
-      path: fc.constantFrom('/type/anchors/narrow/base', '/type/anchors/wide/base', '/space/unit'),
+      path: fc.constantFrom(
+        '/type/anchors/items/narrow/base',
+        '/type/anchors/items/wide/base',
+        '/space/unit',
+      ),
       value: fc.integer({ min: 6, max: 64 }),
     }),
     fc.record({
@@ -135,19 +139,25 @@ describe('a stored document', () => {
     expect(readDocument(JSON.parse(JSON.stringify(document)))).toEqual({ ok: true, document });
   });
 
-  test('of schema 1 keeps its faces: labels stay in that of the headings', () => {
-    const first = structuredClone(document) as unknown as {
-      schema: number;
-      type: { roles: { items: Record<string, { face: string }> } };
+  test('of schema 1 keeps its decisions: two anchors, labels in the face of the headings', () => {
+    const { type, brief: whole, ...rest } = JSON.parse(JSON.stringify(document)) as typeof document;
+    const { line: _line, ...brief } = whole;
+    const { scale: _scale, rounding: _rounding, anchors, roles, ...other } = type;
+    const label = { ...roles.items['label'], face: 'heading' };
+    const first = {
+      ...rest,
+      schema: 1,
+      brief,
+      type: {
+        ...other,
+        anchors: anchors.items,
+        roles: { ...roles, items: { ...roles.items, label } },
+      },
     };
-    first.schema = 1;
-    const label = first.type.roles.items['label'];
-    if (label) label.face = 'heading';
     const read = readDocument(first);
     expect(read).toEqual({ ok: true, document });
     expect(read.ok && derive(read.document).styles.get('label')?.family.id).toBe('archivo');
-    // A role that was taken out, or set in the text face, is left alone.
-    expect(readDocument({ ...document, schema: 1, type: 3 })).toMatchObject({ ok: false });
+    expect(readDocument({ ...first, type: 3 })).toMatchObject({ ok: false });
   });
 
   test('of a newer schema, or of none, is refused in words', () => {

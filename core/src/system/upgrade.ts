@@ -1,4 +1,5 @@
 import { SCHEMA } from './document.ts';
+import { LINE } from './new-document.ts';
 import { validate, type Validated } from './validate.ts';
 
 type Upgrade = (document: Record<string, unknown>) => Record<string, unknown>;
@@ -24,8 +25,27 @@ const labelsOfTheirOwn: Upgrade = (document) =>
     face === 'heading' ? 'label' : face,
   ) as Record<string, unknown>;
 
+/** Anchors may be more than two, and so stand by their id in an order. */
+const anchorsInOrder: Upgrade = (document) =>
+  changed(document, ['type'], (type) => {
+    if (!isRecord(type) || !isRecord(type['anchors'])) return type;
+    return {
+      ...type,
+      anchors: { order: Object.keys(type['anchors']), items: type['anchors'] },
+      scale: 'one ratio',
+      rounding: 'none',
+    };
+  }) as Record<string, unknown>;
+
+const lineOfTheBrief: Upgrade = (document) =>
+  changed(document, ['brief'], (brief) =>
+    isRecord(brief) ? { ...brief, line: LINE } : brief,
+  ) as Record<string, unknown>;
+
 /** One upgrade for each older schema number, to the next one. Schema 1 is the first. */
-const UPGRADES: Readonly<Record<number, Upgrade>> = { 1: labelsOfTheirOwn };
+const UPGRADES: Readonly<Record<number, Upgrade>> = {
+  1: (document) => lineOfTheBrief(anchorsInOrder(labelsOfTheirOwn(document))),
+};
 
 /** Reads a stored document of any schema number up to the newest; a newer one is a problem. */
 export function readDocument(value: unknown): Validated {

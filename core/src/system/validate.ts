@@ -1,4 +1,11 @@
-import { documentSchema, inOrder, MODES, type Collection, type StyleDocument } from './document.ts';
+import {
+  documentSchema,
+  inOrder,
+  MODES,
+  MOST_ANCHORS,
+  type Collection,
+  type StyleDocument,
+} from './document.ts';
 
 /** What is wrong with a document, where (a JSON Pointer) and in words. */
 export interface Problem {
@@ -51,6 +58,28 @@ function* useProblems({ color, type }: StyleDocument): Generator<Problem> {
   }
 }
 
+function* anchorProblems({ space, type }: StyleDocument): Generator<Problem> {
+  const anchors = inOrder(type.anchors);
+  if (anchors.length < 2 || anchors.length > MOST_ANCHORS)
+    yield { path: '/type/anchors', message: `a scale has 2 to ${MOST_ANCHORS} anchors` };
+  for (const [index, [id, { width }]] of anchors.entries()) {
+    const before = anchors[index - 1]?.[1].width ?? 0;
+    if (width <= before)
+      yield {
+        path: `/type/anchors/items/${id}/width`,
+        message: `anchors stand from the narrowest up: ${width} px is to be above ${before} px`,
+      };
+  }
+  for (const [id, { after, sizes = {} }] of inOrder(type.roles)) {
+    const path = `/type/roles/items/${id}`;
+    for (const key of Object.keys(sizes))
+      if (!(key in type.anchors.items))
+        yield { path: `${path}/sizes/${key}`, message: 'names an anchor that is not there' };
+    if (after !== undefined && !(after in space.steps.items))
+      yield { path: `${path}/after`, message: `there is no step “${after}”` };
+  }
+}
+
 function* listProblems({ brief, fonts }: StyleDocument): Generator<Problem> {
   const lists: readonly (readonly [string, readonly string[]])[] = [
     ['/brief/mood', brief.mood],
@@ -63,8 +92,9 @@ function* listProblems({ brief, fonts }: StyleDocument): Generator<Problem> {
 }
 
 function* problemsOf(document: StyleDocument): Generator<Problem> {
-  const { color, content, space, tokens, type } = document;
+  const { brief, color, content, space, tokens, type } = document;
   const collections: readonly (readonly [string, Collection<unknown>])[] = [
+    ['/type/anchors', type.anchors],
     ['/type/roles', type.roles],
     ['/color/sources', color.sources],
     ['/color/roles', color.roles],
@@ -78,11 +108,9 @@ function* problemsOf(document: StyleDocument): Generator<Problem> {
   ];
   for (const [path, collection] of collections) yield* orderProblems(path, collection);
   yield* listProblems(document);
-  if (type.anchors.narrow.width >= type.anchors.wide.width)
-    yield {
-      path: '/type/anchors/narrow/width',
-      message: `the narrow width (${type.anchors.narrow.width} px) is to be below the wide one (${type.anchors.wide.width} px)`,
-    };
+  yield* anchorProblems(document);
+  if (brief.line.from >= brief.line.to)
+    yield { path: '/brief/line', message: 'the shortest line is to be shorter than the longest' };
   if (color.sources.order.length === 0)
     yield { path: '/color/sources', message: 'a system keeps one color at least' };
   yield* paintProblems(document);

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { charactersPerLine } from './line-length.ts';
+import { charactersPerLine, columnEm } from './line-length.ts';
 import { letterSpacingOf, lineHeightOf } from './line-height.ts';
 import { intervalOf, INTERVALS, placeName, sizeOfPlace } from './scale.ts';
 
@@ -47,6 +47,37 @@ test('line height never grows with the size, letter spacing neither', () => {
   expect(letterSpacingOf(72)).toBe(-0.022);
 });
 
-test('a column of 640 px at 16 px and half an em a character holds 80', () => {
-  expect(charactersPerLine(640, 16, 0.5)).toBe(80);
+test('a column of 640 px at 16 px and half an em a character holds 80, less the ragged ends', () => {
+  expect(charactersPerLine(640, 16, 0.5)).toBeCloseTo(76.8, 10);
+  // A column that is made for so many characters holds them.
+  for (const characters of [30, 45, 66, 75])
+    expect(charactersPerLine(columnEm(characters, 0.43) * 16, 16, 0.43)).toBeCloseTo(characters, 1);
+});
+
+test('two ratios take turns from the base, up and down', () => {
+  // Arithmetic: 16 × 1.2 × 1.5 × 1.2, and the second leads downwards.
+  expect(sizeOfPlace(16, 1.2, 3, 1.5)).toBeCloseTo(34.56, 10);
+  expect(sizeOfPlace(16, 1.2, 2, 1.5)).toBeCloseTo(28.8, 10);
+  expect(sizeOfPlace(16, 1.2, -1, 1.5)).toBeCloseTo(16 / 1.5, 10);
+  expect(sizeOfPlace(16, 1.2, -2, 1.5)).toBeCloseTo(16 / 1.8, 10);
+  for (let place = -6; place < 14; place += 1)
+    expect(sizeOfPlace(16, 1.2, place + 2, 1.5) / sizeOfPlace(16, 1.2, place, 1.5)).toBeCloseTo(
+      1.8,
+      10,
+    );
+});
+
+test('lines grow with the length of the line and the height of small letters, at reading sizes only', () => {
+  expect(lineHeightOf(16, { characters: 90 })).toBeGreaterThan(
+    lineHeightOf(16, { characters: 45 }),
+  );
+  expect(lineHeightOf(16, { xHeight: 0.55 })).toBeGreaterThan(lineHeightOf(16, { xHeight: 0.42 }));
+  expect(lineHeightOf(72, { characters: 90 })).toBe(lineHeightOf(72));
+  expect(lineHeightOf(16, { characters: 75 })).toBeGreaterThanOrEqual(1.5);
+});
+
+test('capitals are spaced, large ones less', () => {
+  expect(letterSpacingOf(16, true)).toBe(0.05);
+  expect(letterSpacingOf(72, true)).toBeLessThan(letterSpacingOf(16, true));
+  expect(letterSpacingOf(10)).toBeGreaterThan(0);
 });

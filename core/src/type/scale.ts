@@ -1,9 +1,19 @@
 /**
  * The size of a place on a modular scale: base times ratio to the power of the place (0 is the
- * base, 2 is two up, -1 is one down). px in, px out.
+ * base, 2 is two up, -1 is one down). With a second ratio the two take turns: the first leads from
+ * the base up, the second from the base down. px in, px out.
  */
-export const sizeOfPlace = (basePx: number, ratio: number, place: number): number =>
-  basePx * ratio ** place;
+export function sizeOfPlace(
+  basePx: number,
+  ratio: number,
+  place: number,
+  second: number = ratio,
+): number {
+  const [near, far] = place >= 0 ? [ratio, second] : [second, ratio];
+  const steps = Math.abs(place);
+  const times = near ** Math.ceil(steps / 2) * far ** Math.floor(steps / 2);
+  return place >= 0 ? basePx * times : basePx / times;
+}
 
 /** A place in words: base, up 2, down 1. */
 export const placeName = (place: number): string =>

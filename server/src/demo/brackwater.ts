@@ -1,5 +1,6 @@
 import type { StyleDocument } from '@garnish/core/system/document';
 import {
+  LINE,
   collectionOf,
   newDocument,
   usualRoles,
@@ -34,6 +35,7 @@ export function brackwater(): StyleDocument {
       needs: ['tables', 'emphasis'],
       fontBudgetKb: 160,
       conformance: 'AA',
+      line: LINE,
     },
     fonts: {
       reasons: {
@@ -46,14 +48,21 @@ export function brackwater(): StyleDocument {
       },
     },
     type: {
-      anchors: {
-        narrow: { width: 360, base: 17, ratio: 1.2 },
-        wide: { width: 1440, base: 20, ratio: 1.31 },
-      },
+      anchors: collectionOf([
+        ['narrow', { width: 360, base: 17, ratio: 1.2 }],
+        ['middle', { width: 768, base: 18, ratio: 1.24 }],
+        ['wide', { width: 1440, base: 20, ratio: 1.27 }],
+      ]),
+      scale: 'one ratio',
+      rounding: 'none',
       unit: 'vi',
       roles: withRoles(usualRoles, {
         h1: { weight: 800 },
         h4: { place: 2 },
+        lead: { longest: 48 },
+        caption: { style: 'italic', longest: 60 },
+        quote: { style: 'italic', longest: 40, after: 'm' },
+        code: { figures: 'tabular' },
         label: { weight: 600 },
       }),
     },

@@ -1,5 +1,6 @@
 import type { StyleDocument } from '@garnish/core/system/document';
 import {
+  LINE,
   collectionOf,
   newDocument,
   usualRoles,
@@ -27,6 +28,7 @@ export function kestrel(): StyleDocument {
       needs: ['tables', 'emphasis'],
       fontBudgetKb: 160,
       conformance: 'AA',
+      line: LINE,
     },
     fonts: {
       roles: { ...start.fonts.roles, label: { family: family('sometype-mono'), weight: 600 } },
@@ -36,12 +38,19 @@ export function kestrel(): StyleDocument {
       },
     },
     type: {
-      anchors: {
-        narrow: { width: 340, base: 16.5, ratio: 1.24 },
-        wide: { width: 1400, base: 19, ratio: 1.38 },
-      },
+      anchors: collectionOf([
+        ['narrow', { width: 340, base: 16.5, ratio: 1.24 }],
+        ['wide', { width: 1400, base: 19, ratio: 1.3 }],
+      ]),
+      scale: 'one ratio',
+      rounding: 'none',
       unit: 'vi',
-      roles: withRoles(usualRoles, { lead: { place: 1 } }),
+      roles: withRoles(usualRoles, {
+        h1: { place: 6, letterSpacing: -0.03 },
+        lead: { longest: 50 },
+        h6: { case: 'uppercase' },
+        caption: { case: 'uppercase', place: -1 },
+      }),
     },
     color: {
       ...start.color,

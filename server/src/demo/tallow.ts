@@ -19,10 +19,12 @@ export function tallow(): StyleDocument {
     ...start,
     description: 'Unfinished: a first evening’s work, with findings still to repair.',
     type: {
-      anchors: {
-        narrow: { width: 360, base: 15, ratio: 1.18 },
-        wide: { width: 1280, base: 17, ratio: 1.3 },
-      },
+      anchors: collectionOf([
+        ['narrow', { width: 360, base: 15, ratio: 1.18 }],
+        ['wide', { width: 1280, base: 17, ratio: 1.42 }],
+      ]),
+      scale: 'one ratio',
+      rounding: 'none',
       unit: 'vi',
       roles: withRoles(usualRoles, { h3: { place: 1 }, label: { face: 'text', weight: 600 } }),
     },

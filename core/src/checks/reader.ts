@@ -1,0 +1,69 @@
+import { fluidPx, kneesOf, piecesOf, ROOT_PX, type FluidSize } from '../type/fluid.ts';
+import { USUAL_RANGE } from '../type/zoom.ts';
+import type { Check, Finding } from './finding.ts';
+import { sizeRepair } from './own-size.ts';
+
+/** Text that grows by less when a reader doubles the browser's font size hardly follows the wish. */
+const LEAST_GROWTH = 0.5;
+
+/** By how much a size grows at a width when the browser's font size doubles: 1 is twice as large. */
+export const growthAt = (size: FluidSize, widthPx: number): number =>
+  fluidPx(size, widthPx, 2 * ROOT_PX) / fluidPx(size, widthPx) - 1;
+
+/** The least growth over the usual widths. Between the knees of both sizes the share has no turn. */
+export function leastGrowth(size: FluidSize): { readonly growth: number; readonly atPx: number } {
+  const { fromPx, toPx } = USUAL_RANGE;
+  const knees = [...kneesOf(size), ...kneesOf(size, 2 * ROOT_PX)].filter(
+    (knee) => knee > fromPx && knee < toPx,
+  );
+  const atPx = [fromPx, ...knees, toPx].reduce((worst, width) =>
+    growthAt(size, width) < growthAt(size, worst) ? width : worst,
+  );
+  return { growth: growthAt(size, atPx), atPx };
+}
+
+/** Every text follows the reader's own font size. */
+export const readerCheck: Check = (document, { styles }) =>
+  [...styles.values()].flatMap((style): Finding[] => {
+    const { growth, atPx } = leastGrowth(style.size);
+    const decision = `/type/roles/items/${style.id}`;
+    const where = { selector: `.type-${style.slug}`, widthPx: Math.min(1600, Math.round(atPx)) };
+    if (growth < LEAST_GROWTH - 1e-6) {
+      const repair = sizeRepair(
+        document,
+        style,
+        (size) => leastGrowth(size).growth >= LEAST_GROWTH,
+      );
+      return [
+        {
+          id: `reader:${style.id}`,
+          severity: 'look',
+          area: 'type',
+          decision,
+          title: `${style.name} hardly follows the reader’s font size`,
+          figures: `twice the font size makes it ${Math.round(growth * 100)} % larger at ${Math.round(atPx)} px; ${LEAST_GROWTH * 100} % is the least`,
+          reason:
+            'Many readers set a larger font in their browser and never zoom. A size that hangs on the screen’s width does not hear them.',
+          source: 'arithmetic on the exported expression; the limit is common practice',
+          where,
+          ...(repair && { repair }),
+        },
+      ];
+    }
+    const steepest = piecesOf(style.size).find(({ constantPx }) => constantPx < -0.01);
+    if (!steepest) return [];
+    return [
+      {
+        id: `constant:${style.id}`,
+        severity: 'look',
+        area: 'type',
+        decision,
+        title: `${style.name} flows more steeply than the screen grows`,
+        figures: `its constant part is ${steepest.constantPx.toFixed(1)} px between ${Math.round(steepest.fromPx)} and ${Math.round(steepest.toPx)} px`,
+        reason:
+          'With a constant part below nothing a larger font in the browser makes the flowing part smaller.',
+        source: 'arithmetic on the exported expression',
+        where,
+      },
+    ];
+  });

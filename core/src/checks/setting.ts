@@ -1,0 +1,130 @@
+import type { TextStyle } from '../derive/derived.ts';
+import { middlePx } from '../derive/styles.ts';
+import type { StyleDocument } from '../system/document.ts';
+import { fluidPx, ROOT_PX } from '../type/fluid.ts';
+import { placeName } from '../type/scale.ts';
+import type { Check, Finding } from './finding.ts';
+
+/** Under this size text is hard to read for many. Common practice. */
+const LEAST_PX = 12;
+
+/** No text is smaller than can be read. */
+export const smallSizesCheck: Check = (_, { styles }) =>
+  [...styles.values()]
+    .filter(({ id, size }) => id !== 'body' && size.minRem * ROOT_PX < LEAST_PX - 0.001)
+    .map(({ id, name, place, size, slug, ownSize }): Finding => {
+      const path = `/type/roles/items/${id}`;
+      return {
+        id: `small-size:${id}`,
+        severity: 'look',
+        area: 'type',
+        decision: path,
+        title: `${name} is under ${LEAST_PX} px`,
+        figures: `${(size.minRem * ROOT_PX).toFixed(1)} px at its smallest`,
+        reason: 'Letters so small are guessed rather than read.',
+        source: `common practice: ${LEAST_PX} px is the least for anything that is to be read`,
+        where: { selector: `.type-${slug}` },
+        ...(!ownSize && {
+          repair: {
+            label: `${name} one place up`,
+            patch: [{ op: 'replace' as const, path: `${path}/place`, value: place + 1 }],
+            before: placeName(place),
+            after: placeName(place + 1),
+          },
+        }),
+      };
+    });
+
+/** The line heights that read well: running text up to 18 px, headings from 32 px. Common practice. */
+const READING = { upToPx: 18, from: 1.35, to: 2 };
+const DISPLAY = { fromPx: 32, from: 0.95, to: 1.4 };
+/** Long lines need more. */
+const LONG = { characters: 75, from: 1.5 };
+
+function limitsOf(style: TextStyle, longest: number | undefined) {
+  const px = middlePx(style.size);
+  if (px >= DISPLAY.fromPx) return DISPLAY;
+  if (px > READING.upToPx) return undefined;
+  return longest !== undefined && longest > LONG.characters
+    ? { from: LONG.from, to: READING.to }
+    : READING;
+}
+
+/** Lines stand neither on top of each other nor apart. */
+export const lineHeightCheck: Check = ({ type }, { styles }) =>
+  [...styles.values()].flatMap((style): Finding[] => {
+    const role = type.roles.items[style.id];
+    const limits = limitsOf(style, role?.longest);
+    if (!limits || (style.lineHeight >= limits.from && style.lineHeight <= limits.to)) return [];
+    const tight = style.lineHeight < limits.from;
+    const path = `/type/roles/items/${style.id}/lineHeight`;
+    return [
+      {
+        id: `line-height:${style.id}`,
+        severity: 'look',
+        area: 'type',
+        decision: path,
+        title: `Lines of ${style.name} stand too ${tight ? 'close' : 'far apart'}`,
+        figures: `${style.lineHeight}; ${limits.from} to ${limits.to} at about ${Math.round(middlePx(style.size))} px`,
+        reason: tight
+          ? 'Letters of one line touch those of the next, and the eye slips.'
+          : 'Lines that stand apart are read as separate things.',
+        source: 'common practice',
+        where: { selector: `.type-${style.slug}` },
+        ...(role?.lineHeight !== undefined && {
+          repair: {
+            label: 'Take the automatic one',
+            patch: [{ op: 'remove', path }],
+            before: String(role.lineHeight),
+            after: 'automatic',
+          },
+        }),
+      },
+    ];
+  });
+
+/** The narrowest screen that a page has to fit. Source: WCAG 2.2, 1.4.10. */
+const NARROWEST_PX = 320;
+
+/** Letters within a word are a little wider than the mean character, which counts spaces. */
+const WITHIN_WORDS = 1.12;
+
+/** The words of headings, by the role that sets them. */
+const headings = ({ content }: StyleDocument): readonly (readonly [string, string])[] => [
+  ['h1', content.hero.title],
+  ['h2', content.table.title],
+  ['h2', content.cards.title],
+  ['h3', content.story.title],
+];
+
+const longestWord = (words: string): string =>
+  words
+    .split(/[\s/-]+/)
+    .reduce((longest, word) => (word.length > longest.length ? word : longest), '');
+
+/** The longest word of each heading fits on the narrowest screen, as the letter widths tell. */
+export const longWordsCheck: Check = (document, { styles, steps }) => {
+  const column = NARROWEST_PX - 2 * (steps.get(document.space.roles.inset)?.px ?? 0);
+  const found = headings(document).flatMap(([role, words]): Finding[] => {
+    const style = styles.get(role);
+    if (!style) return [];
+    const word = longestWord(words);
+    const letter = style.letterWidth * WITHIN_WORDS + style.letterSpacing;
+    const width = word.length * fluidPx(style.size, NARROWEST_PX) * letter;
+    if (width <= column) return [];
+    return [
+      {
+        id: `word:${role}`,
+        severity: 'look',
+        area: 'type',
+        decision: `/type/roles/items/${role}`,
+        title: `“${word}” is wider than a phone`,
+        figures: `about ${Math.round(width)} px in ${style.name} at ${NARROWEST_PX} px, where ${Math.round(column)} are free`,
+        reason: 'A word that does not fit is broken in the middle or pushes the page sideways.',
+        source: 'WCAG 2.2, 1.4.10; the letter widths of the face',
+        where: { selector: `.type-${style.slug}`, widthPx: NARROWEST_PX },
+      },
+    ];
+  });
+  return [...new Map(found.map((finding) => [finding.id, finding])).values()];
+};

@@ -1,0 +1,224 @@
+import { describe, expect, test } from '@jest/globals';
+import { derive } from '../derive/derive.ts';
+import type { StyleDocument } from '../system/document.ts';
+import { patched, type Patch } from '../system/patch.ts';
+import { sampleDocument } from '../system/sample.ts';
+import { fluidPx, fluidSize } from '../type/fluid.ts';
+import { zoomGain } from '../type/zoom.ts';
+import { piecesOf } from '../type/fluid.ts';
+import { findingsOf } from './checks.ts';
+import { lineAt, lineRange } from './lines.ts';
+import { growthAt, leastGrowth } from './reader.ts';
+
+const found = (document: StyleDocument, id: string) =>
+  findingsOf(document, derive(document)).find((finding) => finding.id === id);
+
+/** The document after the repair of one finding. */
+function repaired(document: StyleDocument, id: string): StyleDocument {
+  const repair = found(document, id)?.repair;
+  if (!repair) throw new Error(`${id} has no repair`);
+  const result = patched(document, repair.patch);
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.document;
+}
+
+const steep: Patch = [{ op: 'replace', path: '/type/anchors/items/wide/ratio', value: 1.5 }];
+
+describe('zoom', () => {
+  const document = sampleDocument(steep);
+
+  test('that cannot make a heading twice as large is found with its widths', () => {
+    const finding = found(document, 'zoom:h1');
+    expect(finding?.severity).toBe('repair');
+    expect(finding?.figures).toMatch(/^from 1026 px up; 1\.46 of 2\.00 times at 1440 px$/);
+  });
+
+  test('is repaired by the largest size that passes, and by no smaller one', () => {
+    const after = repaired(document, 'zoom:h1');
+    expect(found(after, 'zoom:h1')).toBeUndefined();
+    const px = after.type.roles.items['h1']?.sizes?.['wide'] ?? 0;
+    const at = (wide: number) =>
+      piecesOf(
+        fluidSize([
+          { widthPx: 360, sizePx: 16 * 1.2 ** 5 },
+          { widthPx: 1440, sizePx: wide },
+        ]),
+      );
+    // Tried at every width, one hundredth of a px more falls short somewhere.
+    const least = (wide: number): number =>
+      Math.min(...Array.from({ length: 2241 }, (_, index) => zoomGain(at(wide), 320 + index)));
+    expect(least(px)).toBeGreaterThanOrEqual(2 - 1e-6);
+    expect(least(px + 0.05)).toBeLessThan(2);
+  });
+
+  test('is fine in the usual system', () => {
+    expect(found(sampleDocument(), 'zoom:h1')).toBeUndefined();
+  });
+});
+
+describe('the reader’s own font size', () => {
+  test('leaves a size that hangs on the width alone as it is: 0 % at 1200 px', () => {
+    // Arithmetic: clamp(1.5rem, 4vw, 3rem) is 48 px at a root of 16 and of 32 px.
+    const clamp = { minRem: 1.5, baseRem: 0, slope: 4, maxRem: 3 };
+    const size = { restRem: 0, clamps: [clamp], unit: 'vw', minRem: 1.5, maxRem: 3 } as const;
+    expect(growthAt(size, 1200)).toBe(0);
+    expect(leastGrowth(size).growth).toBe(0);
+  });
+
+  test('doubles a size in rem alone', () => {
+    expect(
+      leastGrowth(
+        fluidSize([
+          { widthPx: 360, sizePx: 20 },
+          { widthPx: 900, sizePx: 20 },
+        ]),
+      ).growth,
+    ).toBe(1);
+  });
+
+  test('has its least growth where it is said to be, tried at every width', () => {
+    for (const wide of [40, 60, 90]) {
+      const size = fluidSize([
+        { widthPx: 360, sizePx: 30 },
+        { widthPx: 768, sizePx: 34 },
+        { widthPx: 1440, sizePx: wide },
+      ]);
+      const tried = Math.min(
+        ...Array.from({ length: 2241 }, (_, index) => growthAt(size, 320 + index)),
+      );
+      expect(leastGrowth(size).growth).toBeLessThanOrEqual(tried + 1e-12);
+      expect(leastGrowth(size).growth).toBeCloseTo(tried, 3);
+    }
+  });
+
+  test('is repaired by the largest size that follows it', () => {
+    const document = sampleDocument(steep);
+    expect(found(document, 'reader:h1')?.figures).toMatch(/% larger at 1440 px/);
+    expect(found(repaired(document, 'reader:h1'), 'reader:h1')).toBeUndefined();
+  });
+});
+
+describe('lines', () => {
+  const wide = sampleDocument([{ op: 'remove', path: '/type/roles/items/body/longest' }]);
+
+  test('longer than the brief asks for are found, and the repair holds them', () => {
+    expect(found(wide, 'line:body')?.figures).toMatch(
+      /^about \d\d characters at \d+ px; the brief asks for 30 to 75$/,
+    );
+    const after = repaired(wide, 'line:body');
+    expect(found(after, 'line:body')).toBeUndefined();
+    expect(after.type.roles.items['body']?.longest).toBe(75);
+  });
+
+  test('have their extremes at the widths that are named, tried at every width', () => {
+    const derived = derive(wide);
+    const body = derived.styles.get('body');
+    if (!body) throw new Error('no body');
+    const tried = Array.from({ length: 2241 }, (_, index) =>
+      lineAt(wide, derived, body, 320 + index),
+    );
+    const { shortest, longest } = lineRange(wide, derived, body);
+    expect(longest.characters).toBeCloseTo(Math.max(...tried), 1);
+    expect(shortest.characters).toBeCloseTo(Math.min(...tried), 6);
+  });
+
+  test('shorter than the brief asks for are found', () => {
+    const document = sampleDocument([{ op: 'replace', path: '/brief/line/from', value: 50 }]);
+    expect(found(document, 'line:body')?.title).toBe('Lines of body are short');
+  });
+});
+
+describe('sizes and line heights', () => {
+  test('a caption under 12 px is found, and one place up ends it', () => {
+    const document = sampleDocument([
+      { op: 'replace', path: '/type/roles/items/caption/place', value: -2 },
+    ]);
+    expect(found(document, 'small-size:caption')?.figures).toBe('11.1 px at its smallest');
+    expect(found(repaired(document, 'small-size:caption'), 'small-size:caption')).toBeUndefined();
+  });
+
+  test.each([
+    ['body', 1.1, 'close'],
+    ['body', 2.4, 'far apart'],
+    ['h1', 0.85, 'close'],
+    ['h1', 1.7, 'far apart'],
+  ])('%s at a line height of %d stands too %s', (role, value, words) => {
+    const path = `/type/roles/items/${role}/lineHeight`;
+    const document = sampleDocument([{ op: 'add', path, value }]);
+    expect(found(document, `line-height:${role}`)?.title).toContain(words);
+    expect(found(repaired(document, `line-height:${role}`), `line-height:${role}`)).toBeUndefined();
+  });
+
+  test('levels that differ by less than 8 % are hard to tell apart', () => {
+    const document = sampleDocument([
+      { op: 'add', path: '/type/roles/items/h4/sizes', value: { narrow: 19.7, wide: 24 } },
+    ]);
+    // Arithmetic: 16 × 1.2 is 19.2 px, 2.6 % under 19.7 px.
+    expect(found(document, 'close:h4')?.figures).toBe('19.7 px and 19.2 px at 240 px: 2.6 % apart');
+  });
+
+  test('a word that is wider than a phone is named', () => {
+    const document = sampleDocument([
+      { op: 'replace', path: '/content/hero/title', value: 'Donaudampfschifffahrtsgesellschaft' },
+    ]);
+    expect(found(document, 'word:h1')?.title).toBe(
+      '“Donaudampfschifffahrtsgesellschaft” is wider than a phone',
+    );
+  });
+});
+
+describe('a role with sizes of its own', () => {
+  const path = '/type/roles/items/h2/sizes';
+  const document = sampleDocument([{ op: 'add', path, value: { wide: 50 } }]);
+
+  test('keeps them when the scale changes, and follows it elsewhere', () => {
+    const moved = patched(document, [
+      { op: 'replace', path: '/type/anchors/items/wide/ratio', value: 1.4 },
+      { op: 'replace', path: '/type/anchors/items/narrow/base', value: 20 },
+    ]);
+    if (!moved.ok) throw new Error('refused');
+    const size = derive(moved.document).styles.get('h2')?.size;
+    if (!size) throw new Error('no h2');
+    expect(fluidPx(size, 1440)).toBeCloseTo(50, 2);
+    expect(fluidPx(size, 360)).toBeCloseTo(20 * 1.2 ** 4, 2);
+  });
+
+  test('no longer takes its value from the scale', () => {
+    const token = derive(document).tokenById.get('type.h2.size');
+    expect(token?.values.light.reference).toBeUndefined();
+    expect(token?.trail().steps[0]).toBe('h2 at 1440 px: 50 px, not that of its place');
+  });
+
+  test('loses them when the anchor goes only if they are taken along', () => {
+    const wider: Patch = [
+      {
+        op: 'add',
+        path: '/type/anchors/items/middle',
+        value: { width: 768, base: 17, ratio: 1.2 },
+      },
+      { op: 'replace', path: '/type/anchors/order', value: ['narrow', 'middle', 'wide'] },
+      { op: 'add', path: '/type/roles/items/h3/sizes', value: { middle: 30 } },
+    ];
+    const three = sampleDocument(wider);
+    const without: Patch = [
+      { op: 'remove', path: '/type/anchors/items/middle' },
+      { op: 'replace', path: '/type/anchors/order', value: ['narrow', 'wide'] },
+    ];
+    expect(patched(three, without)).toMatchObject({
+      ok: false,
+      problems: [{ path: '/type/roles/items/h3/sizes/middle' }],
+    });
+    expect(
+      patched(three, [...without, { op: 'remove', path: '/type/roles/items/h3/sizes' }]).ok,
+    ).toBe(true);
+  });
+});
+
+test('every emitted size has a part in rem, and bounds in order', () => {
+  // CSS Values 4: a clamp whose minimum is above its maximum is its minimum everywhere.
+  for (const changes of [[], steep])
+    for (const { size } of derive(sampleDocument(changes)).styles.values()) {
+      expect(size.minRem).toBeGreaterThan(0);
+      for (const { minRem, maxRem } of size.clamps) expect(minRem).toBeLessThanOrEqual(maxRem);
+    }
+});

@@ -1,0 +1,378 @@
+import { fontStack, type FontFamily } from '../fonts/family.ts';
+import { inOrder, type Anchor, type StyleDocument, type TextRole } from '../system/document.ts';
+import { chosenFaces, faceFor, faceWords } from '../system/faces.ts';
+import { everyMode, type Token, type TokenValue, type TrailDecision } from '../tokens/token.ts';
+import { fluidCss, type FluidSize } from '../type/fluid.ts';
+import { columnEm } from '../type/line-length.ts';
+import { placeName } from '../type/scale.ts';
+import type { SpaceStep, TextStyle } from './derived.ts';
+import { stepValue } from './space.ts';
+import { middlePx, sizeAtAnchor, sizeOfPlaceIn } from './styles.ts';
+
+type Steps = ReadonlyMap<string, SpaceStep>;
+type Fonts = StyleDocument['fonts'];
+type Type = StyleDocument['type'];
+
+const placeSlug = (place: number): string => placeName(place).replace(' ', '-');
+
+const px = (value: number): string => `${Number(value.toFixed(2))} px`;
+
+const anchorDecisions = ({ anchors, scale }: Type): TrailDecision[] =>
+  inOrder(anchors).flatMap(([id, { width, base, ratio, second = ratio }]) => {
+    const path = `/type/anchors/items/${id}`;
+    return [
+      { path: `${path}/width`, label: `${id} width`, value: px(width) },
+      { path: `${path}/base`, label: `base at ${px(width)}`, value: px(base) },
+      { path: `${path}/ratio`, label: `ratio at ${px(width)}`, value: String(ratio) },
+      ...(scale === 'two ratios'
+        ? [
+            {
+              path: `${path}/second`,
+              label: `second ratio at ${px(width)}`,
+              value: String(second),
+            },
+          ]
+        : []),
+    ];
+  });
+
+/** How a size comes about at one anchor, in a line. */
+function anchorStep(type: Type, anchor: Anchor, place: number): string {
+  const { base, ratio, second = ratio, sizes = {}, width } = anchor;
+  const result = `${px(sizeAtAnchor(type, anchor, place))} at ${px(width)}`;
+  const rounded = type.rounding === 'none' ? '' : `, rounded to ${type.rounding}`;
+  if (type.scale === 'by hand' && String(place) in sizes) return `by hand: ${result}`;
+  if (type.scale !== 'two ratios' || place === 0)
+    return `${base} px × ${ratio}^${place} = ${result}${rounded}`;
+  return `${base} px, ${ratio} and ${second} in turn, ${placeName(place)} = ${result}${rounded}`;
+}
+
+const flowStep = (size: FluidSize): string =>
+  `straight between the widths, at rest outside: ${fluidCss(size)}`;
+
+const sizeSteps = (type: Type, place: number, size: FluidSize): string[] => [
+  ...inOrder(type.anchors).map(([, anchor]) => anchorStep(type, anchor, place)),
+  flowStep(size),
+];
+
+const remJson = (rem: number) => ({ value: Number(rem.toFixed(4)), unit: 'rem' }) as const;
+
+/** A stack as the open format writes it: plain names, without the quotes of CSS. */
+const stackJson = (family: FontFamily): string[] =>
+  fontStack(family)
+    .split(', ')
+    .map((name) => name.replaceAll('"', ''));
+
+/** The reasons that were recorded for the faces, as one sentence. */
+const reasonsOf = ({ because, note }: Fonts['reasons']): string =>
+  [because.join(', '), note].filter((part) => part !== '').join('. ');
+
+function faceTokens(fonts: Fonts): Token[] {
+  const why = reasonsOf(fonts.reasons);
+  const chosen = chosenFaces(fonts);
+  return chosen
+    .filter(({ narrow }) => !narrow)
+    .map((used): Token => {
+      const {
+        face,
+        choice: { family },
+      } = used;
+      const other = chosen.find((one) => one.narrow && one.face === face);
+      return {
+        id: `face.${face}`,
+        path: ['face', face],
+        tier: 'primitive',
+        type: 'fontFamily',
+        ...(why !== '' && { description: why }),
+        values: everyMode({
+          json: stackJson(family),
+          css: fontStack(family),
+          ...(other &&
+            fonts.narrow && {
+              extension: {
+                narrow: {
+                  below: { value: fonts.narrow.below, unit: 'px' },
+                  value: stackJson(other.choice.family),
+                },
+              },
+            }),
+        }),
+        trail: () => ({
+          decisions: [used, ...(other ? [other] : [])].map((one) => ({
+            path: `${one.path}/family`,
+            label: faceWords(one),
+            value: one.choice.family.name,
+          })),
+          steps: [`${family.name} ${family.version}, and what stands in until it has loaded`],
+        }),
+      };
+    });
+}
+
+/** A fluid size as a value: the largest in the open format, the whole in our own extension. */
+const fluidValue = (size: FluidSize): TokenValue => ({
+  json: remJson(size.maxRem),
+  css: fluidCss(size),
+  ...(size.clamps.length > 0 && {
+    extension: {
+      fluid: {
+        rest: remJson(size.restRem),
+        clamps: size.clamps.map(({ minRem, maxRem, baseRem, slope }) => ({
+          minimum: remJson(minRem),
+          maximum: remJson(maxRem),
+          base: remJson(baseRem),
+          slope,
+        })),
+        unit: size.unit,
+      },
+    },
+  }),
+});
+
+function scaleTokens(type: Type, styles: ReadonlyMap<string, TextStyle>): Token[] {
+  const places = new Set([...styles.values()].map(({ place }) => place));
+  return [...places]
+    .sort((one, other) => one - other)
+    .map((place) => {
+      const size = sizeOfPlaceIn(type, place);
+      return {
+        id: `scale.${placeSlug(place)}`,
+        path: ['scale', placeSlug(place)],
+        tier: 'primitive',
+        type: 'dimension',
+        values: everyMode(fluidValue(size)),
+        trail: () => ({ decisions: anchorDecisions(type), steps: sizeSteps(type, place, size) }),
+      };
+    });
+}
+
+const chosen = (path: string, label: string, value: string | number): TrailDecision => ({
+  path,
+  label,
+  value: String(value),
+});
+
+/** A length in em; the open format has rem, and gets what it is at the largest size. */
+const emValue = (em: number, size: FluidSize): TokenValue => ({
+  json: remJson(em * size.maxRem),
+  css: `${em}em`,
+  extension: { em },
+});
+
+/** The space below a text and its longest line, where they are decided. */
+function layoutTokens(
+  role: TextRole | undefined,
+  style: TextStyle,
+  steps: Steps,
+  id: (part: string) => string,
+  path: (part: string) => string[],
+): Token[] {
+  const at = `/type/roles/items/${style.id}`;
+  const step = role?.after === undefined ? undefined : steps.get(role.after);
+  const longest = role?.longest;
+  return [
+    ...(step
+      ? [
+          {
+            id: id('after'),
+            path: path('after'),
+            tier: 'semantic',
+            type: 'dimension',
+            values: everyMode({ reference: `step.${step.slug}`, ...stepValue(step) }),
+            trail: () => ({
+              decisions: [chosen(`${at}/after`, `space after ${style.name}`, step.name)],
+              steps: [],
+            }),
+          } satisfies Token,
+        ]
+      : []),
+    ...(longest === undefined
+      ? []
+      : [
+          {
+            id: id('longest'),
+            path: path('longest'),
+            tier: 'semantic',
+            type: 'dimension',
+            values: everyMode(emValue(columnEm(longest, style.letterWidth), style.size)),
+            trail: () => ({
+              decisions: [chosen(`${at}/longest`, `longest line of ${style.name}`, longest)],
+              steps: [
+                `${longest} characters × ${style.letterWidth.toFixed(4)} em, the mean width of one in ${style.family.name}, and what ragged ends lose`,
+              ],
+            }),
+          } satisfies Token,
+        ]),
+  ];
+}
+
+function styleTokens(fonts: Fonts, type: Type, style: TextStyle, steps: Steps): Token[] {
+  const role = `/type/roles/items/${style.id}`;
+  const path = (part: string): string[] => ['type', style.slug, part];
+  const id = (part: string): string => path(part).join('.');
+  const size = style.size;
+  const placed: TrailDecision = {
+    path: `${role}/place`,
+    label: `place of ${style.name}`,
+    value: placeName(style.place),
+  };
+  const middle = px(middlePx(size));
+  const decided = type.roles.items[style.id];
+  const sizeValue = {
+    ...(!style.ownSize && { reference: `scale.${placeSlug(style.place)}` }),
+    ...fluidValue(size),
+  };
+  const ownSizes = inOrder(type.anchors).flatMap(([anchor, { width }]) => {
+    const own = decided?.sizes?.[anchor];
+    return own === undefined
+      ? []
+      : [chosen(`${role}/sizes/${anchor}`, `${style.name} at ${px(width)}`, px(own))];
+  });
+  const familyJson = stackJson(style.family);
+  const { face, path: chosenAt, choice } = faceFor(fonts, style.face);
+  return [
+    {
+      id: id('family'),
+      path: path('family'),
+      tier: 'semantic',
+      type: 'fontFamily',
+      values: everyMode({
+        reference: `face.${face}`,
+        json: familyJson,
+        css: fontStack(style.family),
+      }),
+      trail: () => ({
+        decisions: [
+          { path: `${role}/face`, label: `face of ${style.name}`, value: style.face },
+          {
+            path: `${chosenAt}/family`,
+            label: `${face} face`,
+            value: style.family.name,
+          },
+        ],
+        steps: [],
+      }),
+    },
+    {
+      id: id('weight'),
+      path: path('weight'),
+      tier: 'semantic',
+      type: 'fontWeight',
+      values: everyMode({ json: style.weight, css: String(style.weight) }),
+      trail: () => ({
+        decisions: [
+          type.roles.items[style.id]?.weight === undefined
+            ? {
+                path: `${chosenAt}/weight`,
+                label: `weight of the ${face} face`,
+                value: String(choice.weight),
+              }
+            : {
+                path: `${role}/weight`,
+                label: `weight of ${style.name}`,
+                value: String(style.weightWanted),
+              },
+        ],
+        steps:
+          style.weight === style.weightWanted
+            ? []
+            : [
+                `${style.family.name} has no ${style.weightWanted}; ${style.weight} is the nearest it has`,
+              ],
+      }),
+    },
+    {
+      id: id('size'),
+      path: path('size'),
+      tier: 'semantic',
+      type: 'dimension',
+      values: everyMode(sizeValue),
+      trail: () => ({
+        decisions: [placed, ...ownSizes, ...anchorDecisions(type)],
+        steps: style.ownSize
+          ? [
+              ...ownSizes.map(({ label, value }) => `${label}: ${value}, not that of its place`),
+              flowStep(size),
+            ]
+          : sizeSteps(type, style.place, size),
+      }),
+    },
+    {
+      id: id('line-height'),
+      path: path('line-height'),
+      tier: 'semantic',
+      type: 'number',
+      values: everyMode({ json: style.lineHeight, css: String(style.lineHeight) }),
+      trail: () =>
+        decided?.lineHeight === undefined
+          ? {
+              decisions: [placed],
+              steps: [
+                `at ${middle}, midway: 1.55 up to 18 px, 1.06 from 72 px, falling with the logarithm between`,
+                `for small letters of ${style.family.metrics.xHeight.toFixed(3)} em and lines of ${decided?.longest ?? 66} characters`,
+              ],
+            }
+          : {
+              decisions: [
+                chosen(`${role}/lineHeight`, `line height of ${style.name}`, decided.lineHeight),
+              ],
+              steps: [],
+            },
+    },
+    {
+      id: id('letter-spacing'),
+      path: path('letter-spacing'),
+      tier: 'semantic',
+      type: 'dimension',
+      values: everyMode(emValue(style.letterSpacing, size)),
+      trail: () =>
+        decided?.letterSpacing === undefined
+          ? {
+              decisions: [placed],
+              steps: [
+                `at ${middle}, midway: none from 13 to 24 px, -0.022 em from 72 px, even between${
+                  decided?.case === 'uppercase' ? '; more for capitals' : ''
+                }`,
+              ],
+            }
+          : {
+              decisions: [
+                chosen(
+                  `${role}/letterSpacing`,
+                  `letter spacing of ${style.name}`,
+                  `${decided.letterSpacing} em`,
+                ),
+              ],
+              steps: [],
+            },
+    },
+    ...layoutTokens(decided, style, steps, id, path),
+    {
+      id: id('style'),
+      path: path('style'),
+      tier: 'semantic',
+      type: 'typography',
+      values: everyMode({
+        json: {
+          fontFamily: `{${id('family')}}`,
+          fontSize: `{${id('size')}}`,
+          fontWeight: `{${id('weight')}}`,
+          letterSpacing: `{${id('letter-spacing')}}`,
+          lineHeight: `{${id('line-height')}}`,
+        },
+      }),
+      trail: () => ({ decisions: [placed], steps: ['the five tokens beside it, as one'] }),
+    },
+  ];
+}
+
+export const deriveTypeTokens = (
+  fonts: Fonts,
+  type: Type,
+  styles: ReadonlyMap<string, TextStyle>,
+  steps: Steps,
+): Token[] => [
+  ...faceTokens(fonts),
+  ...scaleTokens(type, styles),
+  ...[...styles.values()].flatMap((style) => styleTokens(fonts, type, style, steps)),
+];

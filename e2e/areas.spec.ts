@@ -108,7 +108,10 @@ test('type: an interval gives the ratio, a role takes another place, and the dra
   await saved(page);
   expect((await documentOf(request, id)).type.roles.items['h3']?.place).toBe(2);
   await page.getByRole('button', { name: '1440 px wide' }).click();
-  await expect(page.getByRole('img', { name: /the proof stands at 1440 px/ })).toBeVisible();
+  await expect(page.getByRole('slider', { name: 'Sizes over the screen width' })).toHaveAttribute(
+    'aria-valuenow',
+    '1440',
+  );
 });
 
 test('color: a new brand color stands unchanged in its ramp and reaches the proof', async ({

@@ -12,7 +12,7 @@ html { overflow-x: clip; }
 .site { min-block-size: 100vh; }
 .site-header, .site-main, .site-footer { inline-size: min(100% - 2 * var(--space-inset), 64rem); margin-inline: auto; }
 .site-header { display: flex; flex-wrap: wrap; align-items: center; justify-content: space-between; gap: var(--space-stack) var(--space-inset); padding-block: var(--space-inset); border-block-end: 1px solid var(--table-line, currentcolor); }
-.site-name { display: flex; align-items: center; gap: 0.5rem; white-space: nowrap; }
+.site-name { display: flex; align-items: center; gap: 0.5rem; min-inline-size: 0; }
 .mark { inline-size: 2rem; block-size: 2rem; flex: none; }
 .mark-a { fill: var(--color-link, currentcolor); }
 .mark-b { fill: var(--color-action, currentcolor); }

@@ -140,16 +140,17 @@ describe('a stored document', () => {
   });
 
   test('of schema 1 keeps its decisions: two anchors, labels in the face of the headings', () => {
-    const { type, brief: whole, ...rest } = JSON.parse(JSON.stringify(document)) as typeof document;
-    const { line: _line, ...brief } = whole;
-    const { scale: _scale, rounding: _rounding, anchors, roles, ...other } = type;
+    const without = (value: object, ...keys: string[]) =>
+      Object.fromEntries(Object.entries(value).filter(([key]) => !keys.includes(key)));
+    const { type, brief, ...rest } = document;
+    const { anchors, roles } = type;
     const label = { ...roles.items['label'], face: 'heading' };
     const first = {
       ...rest,
       schema: 1,
-      brief,
+      brief: without(brief, 'line'),
       type: {
-        ...other,
+        ...without(type, 'scale', 'rounding'),
         anchors: anchors.items,
         roles: { ...roles, items: { ...roles.items, label } },
       },

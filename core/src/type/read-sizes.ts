@@ -1,4 +1,5 @@
 import { ROOT_PX } from './fluid.ts';
+import { INTERVALS } from './scale.ts';
 
 /** A scale that fits a list of sizes: base × ratio to a whole power for each. */
 export interface FittedScale {
@@ -118,6 +119,15 @@ function fit(sizes: readonly number[], base: number, start: number): FittedScale
     );
     if (settled) break;
   }
+  // Scales are made with round ratios or intervals: the nearest is taken where it fits as well.
+  const round = [
+    Number(ratio.toFixed(2)),
+    ...INTERVALS.map((interval) => interval.ratio).filter((one) => Math.abs(one - ratio) < 0.004),
+  ].find(
+    (one) =>
+      beyond(sizes, { base, ratio: one, places }).filter((px) => px > 0).length <= outliers.length,
+  );
+  ratio = round ?? ratio;
   const inside = sizes.flatMap((px, index) =>
     outliers.includes(index) ? [] : [(px - base * ratio ** (places[index] ?? 0)) / px],
   );

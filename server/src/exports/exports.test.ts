@@ -129,7 +129,17 @@ describe('the demo', () => {
     expect(found.get('Kestrel Hill Planetarium')).toEqual([]);
     expect(found.get('Brackwater Ferries')).toEqual(['contrast']);
     expect(new Set(found.get('Tallow Lane Candles'))).toEqual(
-      new Set(['contrast', 'weight', 'order', 'size', 'italic', 'figures']),
+      new Set([
+        'contrast',
+        'weight',
+        'order',
+        'size',
+        'zoom',
+        'reader',
+        'small-size',
+        'italic',
+        'figures',
+      ]),
     );
   });
 });

@@ -33,9 +33,9 @@ function entriesOf(
     decision('Text face', '/fonts/roles/text/family'),
     decision('Label face', '/fonts/roles/label'),
     decision('Pair for narrow screens', '/fonts/narrow'),
-    ...(['narrow', 'wide'] as const).flatMap((end) => [
-      decision(`Base on the ${end} screen`, `/type/anchors/${end}/base`),
-      decision(`Ratio on the ${end} screen`, `/type/anchors/${end}/ratio`),
+    ...inOrder(type.anchors).flatMap(([anchor, { width }]) => [
+      decision(`Base at ${width} px`, `/type/anchors/items/${anchor}/base`),
+      decision(`Ratio at ${width} px`, `/type/anchors/items/${anchor}/ratio`),
     ]),
     ...inOrder(type.roles).map(([role, { name }]) =>
       decision(`Text role ${name}`, `/type/roles/items/${role}`),

@@ -10,6 +10,11 @@ const schema = z.object({
   /** Whether the words in the proof can be changed where they stand. */
   editing: z.boolean(),
   proofFonts: z.enum(['arrived', 'stand-in', 'unfitted']),
+  /** The browser's font size and zoom as the proof plays them, in px and per cent. */
+  proofRoot: z.number().check(z.gte(12), z.lte(32)),
+  proofZoom: z.number().check(z.gte(50), z.lte(500)),
+  /** What is drawn over the proof. */
+  proofDrawn: z.enum(['nothing', 'values', 'units', 'baseline']),
 });
 export type Preferences = z.infer<typeof schema>;
 
@@ -23,6 +28,9 @@ function read(): Preferences {
     wide: false,
     editing: false,
     proofFonts: 'arrived',
+    proofRoot: 16,
+    proofZoom: 100,
+    proofDrawn: 'nothing',
   };
   try {
     const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');

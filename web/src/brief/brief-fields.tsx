@@ -10,7 +10,7 @@ import { Toggles } from '../ui/toggles.tsx';
 /** Changes one part of the brief. */
 export const setBrief = (
   store: SystemStore,
-  part: keyof Brief,
+  part: keyof Brief | `line/${keyof Brief['line']}`,
   value: Json,
   label: string = part,
   gesture?: string,

@@ -1,16 +1,23 @@
-import { fluidPx, kneesOf } from '@garnish/core/type/fluid';
+import { smallerStretch } from '@garnish/core/checks/heading-order';
+import { gapsOf } from '@garnish/core/checks/zoom';
+import type { TextStyle } from '@garnish/core/derive/derived';
+import { inOrder } from '@garnish/core/system/document';
+import { fluidCss, fluidPx, kneesOf, piecesOf } from '@garnish/core/type/fluid';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { usePreferences } from '../app/preferences.ts';
+import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { setPreferences, usePreferences } from '../app/preferences.ts';
+import { heldWidth } from '../proof/ruler.tsx';
 import { useSystem } from '../system/system-context.ts';
 
 const WIDTH = 352;
 const HEIGHT = 236;
 const MARGIN = { top: 14, right: 44, bottom: 22, left: 28 };
 const FROM_PX = 240;
-const TO_PX = 1760;
+const TO_PX = 2560;
 /** Labels at the lines' ends keep so far apart. */
 const LABEL_PX = 11;
+const LEVELS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const;
 
 interface Label {
   readonly name: string;
@@ -27,123 +34,260 @@ function spread(labels: readonly Label[]): Label[] {
   return placed;
 }
 
-/** Every role's size over the screen width, the knees marked, and where the proof stands. */
+interface Curve {
+  readonly names: readonly string[];
+  readonly style: TextStyle;
+}
+
+/** Roles of the same size share a curve; running text names it better than a heading does. */
+function curvesOf(styles: Iterable<TextStyle>): Curve[] {
+  const bySize = new Map<string, { texts: string[]; others: string[]; style: TextStyle }>();
+  for (const style of styles) {
+    const key = fluidCss(style.size);
+    const known = bySize.get(key);
+    const texts = style.face === 'text' ? [style.name] : [];
+    const others = style.face === 'text' ? [] : [style.name];
+    bySize.set(key, {
+      texts: [...(known?.texts ?? []), ...texts],
+      others: [...(known?.others ?? []), ...others],
+      style: known?.style ?? style,
+    });
+  }
+  return [...bySize.values()]
+    .map(({ texts, others, style }) => ({ names: [...texts, ...others], style }))
+    .sort((one, other) => fluidPx(one.style.size, TO_PX) - fluidPx(other.style.size, TO_PX));
+}
+
+const within = (width: number): boolean => width >= FROM_PX && width <= TO_PX;
+
+/** Where a heading level is smaller than the one below it. */
+const crossingsOf = (styles: ReadonlyMap<string, TextStyle>) =>
+  LEVELS.slice(0, -1).flatMap((level, index) => {
+    const upper = styles.get(level);
+    const lower = styles.get(LEVELS[index + 1] ?? '');
+    const found = upper && lower && smallerStretch(upper, lower);
+    return found
+      ? [
+          {
+            names: `${upper.name} under ${lower.name}`,
+            from: Math.max(FROM_PX, found.fromPx),
+            to: Math.min(TO_PX, found.toPx),
+          },
+        ]
+      : [];
+  });
+
+/** What stands at a width on a curve, in words: the size, and how steeply it flows. */
+function readingOf({ names, style }: Curve, width: number): string {
+  const piece = piecesOf(style.size).find(({ fromPx, toPx }) => width >= fromPx && width < toPx);
+  const slope = (piece?.slope ?? 0) * 100;
+  const flow =
+    slope === 0 ? 'at rest' : `${slope > 0 ? '+' : ''}${slope.toFixed(2)} px for every 100 px`;
+  return `${names.join(', ')} at ${width} px: ${fluidPx(style.size, width).toFixed(2)} px, ${flow}`;
+}
+
+/** Every role's size over the screen width: knees, the proof's width, and what is not proved. */
 export function SizeCurves() {
   const { shown } = useSystem();
   const { proofWidth } = usePreferences();
-  const styles = [...shown.derived.styles.values()];
-  const largest = Math.max(...styles.map(({ size }) => size.maxRem * 16));
+  const [beyond, setBeyond] = useState<number>();
+  const [active, setActive] = useState<string>();
+  const curves = curvesOf(shown.derived.styles.values());
+  const at = beyond ?? proofWidth;
+  const chosen = Math.max(
+    0,
+    active === undefined ? curves.length - 1 : curves.findIndex(({ style }) => style.id === active),
+  );
+  const largest = Math.max(...curves.map(({ style }) => style.size.maxRem * 16));
   const x = scaleLinear([FROM_PX, TO_PX], [MARGIN.left, WIDTH - MARGIN.right]);
   const y = scaleLinear([8, largest * 1.04], [HEIGHT - MARGIN.bottom, MARGIN.top]);
-  const curve = line<readonly [number, number]>(
+  const path = line<readonly [number, number]>(
     ([width]) => x(width),
     ([, size]) => y(size),
   );
-  const bySize = new Map<string, { names: string[]; style: (typeof styles)[number] }>();
-  for (const style of styles) {
-    const key = String(style.place);
-    const known = bySize.get(key);
-    // Running text names a line better than a heading level that happens to share it.
-    if (known && style.face === 'text') known.names.unshift(style.name);
-    else if (known) known.names.push(style.name);
-    else bySize.set(key, { names: [style.name], style });
-  }
-  const lines = [...bySize.values()].map(({ names, style }) => {
-    const knees = kneesOf(style.size) ?? [];
-    const widths = [FROM_PX, ...knees.filter((knee) => knee > FROM_PX && knee < TO_PX), TO_PX];
-    return {
-      names,
-      knees: knees.map((knee) => [knee, fluidPx(style.size, knee)] as const),
-      points: widths.map((width) => [width, fluidPx(style.size, width)] as const),
-      end: fluidPx(style.size, TO_PX),
-      heading: style.face === 'heading',
-    };
-  });
-  const labels = spread(lines.map(({ names, end }) => ({ name: names[0] ?? '', y: y(end) })));
-  const { narrow, wide } = shown.document.type.anchors;
+  const pathOf = ({ size }: TextStyle, from: number, to: number): string => {
+    const knees = kneesOf(size).filter((knee) => knee > from && knee < to);
+    return path([from, ...knees, to].map((width) => [width, fluidPx(size, width)] as const)) ?? '';
+  };
+  const labels = spread(
+    curves.map(({ names, style }) => ({
+      name: names[0] ?? '',
+      y: y(fluidPx(style.size, TO_PX)),
+    })),
+  );
+  const anchors = inOrder(shown.document.type.anchors).map(([, { width }]) => width);
+  const crossings = crossingsOf(shown.derived.styles);
+  const curve = curves[chosen];
+  const reading = curve ? readingOf(curve, at) : '';
+
+  const go = (width: number): void => {
+    const next = Math.round(Math.min(TO_PX, Math.max(FROM_PX, width)));
+    const held = heldWidth(next);
+    setBeyond(held === next ? undefined : next);
+    if (held !== proofWidth) setPreferences({ proofWidth: held });
+  };
+  const point = (event: PointerEvent<SVGSVGElement>): void => {
+    const box = event.currentTarget.getBoundingClientRect();
+    go(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
+  };
+  const press = (event: KeyboardEvent): void => {
+    const step = event.shiftKey ? 100 : event.altKey ? 1 : 10;
+    const across = { ArrowRight: step, ArrowLeft: -step }[event.key];
+    const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+    if (across !== undefined) go(at + across);
+    else if (event.key === 'Home') go(FROM_PX);
+    else if (event.key === 'End') go(TO_PX);
+    else if (up !== undefined)
+      setActive(curves[Math.min(curves.length - 1, Math.max(0, chosen + up))]?.style.id);
+    else return;
+    event.preventDefault();
+  };
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="w-full max-w-[30rem] overflow-visible"
-      role="img"
-      aria-label={`Sizes of ${styles.length} text roles from ${FROM_PX} to ${TO_PX} px; the proof stands at ${proofWidth} px`}
-    >
-      {y.ticks(5).map((tick) => (
-        <g key={tick}>
-          <line
-            x1={MARGIN.left}
-            x2={WIDTH - MARGIN.right}
-            y1={y(tick)}
-            y2={y(tick)}
-            className="stroke-line"
-          />
-          <text
-            x={MARGIN.left - 5}
-            y={y(tick) + 3}
-            textAnchor="end"
-            className="figures fill-quiet text-[9px]"
-          >
-            {tick}
-          </text>
-        </g>
-      ))}
-      {[narrow.width, wide.width].map((width) => (
-        <text
-          key={width}
-          x={x(Math.min(TO_PX, Math.max(FROM_PX, width)))}
-          y={HEIGHT - 6}
-          textAnchor="middle"
-          className="figures fill-quiet text-[9px]"
-        >
-          {width}
-        </text>
-      ))}
-      {lines.map(({ names, knees, points, heading }) => (
-        <g key={names.join(' ')}>
-          <path
-            d={curve(points) ?? ''}
-            className="fill-none stroke-base-content"
-            strokeWidth={heading ? 1.5 : 1}
-          />
-          {knees
-            .filter(([width]) => width >= FROM_PX && width <= TO_PX)
-            .map(([width, size]) => (
-              <circle
-                key={width}
-                cx={x(width)}
-                cy={y(size)}
-                r={2.5}
-                className="fill-base-100 stroke-base-content"
+    <div>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full max-w-[30rem] cursor-ew-resize touch-none overflow-visible"
+        role="slider"
+        tabIndex={0}
+        aria-label="Sizes over the screen width"
+        aria-valuemin={FROM_PX}
+        aria-valuemax={TO_PX}
+        aria-valuenow={at}
+        aria-valuetext={reading}
+        onKeyDown={press}
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          point(event);
+        }}
+        onPointerMove={(event) => event.buttons === 1 && point(event)}
+      >
+        {y.ticks(5).map((tick) => (
+          <g key={tick}>
+            <line
+              x1={MARGIN.left}
+              x2={WIDTH - MARGIN.right}
+              y1={y(tick)}
+              y2={y(tick)}
+              className="stroke-line"
+            />
+            <text
+              x={MARGIN.left - 5}
+              y={y(tick) + 3}
+              textAnchor="end"
+              className="figures fill-quiet text-[9px]"
+            >
+              {tick}
+            </text>
+          </g>
+        ))}
+        {anchors.filter(within).map((width) => (
+          <g key={width}>
+            <line
+              x1={x(width)}
+              x2={x(width)}
+              y1={HEIGHT - MARGIN.bottom}
+              y2={HEIGHT - MARGIN.bottom + 4}
+              className="stroke-line-strong"
+            />
+            <text
+              x={x(width)}
+              y={HEIGHT - 6}
+              textAnchor="middle"
+              className="figures fill-quiet text-[9px]"
+            >
+              {width}
+            </text>
+          </g>
+        ))}
+        {curves.map(({ style }, index) => (
+          <g key={style.id}>
+            <path
+              d={pathOf(style, FROM_PX, TO_PX)}
+              className={`fill-none ${index === chosen ? 'stroke-primary' : 'stroke-base-content'}`}
+              strokeWidth={index === chosen ? 2 : 1}
+            />
+            {gapsOf(style.size).map(({ fromPx, toPx }) => (
+              <path
+                key={fromPx}
+                d={pathOf(style, Math.max(FROM_PX, fromPx), Math.min(TO_PX, toPx))}
+                className="fill-none stroke-error"
+                strokeWidth={4}
+                strokeDasharray="2 2"
               />
             ))}
-        </g>
-      ))}
-      {labels.map(({ name, y: at }) => (
+            {kneesOf(style.size)
+              .filter(within)
+              .map((width) => (
+                <circle
+                  key={width}
+                  cx={x(width)}
+                  cy={y(fluidPx(style.size, width))}
+                  r={2.5}
+                  className="fill-base-100 stroke-base-content"
+                />
+              ))}
+          </g>
+        ))}
+        {crossings.map(({ names, from, to }) => (
+          <rect
+            key={names}
+            x={x(from)}
+            width={Math.max(2, x(to) - x(from))}
+            y={HEIGHT - MARGIN.bottom - 3}
+            height={3}
+            className="fill-error"
+          >
+            <title>{names}</title>
+          </rect>
+        ))}
+        {labels.map(({ name, y: top }, index) => (
+          <text
+            key={name}
+            x={WIDTH - MARGIN.right + 5}
+            y={top + 3}
+            className={`text-[10px] font-semibold ${index === chosen ? 'fill-primary' : 'fill-base-content'}`}
+          >
+            {name}
+          </text>
+        ))}
+        <line
+          x1={x(at)}
+          x2={x(at)}
+          y1={MARGIN.top - 4}
+          y2={HEIGHT - MARGIN.bottom}
+          className="stroke-primary"
+          strokeWidth={1.5}
+        />
+        {curve && (
+          <circle
+            cx={x(at)}
+            cy={y(fluidPx(curve.style.size, at))}
+            r={3.5}
+            className="fill-primary"
+          />
+        )}
         <text
-          key={name}
-          x={WIDTH - MARGIN.right + 5}
-          y={at + 3}
-          className="fill-base-content text-[10px] font-semibold"
+          x={x(at) + (at > 1800 ? -4 : 4)}
+          y={MARGIN.top + 2}
+          textAnchor={at > 1800 ? 'end' : 'start'}
+          className="figures fill-primary text-[9px] font-semibold"
         >
-          {name}
+          {at} px
         </text>
-      ))}
-      <line
-        x1={x(proofWidth)}
-        x2={x(proofWidth)}
-        y1={MARGIN.top - 4}
-        y2={HEIGHT - MARGIN.bottom}
-        className="stroke-primary"
-        strokeWidth={1.5}
-      />
-      <text
-        x={x(proofWidth) + (proofWidth > 1200 ? -4 : 4)}
-        y={MARGIN.top + 2}
-        textAnchor={proofWidth > 1200 ? 'end' : 'start'}
-        className="figures fill-primary text-[9px] font-semibold"
-      >
-        {proofWidth} px
-      </text>
-    </svg>
+      </svg>
+      <p className="figures min-h-8 text-xs" aria-hidden>
+        {reading}
+      </p>
+      {(crossings.length > 0 || curves.some(({ style }) => gapsOf(style.size).length > 0)) && (
+        <p className="text-xs text-error">
+          {curves
+            .filter(({ style }) => gapsOf(style.size).length > 0)
+            .map(({ names }) => `${names[0] ?? ''} cannot be zoomed where it is dashed`)
+            .concat(crossings.map(({ names }) => `${names} where the foot is red`))
+            .join('; ')}
+          .
+        </p>
+      )}
+    </div>
   );
 }

@@ -2,6 +2,7 @@ import { joinRules } from '@garnish/core/formats/css';
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { withoutFonts } from '@garnish/core/proof/without-fonts';
 import { homePage } from '@garnish/core/proof/home';
+import { ROOT_PX } from '@garnish/core/type/fluid';
 import {
   useEffect,
   useLayoutEffect,
@@ -54,9 +55,9 @@ function showRules({ exported, shown }: Page, rules: readonly string[]): void {
 }
 
 /** Lays a sheet that is never exported over the two; none takes it away. */
-function simulate({ document, exported, arrangement }: Page, css: string | undefined): void {
+function simulate({ document, exported, arrangement }: Page, css: string): void {
   const FrameSheet = document.defaultView?.CSSStyleSheet;
-  if (css === undefined || !FrameSheet) {
+  if (css === '' || !FrameSheet) {
     document.adoptedStyleSheets = [exported, arrangement];
     return;
   }
@@ -64,6 +65,15 @@ function simulate({ document, exported, arrangement }: Page, css: string | undef
   simulation.replaceSync(css);
   document.adoptedStyleSheets = [exported, arrangement, simulation];
 }
+
+/** What the grid is drawn at where the system holds its lines to none. */
+const BASELINE_PX = 8;
+
+/** Lines over the whole page at a baseline unit, in px at the usual font size. */
+const baselineGrid = (unitPx: number): string => `
+body { position: relative; }
+body::after { content: ''; position: absolute; inset: 0; pointer-events: none; opacity: 0.35; background: repeating-linear-gradient(to bottom, transparent 0 calc(${unitPx / ROOT_PX}rem - 1px), currentcolor calc(${unitPx / ROOT_PX}rem - 1px) ${unitPx / ROOT_PX}rem); }
+`;
 
 /** What of the derived values the page's elements depend on: their classes, not their sizes. */
 const classesOf = ({ derived }: View): string =>
@@ -101,7 +111,7 @@ export function Frame({
   onReady,
 }: FrameProps) {
   const [page, setPage] = useState<Page>();
-  const { proofFonts } = usePreferences();
+  const { proofFonts, proofRoot, proofDrawn } = usePreferences();
   const { document: system, derived, rules } = view;
   const classes = classesOf(view);
   const tree = useMemo(
@@ -113,8 +123,11 @@ export function Frame({
   useLayoutEffect(() => {
     if (page) showRules(page, rules);
   }, [page, rules]);
-  const simulation =
-    proofFonts === 'arrived' ? undefined : withoutFonts(system.fonts, derived.faces, proofFonts);
+  const simulation = [
+    ...(proofFonts === 'arrived' ? [] : [withoutFonts(system.fonts, derived.faces, proofFonts)]),
+    ...(proofRoot === ROOT_PX ? [] : [`html { font-size: ${proofRoot}px; }`]),
+    ...(proofDrawn === 'baseline' ? [baselineGrid(system.type.baseline ?? BASELINE_PX)] : []),
+  ].join('\n');
   useLayoutEffect(() => {
     if (page) simulate(page, simulation);
   }, [page, simulation]);

@@ -1,13 +1,16 @@
 import { Maximize2, Minimize2 } from 'lucide-react';
+import { ROOT_PX } from '@garnish/core/type/fluid';
 import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { setPreferences, usePreferences } from '../app/preferences.ts';
 import { decisionAddress } from '../findings/address.ts';
 import { useSystem } from '../system/system-context.ts';
 import { NumberField } from '../ui/number-field.tsx';
+import { Drawn } from './drawn.tsx';
 import { Frame } from './frame.tsx';
 import { Marks } from './marks.tsx';
 import { setPageInFrame } from './page-in-frame.ts';
+import { Reader } from './reader.tsx';
 import { heldWidth, NARROWEST, Ruler, WIDEST } from './ruler.tsx';
 import { useMeasured } from './use-measured.ts';
 import { useWriting } from './use-writing.ts';
@@ -66,7 +69,10 @@ function usePointing(page: Document | undefined, editing: boolean): string | und
 /** The site's own page, live: at a chosen width, in a chosen theme. */
 export function Proof() {
   const { findings, shown, decided } = useSystem();
-  const { proofTheme: theme, proofWidth: widthPx, wide, editing, proofFonts } = usePreferences();
+  const preferences = usePreferences();
+  const { proofTheme: theme, proofWidth: widthPx, wide, editing, proofFonts } = preferences;
+  const { proofRoot, proofZoom, proofDrawn } = preferences;
+  const [asReader, setAsReader] = useState(false);
   const [page, setPage] = useState<Document>();
   const frame = useRef<HTMLIFrameElement>(null);
   const room = useRef<HTMLDivElement>(null);
@@ -74,11 +80,15 @@ export function Proof() {
   const uses = usePointing(page, editing);
   useWriting(page, editing);
   const scale = Math.min(1, roomPx / widthPx);
+  // Zoom makes the page's own screen narrower, and everything on it larger.
+  const zoom = proofZoom / 100;
+  const pagePx = Math.round(widthPx / zoom);
   const ready = useCallback((document: Document) => {
     setPage(document);
     setPageInFrame(document);
   }, []);
   useEffect(() => () => setPageInFrame(undefined), []);
+  const changed = proofRoot !== ROOT_PX || proofZoom !== 100;
   const setWidth = (px: number): void => setPreferences({ proofWidth: heldWidth(px) });
 
   const grab = useRef({ x: 0, width: 0 });
@@ -129,6 +139,15 @@ export function Proof() {
         >
           write
         </button>
+        <button
+          type="button"
+          aria-expanded={asReader}
+          title="The reader’s font size and zoom, and what is drawn over the page"
+          className={`min-h-6 px-1 hover:text-base-content aria-expanded:font-semibold aria-expanded:text-base-content ${changed ? 'font-semibold text-primary' : 'text-quiet'}`}
+          onClick={() => setAsReader(!asReader)}
+        >
+          {changed ? `${proofRoot} px, ${proofZoom} %` : 'reader'}
+        </button>
         <div role="group" aria-label="Theme of the proof" className="flex gap-1">
           {(['light', 'dark'] as const).map((mode) => (
             <button
@@ -152,6 +171,7 @@ export function Proof() {
           {wide ? <Minimize2 size={14} aria-hidden /> : <Maximize2 size={14} aria-hidden />}
         </button>
       </div>
+      {asReader && <Reader />}
       <Ruler widthPx={widthPx} onChange={setWidth} lengthPx={roomPx} />
       <div ref={room} className="relative min-h-0 flex-1">
         <div
@@ -164,9 +184,9 @@ export function Proof() {
               view={shown}
               theme={theme}
               editing={editing}
-              widthPx={widthPx}
+              widthPx={pagePx}
               heightPx={roomHeightPx}
-              scale={scale}
+              scale={scale * zoom}
               onReady={ready}
             />
           </div>
@@ -175,9 +195,19 @@ export function Proof() {
               page={page}
               findings={findings}
               theme={theme}
-              scale={scale}
+              scale={scale * zoom}
               rules={shown.rules}
-              widthPx={widthPx}
+              widthPx={pagePx}
+            />
+          )}
+          {page && (proofDrawn === 'values' || proofDrawn === 'units') && (
+            <Drawn
+              page={page}
+              kind={proofDrawn}
+              scale={scale * zoom}
+              rootPx={proofRoot}
+              rules={shown.rules}
+              widthPx={pagePx}
             />
           )}
           <div

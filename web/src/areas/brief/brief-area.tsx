@@ -95,7 +95,12 @@ export default function BriefArea() {
       </Section>
       <Section
         title="Limits"
-        notes={<Notes findings={findings} at={['/brief/fontBudgetKb', '/brief/conformance']} />}
+        notes={
+          <Notes
+            findings={findings}
+            at={['/brief/fontBudgetKb', '/brief/conformance', '/brief/line']}
+          />
+        }
       >
         <div className="flex items-end gap-6">
           <div className="w-32" data-decision="/brief/fontBudgetKb">
@@ -125,6 +130,24 @@ export default function BriefArea() {
               onChange={(value) => setBrief(store, 'conformance', value, `conformance ${value}`)}
             />
           </div>
+        </div>
+        <div className="mt-3 flex items-end gap-6" data-decision="/brief/line">
+          {(['from', 'to'] as const).map((end) => (
+            <div key={end} className="w-32">
+              <NumberField
+                label={end === 'from' ? 'lines of text, at least' : 'at most'}
+                value={brief.line[end]}
+                min={end === 'from' ? 10 : brief.line.from + 1}
+                max={end === 'from' ? Math.min(120, brief.line.to - 1) : 160}
+                step={1}
+                decimals={0}
+                unit="char."
+                onChange={(value, gesture) =>
+                  setBrief(store, `line/${end}`, value, 'length of lines', gesture)
+                }
+              />
+            </div>
+          ))}
         </div>
       </Section>
     </Bench>

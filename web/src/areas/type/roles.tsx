@@ -1,28 +1,46 @@
 import { weightsOf } from '@garnish/core/fonts/family';
-import { FACES, inOrder } from '@garnish/core/system/document';
+import { FACES, HIGHEST_PLACE, inOrder, LOWEST_PLACE } from '@garnish/core/system/document';
 import { faceFor } from '@garnish/core/system/faces';
 import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { useStore } from '../../system/system-context.ts';
 import type { View } from '../../system/store.ts';
 import { Copy } from '../../ui/copy.tsx';
-
-const PLACES = Array.from({ length: 21 }, (_, index) => 14 - index);
+import { RoleEditor } from './role-editor.tsx';
 
 /** Elements that never change, so that React need not look at them at every movement of a slider. */
-const PLACE_OPTIONS = PLACES.map((place) => (
-  <option key={place} value={place}>
-    {placeName(place)}
-  </option>
-));
+const PLACE_OPTIONS = Array.from({ length: HIGHEST_PLACE - LOWEST_PLACE + 1 }, (_, index) => {
+  const place = HIGHEST_PLACE - index;
+  return (
+    <option key={place} value={place}>
+      {placeName(place)}
+    </option>
+  );
+});
 const FACE_OPTIONS = FACES.map((face) => <option key={face}>{face}</option>);
+
+/** What a role may decide beside its face, place and weight. */
+const OWN = [
+  'sizes',
+  'lineHeight',
+  'letterSpacing',
+  'style',
+  'case',
+  'figures',
+  'align',
+  'after',
+  'longest',
+] as const;
+
+const COLUMNS = 'grid-cols-3';
 
 /** Each text role: its face, its place on the scale, its weight, and what comes of them. */
 export const Roles = memo(function Roles({ view: decided }: { readonly view: View }) {
   const store = useStore();
   const { proofWidth } = usePreferences();
+  const [open, setOpen] = useState<string>();
   const { fonts, type } = decided.document;
   const set = (id: string, part: string, value: string | number, name: string): void => {
     store.change(
@@ -30,17 +48,26 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
       `${part} of ${name}`,
     );
   };
+  const add = (): void => {
+    const id = crypto.randomUUID();
+    const value = { name: 'a new role', face: 'text', place: 0 };
+    const taken = store.change(
+      [
+        { op: 'add', path: `/type/roles/items/${id}`, value },
+        { op: 'replace', path: '/type/roles/order', value: [...type.roles.order, id] },
+      ],
+      'a text role',
+    );
+    if (taken) setOpen(id);
+  };
   return (
     <div>
       <div
-        className="grid grid-cols-[minmax(0,1fr)_4.5rem_5rem_4.5rem_3.25rem] gap-x-2 border-b border-line-strong text-xs text-quiet"
+        className="flex justify-between border-b border-line-strong text-xs text-quiet"
         aria-hidden
       >
-        <span>role</span>
-        <span>face</span>
-        <span>place</span>
-        <span>weight</span>
-        <span className="text-end">now, px</span>
+        <span>role: face, place, weight</span>
+        <span>now, px</span>
       </div>
       {inOrder(type.roles).map(([id, role]) => {
         const style = decided.derived.styles.get(id);
@@ -51,6 +78,7 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
           (one, other) => one - other,
         );
         const css = fluidCss(style.size);
+        const own = OWN.filter((part) => role[part] !== undefined).length;
         return (
           <div
             key={id}
@@ -59,11 +87,46 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
             data-decision={`/type/roles/items/${id}`}
             className="border-b border-line py-1"
           >
-            <div className="grid grid-cols-[minmax(0,1fr)_4.5rem_5rem_4.5rem_3.25rem] items-center gap-x-2">
-              <span className="truncate font-semibold">{role.name}</span>
+            <div className="flex items-baseline gap-x-3">
+              <button
+                type="button"
+                className="flex min-h-6 min-w-0 items-baseline gap-1.5 text-start"
+                aria-expanded={open === id}
+                aria-label={`Everything about ${role.name}`}
+                onClick={() => setOpen(open === id ? undefined : id)}
+              >
+                <span className="w-2 shrink-0 text-xs text-quiet" aria-hidden>
+                  {open === id ? '−' : '+'}
+                </span>
+                <span className="truncate font-semibold">{role.name}</span>
+                {own > 0 && (
+                  <span
+                    className="figures shrink-0 text-xs text-primary"
+                    title={`${own} that do not follow the scale`}
+                  >
+                    {own} own
+                  </span>
+                )}
+              </button>
+              <Copy
+                className="figures min-w-0 grow truncate text-end text-xs text-quiet"
+                text={css}
+                label={`Copy the size of ${role.name}`}
+              >
+                {css}
+              </Copy>
+              <Copy
+                className="figures w-10 shrink-0 text-end"
+                text={`${Number(fluidPx(style.size, proofWidth).toFixed(2))}px`}
+                label={`Copy the size of ${role.name} now`}
+              >
+                {fluidPx(style.size, proofWidth).toFixed(1)}
+              </Copy>
+            </div>
+            <div className={`grid ${COLUMNS} items-center gap-x-3 ps-3.5`}>
               <select
                 aria-label={`Face of ${role.name}`}
-                className="select"
+                className="select w-full"
                 value={role.face}
                 onChange={(event) => set(id, 'face', event.currentTarget.value, role.name)}
               >
@@ -71,7 +134,7 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
               </select>
               <select
                 aria-label={`Place of ${role.name}`}
-                className="select"
+                className="select w-full"
                 value={role.place}
                 onChange={(event) => set(id, 'place', Number(event.currentTarget.value), role.name)}
               >
@@ -79,7 +142,7 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
               </select>
               <select
                 aria-label={`Weight of ${role.name}`}
-                className={`figures select ${role.weight === undefined ? 'text-quiet' : 'font-semibold'}`}
+                className={`figures select w-full ${role.weight === undefined ? 'text-quiet' : 'font-semibold'}`}
                 value={role.weight ?? ''}
                 onChange={(event) => {
                   const { value } = event.currentTarget;
@@ -98,24 +161,14 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
                   </option>
                 ))}
               </select>
-              <Copy
-                className="figures justify-self-end"
-                text={`${Number(fluidPx(style.size, proofWidth).toFixed(2))}px`}
-                label={`Copy the size of ${role.name} now`}
-              >
-                {fluidPx(style.size, proofWidth).toFixed(1)}
-              </Copy>
             </div>
-            <Copy
-              className="figures block w-full truncate text-xs text-quiet"
-              text={css}
-              label={`Copy the size of ${role.name}`}
-            >
-              {css}
-            </Copy>
+            {open === id && <RoleEditor id={id} role={role} style={style} />}
           </div>
         );
       })}
+      <button type="button" className="act mt-1" onClick={add}>
+        Another role
+      </button>
     </div>
   );
 });

@@ -1,7 +1,11 @@
 import type { TextStyle } from '@garnish/core/derive/derived';
+import { sizeOfPlaceIn } from '@garnish/core/derive/styles';
+import { HIGHEST_PLACE, inOrder, LOWEST_PLACE } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
-import { memo } from 'react';
+import { placeName } from '@garnish/core/type/scale';
+import { memo, useEffect, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import type { View } from '../../system/store.ts';
+import { useStore } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
 
 /** The em of the letters as they are laid out once; their sizes are transforms of it. */
@@ -10,8 +14,10 @@ const WIDTH = 340;
 const LETTER_HEIGHT = 66;
 /** How high an a stands, about, as a share of the em. */
 const LETTER = 0.72;
-/** A label needs so much, in px; the rest is shared out by size. */
-const LABEL = 34;
+/** A step needs so much, in px; the rest is shared out by size. */
+const LEAST = 24;
+
+const ROLE = 'application/x-text-role';
 
 interface LetterProps {
   readonly scale: number;
@@ -44,64 +50,118 @@ interface StairProps {
   readonly view: View;
 }
 
-/** One letter for each size in use, at true proportion: filled when narrow, outlined when wide. */
+/**
+ * A letter for each step in use and each one skipped between, at true proportion: filled when narrow,
+ * outlined when wide. The roles stand under their step and are moved along the stair.
+ */
 export const Stair = memo(function Stair({ view }: StairProps) {
+  const store = useStore();
+  const [over, setOver] = useState<number>();
+  const list = useRef<HTMLOListElement>(null);
   const { heading } = view.document.fonts.roles;
-  const { narrow, wide } = view.document.type.anchors;
+  const { type } = view.document;
+  const anchors = inOrder(type.anchors).map(([, { width }]) => width);
+  const [narrow = 0, wide = 0] = [anchors[0], anchors.at(-1)];
   const fontFamily = useFace(heading.family);
   const byPlace = new Map<number, TextStyle[]>();
   for (const style of view.derived.styles.values())
     byPlace.set(style.place, [...(byPlace.get(style.place) ?? []), style]);
-  const sizes = [...byPlace]
-    .sort(([one], [other]) => one - other)
-    .map(([place, styles]) => {
-      const size = styles[0]?.size;
-      return {
-        place,
-        // Running text names a place better than a heading level that happens to stand there.
-        names: styles
-          .toSorted(
-            (one, other) => Number(one.face === 'heading') - Number(other.face === 'heading'),
-          )
-          .map(({ name }) => name),
-        narrowPx: size ? fluidPx(size, narrow.width) : 0,
-        widePx: size ? fluidPx(size, wide.width) : 0,
-      };
-    });
-  const largest = Math.max(...sizes.flatMap(({ narrowPx, widePx }) => [narrowPx, widePx]));
+  const places = [...byPlace.keys()];
+  const [lowest, highest] = [Math.min(...places), Math.max(...places)];
+  const steps = Array.from({ length: highest - lowest + 1 }, (_, index) => {
+    const place = lowest + index;
+    const size = sizeOfPlaceIn(type, place);
+    return {
+      place,
+      styles: byPlace.get(place) ?? [],
+      narrowPx: fluidPx(size, narrow),
+      widePx: fluidPx(size, wide),
+    };
+  });
+  const largest = Math.max(...steps.flatMap(({ narrowPx, widePx }) => [narrowPx, widePx]));
   const scale = LETTER_HEIGHT / (largest * LETTER);
   const { ascent, descent } = heading.family.metrics;
   const baseline = (1 - ascent - descent) / 2;
-  const spare = Math.max(0, WIDTH - sizes.length * LABEL);
-  const total = sizes.reduce((sum, { widePx }) => sum + widePx, 0);
-  const starts = sizes.map((_, index) =>
-    sizes.slice(0, index).reduce((sum, { widePx }) => sum + LABEL + (widePx / total) * spare, 0),
-  );
+  const total = steps.reduce((sum, { widePx }) => sum + widePx, 0);
+  const spare = Math.max(0, WIDTH - steps.length * LEAST);
+
+  // A role that was moved by a key stands under another step now, and keeps the keyboard.
+  const moved = useRef<string>(undefined);
+  useEffect(() => {
+    if (moved.current === undefined) return;
+    list.current?.querySelector<HTMLElement>(`[data-role="${moved.current}"]`)?.focus();
+    moved.current = undefined;
+  }, [view]);
+
+  const move = (id: string, name: string, place: number): void => {
+    if (place < LOWEST_PLACE || place > HIGHEST_PLACE) return;
+    store.change(
+      [{ op: 'replace', path: `/type/roles/items/${id}/place`, value: place }],
+      `place of ${name}`,
+    );
+  };
+  const drop = (place: number) => (event: DragEvent) => {
+    event.preventDefault();
+    setOver(undefined);
+    const id = event.dataTransfer.getData(ROLE);
+    const style = view.derived.styles.get(id);
+    if (style && style.place !== place) move(id, style.name, place);
+  };
+  const press =
+    ({ id, name, place }: TextStyle) =>
+    (event: KeyboardEvent) => {
+      const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+      if (by === undefined) return;
+      event.preventDefault();
+      moved.current = id;
+      move(id, name, place + by);
+    };
   return (
     <figure
-      aria-label={`The sizes of ${sizes.length} places, narrow and wide`}
+      aria-label={`The sizes of ${steps.length} steps, narrow and wide`}
       className="contain-layout"
     >
-      <ol className="relative h-[8.25rem] text-xs">
-        <li aria-hidden className="absolute inset-x-0 top-[4.75rem] border-t border-line-strong" />
-        {sizes.map(({ place, names, narrowPx, widePx }, index) => (
+      <ol ref={list} className="flex text-xs">
+        {steps.map(({ place, styles, narrowPx, widePx }) => (
           <li
             key={place}
-            className="absolute top-0 w-14"
-            style={{ transform: `translateX(${starts[index] ?? 0}px)` }}
+            className={`relative min-w-0 ${over === place ? 'bg-base-300' : ''}`}
+            style={{ width: LEAST + (widePx / total) * spare }}
+            aria-label={placeName(place)}
+            onDragOver={(event) => {
+              if (!event.dataTransfer.types.includes(ROLE)) return;
+              event.preventDefault();
+              setOver(place);
+            }}
+            onDragLeave={() => setOver(undefined)}
+            onDrop={drop(place)}
           >
             <span
-              className="relative block h-[4.75rem]"
+              className={`relative block h-[4.75rem] border-b border-line-strong ${styles.length === 0 ? 'opacity-40' : ''}`}
               style={{ fontFamily, fontWeight: heading.weight }}
+              title={`${placeName(place)}: ${narrowPx.toFixed(1)} px narrow, ${widePx.toFixed(1)} px wide`}
             >
               <Letter scale={(widePx * scale) / EM} baseline={baseline} outlined />
               <Letter scale={(narrowPx * scale) / EM} baseline={baseline} />
             </span>
-            <span className="block truncate pt-1 font-semibold" title={names.join(', ')}>
-              {names[0]}
-            </span>
-            <span className="figures block text-quiet">{narrowPx.toFixed(1)}</span>
-            <span className="figures block text-quiet">{widePx.toFixed(1)}</span>
+            <span className="figures block truncate pt-0.5 text-quiet">{narrowPx.toFixed(0)}</span>
+            <span className="figures block truncate text-quiet">{widePx.toFixed(0)}</span>
+            {styles.length === 0 && <span className="text-quiet">·</span>}
+            {styles.map((style) => (
+              <button
+                key={style.id}
+                type="button"
+                data-role={style.id}
+                draggable
+                className="block min-h-6 min-w-6 max-w-full cursor-grab truncate text-start font-semibold hover:underline"
+                title={`${style.name}, ${placeName(place)}: drag it along the stair, or use the arrow keys`}
+                aria-label={`${style.name} stands ${placeName(place)}: arrow keys move it`}
+                onDragStart={(event) => event.dataTransfer.setData(ROLE, style.id)}
+                onKeyDown={press(style)}
+              >
+                {style.name}
+              </button>
+            ))}
           </li>
         ))}
       </ol>

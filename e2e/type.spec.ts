@@ -1,0 +1,328 @@
+import { derive } from '@garnish/core/derive/derive';
+import { lineAt } from '@garnish/core/checks/lines';
+import { writeCss } from '@garnish/core/formats/css';
+import { fluidPx } from '@garnish/core/type/fluid';
+import { chromium } from '@playwright/test';
+import {
+  BRACKWATER,
+  KESTREL,
+  TALLOW,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  proof,
+  saved,
+  test,
+} from './garnish.ts';
+
+test('from the chosen pair to a proved scale: an own size, a skipped place, by keys', async ({
+  page,
+  request,
+}) => {
+  const made = await request.post('/api/systems', { data: { name: 'Scale by keys' } });
+  const { id } = (await made.json()) as { id: string };
+  await openArea(page, id, 'type');
+  const ratio = page.getByRole('spinbutton', { name: 'ratio on the wide screen', exact: true });
+  await ratio.focus();
+  await page.keyboard.type('1.5');
+  await page.keyboard.press('Enter');
+  // So steep that zooming does not help: a finding beside the roles, with its repair.
+  const finding = page.getByRole('article', { name: 'h1 cannot be zoomed to twice its size' });
+  await expect(finding).toContainText('of 2.00 times at 1440 px');
+  await finding.getByRole('button', { name: /^h1 to .* px when wide$/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(finding).toHaveCount(0);
+  // h4 skips a place, with the arrow keys on the stair.
+  await page.getByRole('button', { name: 'h4 stands up 2: arrow keys move it' }).focus();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowRight');
+  await page
+    .getByRole('button', { name: 'h3 stands up 3: arrow keys move it' })
+    .press('ArrowRight');
+  await page.getByRole('button', { name: 'Everything about h1' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'size at 1440 px automatic again' })).toBeVisible();
+  await saved(page);
+  const { roles } = (await documentOf(request, id)).type;
+  expect(Object.keys(roles.items['h1']?.sizes ?? {})).toEqual(['wide']);
+  expect([roles.items['h3']?.place, roles.items['h4']?.place]).toEqual([4, 2]);
+  // The own size stays when the scale changes, and is let go by itself.
+  const own = roles.items['h1']?.sizes?.['wide'] ?? 0;
+  await ratio.fill('1.2');
+  await ratio.press('Enter');
+  const size = page.getByRole('spinbutton', { name: 'h1 on the wide screen' }).last();
+  await expect(size).toHaveValue(String(own));
+  await page.getByRole('button', { name: 'size at 1440 px automatic again' }).press('Enter');
+  await saved(page);
+  expect((await documentOf(request, id)).type.roles.items['h1']?.sizes).toBeUndefined();
+});
+
+test('an anchor is put between without a jump, decides, and is taken out with what hangs on it', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, KESTREL);
+  await openArea(page, id, 'type');
+  const before = (await documentOf(request, id)).type.anchors.order;
+  await page.getByRole('button', { name: 'Another anchor between' }).click();
+  await saved(page);
+  const { anchors } = (await documentOf(request, id)).type;
+  expect(anchors.order).toHaveLength(before.length + 1);
+  const width = anchors.items[anchors.order[1] ?? '']?.width ?? 0;
+  await page.getByRole('spinbutton', { name: `base on the ${width} px screen` }).fill('22');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Everything about lead' }).click();
+  await page.getByRole('spinbutton', { name: `lead on the ${width} px screen` }).fill('30');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  expect(css).toMatch(/--type-lead-size: calc\([\d.]+rem \+ clamp\(.*\) \+ clamp\(.*\)\);/);
+  await page.getByRole('button', { name: `Take the anchor at ${width} px out` }).click();
+  await saved(page);
+  const after = await documentOf(request, id);
+  expect(after.type.anchors.order).toEqual(before);
+  expect(after.type.roles.items['lead']?.sizes).toBeUndefined();
+});
+
+test('a scale by hand, by two ratios, rounded, and held to a grid reaches the style sheet', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, KESTREL);
+  await openArea(page, id, 'type');
+  await page.getByRole('combobox', { name: 'sizes by' }).selectOption('by hand');
+  await page.getByRole('spinbutton', { name: 'up 1 at 1400 px' }).fill('31');
+  await page.keyboard.press('Enter');
+  await page.getByRole('combobox', { name: 'rounded to' }).selectOption('px');
+  await page.getByRole('combobox', { name: 'lines held to' }).selectOption('4 px');
+  await saved(page);
+  const document = await documentOf(request, id);
+  const lead = derive(document).styles.get('lead');
+  expect(lead && fluidPx(lead.size, 1400)).toBeCloseTo(31, 2);
+  for (const { size } of derive(document).styles.values())
+    expect(Math.abs(fluidPx(size, 1400) - Math.round(fluidPx(size, 1400)))).toBeLessThan(0.01);
+  // The browser rounds the line height up to the grid.
+  await page.getByRole('button', { name: '1440 px wide' }).click();
+  await expect
+    .poll(() =>
+      proof(page)
+        .locator('.type-body')
+        .first()
+        .evaluate((element) => Number.parseFloat(getComputedStyle(element).lineHeight) % 4),
+    )
+    .toBeCloseTo(0, 3);
+  await page.getByRole('combobox', { name: 'sizes by' }).selectOption('two ratios');
+  await page.getByRole('spinbutton', { name: 'second ratio on the wide screen' }).fill('1.1');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  expect((await documentOf(request, id)).type.anchors.items['wide']?.second).toBe(1.1);
+});
+
+test('the curve is read with the keyboard, beyond the proof too', async ({ page, request }) => {
+  const id = await copyOf(request, TALLOW);
+  await openArea(page, id, 'type');
+  const curve = page.getByRole('slider', { name: 'Sizes over the screen width' });
+  await curve.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(curve).toHaveAttribute('aria-valuenow', '820');
+  await expect(page.getByRole('spinbutton', { name: 'Width of the proof' })).toHaveValue('820');
+  await expect(curve).toHaveAttribute(
+    'aria-valuetext',
+    /^h1 at 820 px: [\d.]+ px, \+[\d.]+ px for/,
+  );
+  await page.keyboard.press('ArrowDown');
+  await expect(curve).toHaveAttribute('aria-valuetext', /^h2 at 820 px/);
+  await page.keyboard.press('End');
+  await expect(curve).toHaveAttribute('aria-valuetext', /^h2 at 2560 px: .* at rest$/);
+  await expect(page.getByText(/h1 cannot be zoomed where it is dashed/)).toBeVisible();
+});
+
+test('the table is sorted and copied, a length converted, a scale read from sizes', async ({
+  page,
+  request,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  await page
+    .getByRole('group', { name: 'View of the roles' })
+    .getByRole('button', { name: 'table' })
+    .click();
+  await page.getByRole('button', { name: 'role', exact: true }).click();
+  await expect(page.getByRole('row').nth(1)).toContainText('body');
+  await page.getByRole('button', { name: 'TSV', exact: true }).click();
+  const copied = await page.evaluate(() => navigator.clipboard.readText());
+  expect(copied.trimEnd().split('\n')).toHaveLength(14);
+  expect(copied).toContain('\tcalc(');
+
+  await page.getByRole('textbox', { name: 'length, or a sum' }).fill('16 + 8');
+  const units = page.getByRole('list', { name: 'The length in other units' });
+  await expect(units).toContainText('1.5rem');
+  await page.getByRole('textbox', { name: 'length, or a sum' }).fill('a lot');
+  await expect(page.getByRole('alert')).toBeVisible();
+
+  await page.getByRole('button', { name: 'read a scale from sizes' }).click();
+  await page
+    .getByRole('textbox', { name: /^sizes in px/ })
+    .fill('13px, 16px, 20px, 25px, 31px, 39px');
+  const fits = page.getByRole('list', { name: 'Scales that fit' }).getByRole('listitem');
+  await expect(fits.first()).toContainText('16 px × 1.250');
+  await fits.first().getByRole('button', { name: 'Take at 360 px' }).click();
+  await saved(page);
+  expect((await documentOf(request, id)).type.anchors.items['narrow']?.base).toBe(16);
+});
+
+test('the proof plays the reader’s font size and zoom, and shows the values over the page', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const document = await documentOf(request, id);
+  const h1 = derive(document).styles.get('h1');
+  if (!h1) throw new Error('no h1');
+  await openArea(page, id, 'type');
+  const px = () =>
+    proof(page)
+      .locator('h1')
+      .evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize));
+  await page.getByRole('button', { name: 'reader', exact: true }).click();
+  const set = async (name: string, value: string): Promise<void> => {
+    await page.getByRole('spinbutton', { name }).fill(value);
+    await page.keyboard.press('Enter');
+  };
+  await set('Font size of the browser', '24');
+  await expect.poll(px).toBeCloseTo(fluidPx(h1.size, 720, 24), 1);
+  await set('Font size of the browser', '16');
+  await set('Zoom of the browser', '200');
+  // Zoom halves the page's own screen.
+  await expect.poll(px).toBeCloseTo(fluidPx(h1.size, 360), 1);
+  await page.getByRole('button', { name: 'values', exact: true }).click();
+  const said = page.getByRole('list', { name: 'Sizes over the proof' });
+  await expect(said).toContainText('42.3 / ');
+  await page.getByRole('button', { name: 'units', exact: true }).click();
+  await expect(said).toContainText(/42\.3 px = 2\.64\d? rem/);
+  await page.getByRole('button', { name: 'As usual again' }).click();
+  await expect.poll(px).toBeCloseTo(fluidPx(h1.size, 720), 1);
+});
+
+const WIDTHS = [320, 360, 420, 540, 640, 768, 900, 1024, 1280, 1440, 1920, 2560];
+
+test('every role has its token’s size and line height at twelve widths and three browser font sizes', async ({
+  request,
+}) => {
+  test.setTimeout(120_000);
+  const id = await copyOf(request, BRACKWATER);
+  const derived = derive(await documentOf(request, id));
+  const styles = [...derived.styles.values()];
+  const body = styles.map(({ slug }) => `<p class="type-${slug}">x</p>`).join('');
+  const html = `<!doctype html><style>${writeCss(derived)}</style>${body}`;
+  for (const rootPx of [12, 16, 24]) {
+    // Set through the browser, as a reader does, and not on the root.
+    const browser = await chromium.launch({
+      executablePath: process.env['GARNISH_CHROMIUM'] ?? '',
+      args: ['--no-sandbox', '--disable-gpu', `--blink-settings=defaultFontSize=${rootPx}`],
+    });
+    const page = await browser.newPage();
+    await page.setContent(html);
+    for (const width of WIDTHS) {
+      await page.setViewportSize({ width, height: 600 });
+      const measured = await page.locator('p').evaluateAll((all) =>
+        all.map((element) => {
+          const { fontSize, lineHeight } = getComputedStyle(element);
+          return [Number.parseFloat(fontSize), Number.parseFloat(lineHeight)] as const;
+        }),
+      );
+      styles.forEach(({ name, size, lineHeight }, index) => {
+        const px = fluidPx(size, width, rootPx);
+        const [fontSize = 0, height = 0] = measured[index] ?? [];
+        expect([name, width, rootPx, Math.abs(fontSize - px) < 0.01]).toEqual([
+          name,
+          width,
+          rootPx,
+          true,
+        ]);
+        expect(Math.abs(height - lineHeight * fontSize)).toBeLessThan(0.01);
+      });
+    }
+    await browser.close();
+  }
+});
+
+test('lines of real paragraphs have about as many characters as is said: within 5 % over the text', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const document = await documentOf(request, id);
+  const derived = derive(document);
+  const body = derived.styles.get('body');
+  if (!body) throw new Error('no body');
+  await openArea(page, id, 'type');
+  for (const width of [375, 720, 1440]) {
+    await page.getByRole('button', { name: `${width} px wide` }).click();
+    const text = proof(page).locator('.prose p.type-body').first();
+    await expect
+      .poll(() => text.evaluate((element) => element.ownerDocument.documentElement.clientWidth))
+      .toBe(width);
+    // A long text made of the site's own sentences: few lines say little about the mean.
+    const measured = await text.evaluate(async (element) => {
+      await element.ownerDocument.fonts.ready;
+      const words = element.textContent.repeat(12);
+      const before = element.innerHTML;
+      element.textContent = words;
+      const lines =
+        element.getBoundingClientRect().height /
+        Number.parseFloat(getComputedStyle(element).lineHeight);
+      element.innerHTML = before;
+      return words.length / lines;
+    });
+    const told = lineAt(document, derived, body, width);
+    expect([width, Math.abs(measured - told) / measured < 0.05, measured, told]).toEqual([
+      width,
+      true,
+      measured,
+      told,
+    ]);
+  }
+});
+
+test('at 320 px every word of a heading fits, and wider text spacing clips nothing', async ({
+  page,
+  request,
+}) => {
+  for (const name of [BRACKWATER, KESTREL, TALLOW]) {
+    const id = await copyOf(request, name);
+    await openArea(page, id, 'type');
+    await page.getByRole('spinbutton', { name: 'Width of the proof' }).fill('320');
+    await page.keyboard.press('Enter');
+    const root = proof(page).locator('html');
+    await expect.poll(() => root.evaluate((element) => element.clientWidth)).toBe(320);
+    const overflowing = await root.evaluate(async (element) => {
+      const { ownerDocument: shown } = element;
+      await shown.fonts.ready;
+      const wide = (): string[] =>
+        [...shown.querySelectorAll<HTMLElement>('h1, h2, h3, h4, p, td, th, a, span')]
+          .filter((one) => one.scrollWidth > one.clientWidth + 1 && one.clientWidth > 0)
+          .map((one) => `${one.className}: ${one.textContent.slice(0, 30)}`);
+      // Words are not to be broken in the middle to fit.
+      const breaking = shown.createElement('style');
+      breaking.textContent = 'h1, h2, h3, h4 { overflow-wrap: normal !important; }';
+      shown.head.append(breaking);
+      const words = wide();
+      breaking.remove();
+      // WCAG 2.2, 1.4.12: line height 1.5, paragraphs 2, letters 0.12 and words 0.16 times the size.
+      const spaced = shown.createElement('style');
+      spaced.textContent =
+        '* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important; } p { margin-block-end: 2em !important; }';
+      shown.head.append(spaced);
+      const clipped = wide().concat(
+        element.scrollWidth > element.clientWidth ? ['the page scrolls sideways'] : [],
+      );
+      spaced.remove();
+      return { words, clipped };
+    });
+    expect([name, overflowing]).toEqual([name, { words: [], clipped: [] }]);
+  }
+});

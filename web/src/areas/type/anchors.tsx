@@ -1,0 +1,318 @@
+import {
+  inOrder,
+  MOST_ANCHORS,
+  ROUNDINGS,
+  SCALES,
+  type Anchor,
+  type StyleDocument,
+} from '@garnish/core/system/document';
+import { jsonOf, type Patch } from '@garnish/core/system/patch';
+import { intervalOf, INTERVALS, sizeOfPlace } from '@garnish/core/type/scale';
+import { X } from 'lucide-react';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { NumberField } from '../../ui/number-field.tsx';
+import { PX_UNITS } from '../../ui/quantity.ts';
+
+type Type = StyleDocument['type'];
+
+const COLUMNS = 'grid-cols-[4.25rem_4.25rem_3.75rem_minmax(0,1fr)_1.5rem]';
+
+/** What an anchor is called: the two ends by their words, those between by their width. */
+export const anchorName = (type: Type, id: string): string => {
+  const { order, items } = type.anchors;
+  if (order[0] === id) return 'narrow';
+  return order.at(-1) === id ? 'wide' : `${items[id]?.width ?? ''} px`;
+};
+
+const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
+
+/** A new anchor in the widest gap, on the line between its neighbours, so that no size jumps. */
+function adding({ anchors }: Type): Patch {
+  const all = inOrder(anchors);
+  const gaps = all.slice(1).map(([, right], index) => {
+    const left = all[index]?.[1] ?? right;
+    return { left, right, index, px: right.width - left.width };
+  });
+  const widest = gaps.reduce((one, other) => (other.px > one.px ? other : one));
+  const { left, right, index } = widest;
+  const id = crypto.randomUUID();
+  const between = (one: number, other: number): number => (one + other) / 2;
+  const value: Anchor = {
+    width: Math.round(between(left.width, right.width)),
+    base: round(between(left.base, right.base), 2),
+    ratio: round(between(left.ratio, right.ratio), 4),
+    ...(left.second !== undefined &&
+      right.second !== undefined && { second: round(between(left.second, right.second), 4) }),
+  };
+  return [
+    { op: 'add', path: `/type/anchors/items/${id}`, value: jsonOf(value) },
+    {
+      op: 'replace',
+      path: '/type/anchors/order',
+      value: anchors.order.toSpliced(index + 1, 0, id),
+    },
+  ];
+}
+
+/** Takes an anchor out, and the sizes that roles had of their own at it. */
+function removing({ anchors, roles }: Type, id: string): Patch {
+  return [
+    ...inOrder(roles).flatMap(([role, { sizes = {} }]): Patch =>
+      id in sizes
+        ? [
+            {
+              op: 'remove',
+              path: `/type/roles/items/${role}/sizes${Object.keys(sizes).length > 1 ? `/${id}` : ''}`,
+            },
+          ]
+        : [],
+    ),
+    {
+      op: 'replace',
+      path: '/type/anchors/order',
+      value: anchors.order.filter((one) => one !== id),
+    },
+    { op: 'remove', path: `/type/anchors/items/${id}` },
+  ];
+}
+
+interface IntervalProps {
+  readonly label: string;
+  readonly ratio: number;
+  readonly onChange: (ratio: number) => void;
+}
+
+const Interval = ({ label, ratio, onChange }: IntervalProps) => (
+  <label className="min-w-0">
+    <span className="sr-only">{label}</span>
+    <select
+      className="select w-full text-xs text-quiet"
+      value={intervalOf(ratio) ?? ''}
+      onChange={(event) => {
+        const chosen = INTERVALS.find(({ name }) => name === event.currentTarget.value);
+        if (chosen) onChange(round(chosen.ratio, 4));
+      }}
+    >
+      <option value="" disabled>
+        your own
+      </option>
+      {INTERVALS.map(({ name }) => (
+        <option key={name}>{name}</option>
+      ))}
+    </select>
+  </label>
+);
+
+function AnchorRow({ id, anchor }: { readonly id: string; readonly anchor: Anchor }) {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { type } = decided.document;
+  const { width, base, ratio, second = ratio } = anchor;
+  const name = anchorName(type, id);
+  const screen = `the ${name} screen`;
+  const path = `/type/anchors/items/${id}`;
+  const set =
+    (part: 'width' | 'base' | 'ratio' | 'second') =>
+    (value: number, gesture: string): void => {
+      store.change(
+        [{ op: 'add', path: `${path}/${part}`, value }],
+        part === 'width' ? `${name} width` : `${part} at ${width} px`,
+        { gesture },
+      );
+    };
+  const place = type.roles.items['h1']?.place ?? 0;
+  const largest = sizeOfPlace(base, ratio, place, type.scale === 'two ratios' ? second : ratio);
+  return (
+    <div
+      className={`mb-2 grid ${COLUMNS} items-start gap-x-3`}
+      role="group"
+      aria-label={`${name} screen`}
+      data-decision={path}
+    >
+      <NumberField
+        label={`width of ${screen}`}
+        hideLabel
+        value={width}
+        min={160}
+        max={5120}
+        step={10}
+        decimals={0}
+        unit="px"
+        units={PX_UNITS}
+        onChange={set('width')}
+      />
+      <NumberField
+        label={`base on ${screen}`}
+        hideLabel
+        value={base}
+        min={6}
+        max={64}
+        step={0.5}
+        unit="px"
+        units={PX_UNITS}
+        slider
+        onChange={set('base')}
+      />
+      <NumberField
+        label={`ratio on ${screen}`}
+        hideLabel
+        value={ratio}
+        min={1}
+        max={2.5}
+        step={0.01}
+        decimals={4}
+        slider
+        onChange={set('ratio')}
+      />
+      <div className="min-w-0">
+        <Interval
+          label={`interval on ${screen}`}
+          ratio={ratio}
+          onChange={(value) => set('ratio')(value, crypto.randomUUID())}
+        />
+        {place > 0 && type.scale === 'one ratio' && (
+          <div className="flex items-baseline gap-2 text-quiet">
+            <span className="text-xs" aria-hidden>
+              h1
+            </span>
+            <NumberField
+              label={`h1 on ${screen}`}
+              hideLabel
+              value={largest}
+              min={base}
+              max={Math.min(400, base * 2.5 ** place)}
+              step={1}
+              decimals={1}
+              unit="px"
+              units={PX_UNITS}
+              onChange={(px, gesture) =>
+                set('ratio')(round((px / base) ** (1 / place), 4), gesture)
+              }
+            />
+          </div>
+        )}
+      </div>
+      {type.anchors.order.length > 2 ? (
+        <button
+          type="button"
+          className="grid min-h-7 min-w-6 place-items-center text-quiet hover:text-base-content"
+          aria-label={`Take the anchor at ${width} px out`}
+          onClick={() => store.change(removing(type, id), `no anchor at ${width} px`)}
+        >
+          <X size={13} aria-hidden />
+        </button>
+      ) : (
+        <span />
+      )}
+      {type.scale === 'two ratios' && (
+        <>
+          <span className="col-span-2 pt-1 text-end text-xs text-quiet">and in turn</span>
+          <NumberField
+            label={`second ratio on ${screen}`}
+            hideLabel
+            value={second}
+            min={1}
+            max={2.5}
+            step={0.01}
+            decimals={4}
+            slider
+            onChange={set('second')}
+          />
+          <Interval
+            label={`second interval on ${screen}`}
+            ratio={second}
+            onChange={(value) => set('second')(value, crypto.randomUUID())}
+          />
+        </>
+      )}
+    </div>
+  );
+}
+
+/** What the whole scale rests on beside its anchors. */
+function Ground() {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { scale, rounding, unit, baseline } = decided.document.type;
+  const choose = (part: string, value: string): void => {
+    store.change([{ op: 'replace', path: `/type/${part}`, value }], `${part} of the scale`);
+  };
+  const selects = [
+    ['scale', 'sizes by', scale, SCALES],
+    ['rounding', 'rounded to', rounding, ROUNDINGS],
+    ['unit', 'flowing in', unit, ['vi', 'vw']],
+  ] as const;
+  return (
+    <div className="mt-1 grid grid-cols-4 gap-x-3 border-t border-line pt-2">
+      {selects.map(([part, label, value, options]) => (
+        <label key={part} data-decision={`/type/${part}`}>
+          <span className="text-xs text-quiet">{label}</span>
+          <select
+            className="select w-full"
+            value={value}
+            onChange={(event) => choose(part, event.currentTarget.value)}
+          >
+            {options.map((option) => (
+              <option key={option}>{option}</option>
+            ))}
+          </select>
+        </label>
+      ))}
+      <label data-decision="/type/baseline">
+        <span className="text-xs text-quiet">lines held to</span>
+        <select
+          className="select w-full"
+          value={baseline ?? ''}
+          onChange={(event) => {
+            const { value } = event.currentTarget;
+            store.change(
+              value === ''
+                ? [{ op: 'remove', path: '/type/baseline' }]
+                : [{ op: 'add', path: '/type/baseline', value: Number(value) }],
+              'baseline unit',
+            );
+          }}
+        >
+          <option value="">no grid</option>
+          {[...new Set([2, 4, 6, 8, 12, ...(baseline === undefined ? [] : [baseline])])].map(
+            (px) => (
+              <option key={px} value={px}>
+                {px} px
+              </option>
+            ),
+          )}
+        </select>
+      </label>
+    </div>
+  );
+}
+
+/** The screen widths at which sizes are decided, from the narrowest up. */
+export function Anchors() {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { type } = decided.document;
+  return (
+    <>
+      <div className={`mb-1 grid ${COLUMNS} gap-x-3 text-quiet`} aria-hidden>
+        <span>at width</span>
+        <span>base</span>
+        <span>ratio</span>
+        <span>interval</span>
+      </div>
+      {inOrder(type.anchors).map(([id, anchor]) => (
+        <AnchorRow key={id} id={id} anchor={anchor} />
+      ))}
+      {type.anchors.order.length < MOST_ANCHORS && (
+        <button
+          type="button"
+          className="act"
+          onClick={() => store.change(adding(type), 'another anchor')}
+        >
+          Another anchor between
+        </button>
+      )}
+      <Ground />
+    </>
+  );
+}

@@ -1,0 +1,63 @@
+import { sizeAtAnchor } from '@garnish/core/derive/styles';
+import { inOrder } from '@garnish/core/system/document';
+import { placeName } from '@garnish/core/type/scale';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { NumberField } from '../../ui/number-field.tsx';
+import { PX_UNITS } from '../../ui/quantity.ts';
+
+/** A list of sizes made by hand: each step in use at each anchor; what is not set follows the ratio. */
+export function ByHand() {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { type } = decided.document;
+  const anchors = inOrder(type.anchors);
+  const places = [...new Set(inOrder(type.roles).map(([, { place }]) => place))].sort(
+    (one, other) => other - one,
+  );
+  const columns = { gridTemplateColumns: `4rem repeat(${anchors.length}, minmax(0, 5rem))` };
+  return (
+    <div>
+      <div className="grid gap-x-3 text-xs text-quiet" style={columns} aria-hidden>
+        <span>step</span>
+        {anchors.map(([id, { width }]) => (
+          <span key={id} className="figures text-end">
+            {width} px
+          </span>
+        ))}
+      </div>
+      {places.map((place) => (
+        <div key={place} className="grid items-baseline gap-x-3" style={columns}>
+          <span>{placeName(place)}</span>
+          {anchors.map(([id, anchor]) => {
+            const path = `/type/anchors/items/${id}/sizes`;
+            return (
+              <NumberField
+                key={id}
+                label={`${placeName(place)} at ${anchor.width} px`}
+                hideLabel
+                value={sizeAtAnchor(type, anchor, place)}
+                min={4}
+                max={400}
+                step={1}
+                decimals={2}
+                unit="px"
+                units={PX_UNITS}
+                onChange={(value, gesture) =>
+                  store.change(
+                    [
+                      anchor.sizes
+                        ? { op: 'add', path: `${path}/${place}`, value }
+                        : { op: 'add', path, value: { [place]: value } },
+                    ],
+                    `${placeName(place)} at ${anchor.width} px`,
+                    { gesture },
+                  )
+                }
+              />
+            );
+          })}
+        </div>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,110 @@
+import { columnPx } from '@garnish/core/checks/lines';
+import { inOrder } from '@garnish/core/system/document';
+import { fluidPx } from '@garnish/core/type/fluid';
+import { convert, LENGTH_UNITS, type LengthUnit } from '@garnish/core/type/convert';
+import { useState } from 'react';
+import { usePreferences } from '../../app/preferences.ts';
+import { useSystem } from '../../system/system-context.ts';
+import { Copy } from '../../ui/copy.tsx';
+import { readQuantity } from '../../ui/quantity.ts';
+
+const shown = (value: number): string => String(Number(value.toFixed(4)));
+
+/** A length in every unit, as it is in a text role, in its parent, at the proof's width. */
+export function Converter() {
+  const { decided } = useSystem();
+  const { proofRoot, proofWidth } = usePreferences();
+  const { type } = decided.document;
+  const [text, setText] = useState('24');
+  const [unit, setUnit] = useState<LengthUnit>('px');
+  const [role, setRole] = useState('body');
+  const [parent, setParent] = useState('body');
+  const { styles } = decided.derived;
+  const own = styles.get(role);
+  const above = styles.get(parent);
+  const read = readQuantity(text);
+  const context = {
+    rootPx: proofRoot,
+    fontPx: own ? fluidPx(own.size, proofWidth, proofRoot) : proofRoot,
+    parentPx: above ? fluidPx(above.size, proofWidth, proofRoot) : proofRoot,
+    viewportPx: proofWidth,
+    containerPx: own ? columnPx(decided.document, decided.derived, own, proofWidth) : proofWidth,
+  };
+  const roleOptions = inOrder(type.roles).map(([id, { name }]) => (
+    <option key={id} value={id}>
+      {name}
+    </option>
+  ));
+  return (
+    <div>
+      <div className="grid grid-cols-[minmax(0,1fr)_4rem_minmax(0,1fr)_minmax(0,1fr)] items-end gap-x-3">
+        <label>
+          <span className="text-xs text-quiet">length, or a sum</span>
+          <input
+            className="figures input w-full text-end"
+            value={text}
+            aria-invalid={!read.ok}
+            onChange={(event) => setText(event.currentTarget.value)}
+          />
+        </label>
+        <select
+          className="select w-full"
+          aria-label="Unit of the length"
+          value={unit}
+          onChange={(event) =>
+            setUnit(LENGTH_UNITS.find((one) => one === event.currentTarget.value) ?? 'px')
+          }
+        >
+          {LENGTH_UNITS.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </select>
+        <label>
+          <span className="text-xs text-quiet">in</span>
+          <select
+            className="select w-full"
+            aria-label="Role that it stands in"
+            value={role}
+            onChange={(event) => setRole(event.currentTarget.value)}
+          >
+            {roleOptions}
+          </select>
+        </label>
+        <label>
+          <span className="text-xs text-quiet">within</span>
+          <select
+            className="select w-full"
+            aria-label="Role of its parent"
+            value={parent}
+            onChange={(event) => setParent(event.currentTarget.value)}
+          >
+            {roleOptions}
+          </select>
+        </label>
+      </div>
+      {read.ok ? (
+        <ul className="mt-2 grid grid-cols-2 gap-x-6" aria-label="The length in other units">
+          {LENGTH_UNITS.filter((one) => one !== unit).map((one) => {
+            const value = `${shown(convert(read.value, unit, one, context))}${one}`;
+            return (
+              <li key={one} className="flex justify-between border-b border-line">
+                <span className="text-quiet">{one}</span>
+                <Copy className="figures" text={value} label={`Copy ${value}`}>
+                  {value}
+                </Copy>
+              </li>
+            );
+          })}
+        </ul>
+      ) : (
+        <p role="alert" className="mt-1 text-xs text-error">
+          {read.problem}
+        </p>
+      )}
+      <p className="figures mt-1 text-xs text-quiet">
+        root {proofRoot} px, role {shown(context.fontPx)} px, parent {shown(context.parentPx)} px,
+        screen {proofWidth} px, column {shown(context.containerPx)} px
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,255 @@
+import type { TextStyle } from '@garnish/core/derive/derived';
+import { middlePx, sizeAtAnchor } from '@garnish/core/derive/styles';
+import {
+  ALIGNMENTS,
+  FIGURES,
+  inOrder,
+  LETTER_CASES,
+  type StyleDocument,
+  type TextRole,
+} from '@garnish/core/system/document';
+import type { Json, Patch } from '@garnish/core/system/patch';
+import { letterSpacingOf, lineHeightOf } from '@garnish/core/type/line-height';
+import type { ReactNode } from 'react';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { NameField } from '../../ui/name-field.tsx';
+import { NumberField } from '../../ui/number-field.tsx';
+import { PX_UNITS } from '../../ui/quantity.ts';
+import { anchorName } from './anchors.tsx';
+
+interface OwnProps {
+  /** What the value is called; a field inside has the same name. */
+  readonly name: string;
+  readonly own: boolean;
+  readonly onClear: () => void;
+  readonly children: ReactNode;
+}
+
+/** A value that follows from the scale until it is set; what is set says so and can be let go. */
+function Own({ name, own, onClear, children }: OwnProps) {
+  return (
+    <div className="min-w-0">
+      <span className="flex min-h-6 items-baseline justify-between gap-1 text-xs">
+        <span className={own ? 'font-semibold' : 'text-quiet'}>{name}</span>
+        {own && (
+          <button
+            type="button"
+            className="min-h-6 text-quiet underline underline-offset-2 hover:text-base-content"
+            aria-label={`${name} automatic again`}
+            onClick={onClear}
+          >
+            let go
+          </button>
+        )}
+      </span>
+      {children}
+    </div>
+  );
+}
+
+/** Takes a role out, and every use of it in the colors. */
+export function removingRole({ color, type }: StyleDocument, id: string): Patch {
+  const uses = inOrder(color.texts).filter(([, { text }]) => text === id);
+  return [
+    {
+      op: 'replace',
+      path: '/color/texts/order',
+      value: color.texts.order.filter((use) => !uses.some(([key]) => key === use)),
+    },
+    ...uses.map(([use]) => ({ op: 'remove' as const, path: `/color/texts/items/${use}` })),
+    {
+      op: 'replace',
+      path: '/type/roles/order',
+      value: type.roles.order.filter((one) => one !== id),
+    },
+    { op: 'remove', path: `/type/roles/items/${id}` },
+  ];
+}
+
+interface EditorProps {
+  readonly id: string;
+  readonly role: TextRole;
+  readonly style: TextStyle;
+}
+
+/** Everything that a role can decide for itself; each value stands apart from the scale until let go. */
+export function RoleEditor({ id, role, style }: EditorProps) {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { color, space, type } = decided.document;
+  const path = `/type/roles/items/${id}`;
+  const set = (part: string, value: Json, gesture?: string): void => {
+    store.change(
+      [{ op: 'add', path: `${path}/${part}`, value }],
+      `${part.split('/')[0] ?? part} of ${role.name}`,
+      gesture === undefined ? {} : { gesture },
+    );
+  };
+  const clear = (part: string): void => {
+    store.change([{ op: 'remove', path: `${path}/${part}` }], `${part} of ${role.name} automatic`);
+  };
+  const choose = (part: keyof TextRole, value: string): void => {
+    if (value === '') clear(part);
+    else set(part, value);
+  };
+  const px = middlePx(style.size);
+  const lineHeight = lineHeightOf(px, {
+    xHeight: style.family.metrics.xHeight,
+    ...(role.longest !== undefined && { characters: role.longest }),
+  });
+  const sizes = role.sizes ?? {};
+  const onPage = inOrder(color.texts).find(
+    ([, use]) => use.text === id && use.part === 'words' && use.on === 'page',
+  );
+  const selects = [
+    ['style', 'style', role.style, ['italic'], 'upright'],
+    ['case', 'case', role.case, LETTER_CASES, 'as written'],
+    ['figures', 'figures', role.figures, FIGURES, 'usual'],
+    ['align', 'alignment', role.align, ALIGNMENTS, 'start'],
+    ['after', 'space after', role.after, space.steps.order, 'none'],
+  ] as const;
+  return (
+    <div className="mb-2 border-s-2 border-line-strong ps-3 pt-1" data-decision={path}>
+      <div className="grid grid-cols-3 gap-x-4 gap-y-1">
+        {inOrder(type.anchors).map(([anchorId, anchor]) => {
+          const name = `size at ${anchor.width} px`;
+          return (
+            <Own
+              key={anchorId}
+              name={name}
+              own={anchorId in sizes}
+              onClear={() => clear(Object.keys(sizes).length > 1 ? `sizes/${anchorId}` : 'sizes')}
+            >
+              <NumberField
+                label={`${role.name} on the ${anchorName(type, anchorId)} screen`}
+                hideLabel
+                value={sizes[anchorId] ?? sizeAtAnchor(type, anchor, role.place)}
+                min={4}
+                max={400}
+                step={0.5}
+                decimals={2}
+                unit="px"
+                units={PX_UNITS}
+                onChange={(value, gesture) =>
+                  role.sizes
+                    ? set(`sizes/${anchorId}`, value, gesture)
+                    : set('sizes', { [anchorId]: value }, gesture)
+                }
+              />
+            </Own>
+          );
+        })}
+        <Own
+          name="line height"
+          own={role.lineHeight !== undefined}
+          onClear={() => clear('lineHeight')}
+        >
+          <NumberField
+            label={`line height of ${role.name}`}
+            hideLabel
+            value={role.lineHeight ?? lineHeight}
+            min={0.8}
+            max={3}
+            step={0.05}
+            decimals={2}
+            onChange={(value, gesture) => set('lineHeight', value, gesture)}
+          />
+        </Own>
+        <Own
+          name="letter spacing"
+          own={role.letterSpacing !== undefined}
+          onClear={() => clear('letterSpacing')}
+        >
+          <NumberField
+            label={`letter spacing of ${role.name}`}
+            hideLabel
+            value={role.letterSpacing ?? letterSpacingOf(px, role.case === 'uppercase')}
+            min={-0.2}
+            max={0.5}
+            step={0.005}
+            decimals={3}
+            unit="em"
+            onChange={(value, gesture) => set('letterSpacing', value, gesture)}
+          />
+        </Own>
+        <Own name="longest line" own={role.longest !== undefined} onClear={() => clear('longest')}>
+          <NumberField
+            label={`longest line of ${role.name}`}
+            hideLabel
+            value={role.longest ?? 66}
+            min={10}
+            max={200}
+            step={1}
+            decimals={0}
+            unit="char."
+            onChange={(value, gesture) => set('longest', value, gesture)}
+          />
+        </Own>
+        {selects.map(([part, name, value, options, automatic]) => (
+          <Own key={part} name={name} own={value !== undefined} onClear={() => clear(part)}>
+            <select
+              aria-label={`${name} of ${role.name}`}
+              className="select w-full"
+              value={value ?? ''}
+              onChange={(event) => choose(part, event.currentTarget.value)}
+            >
+              <option value="">{automatic}</option>
+              {options.map((option) => (
+                <option key={option} value={option}>
+                  {part === 'after' ? space.steps.items[option]?.name : option}
+                </option>
+              ))}
+            </select>
+          </Own>
+        ))}
+        {onPage && (
+          <Own name="color on page" own={false} onClear={() => undefined}>
+            <select
+              aria-label={`color of ${role.name} on page`}
+              className="select w-full"
+              value={onPage[1].color}
+              onChange={(event) =>
+                store.change(
+                  [
+                    {
+                      op: 'replace',
+                      path: `/color/texts/items/${onPage[0]}/color`,
+                      value: event.currentTarget.value,
+                    },
+                  ],
+                  `color of ${role.name} on page`,
+                )
+              }
+            >
+              {inOrder(color.roles).map(([key, { name }]) => (
+                <option key={key} value={key}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </Own>
+        )}
+      </div>
+      <div className="mt-2 flex items-baseline gap-4">
+        <div className="w-40">
+          <NameField
+            label={`Name of ${role.name}`}
+            value={role.name}
+            onChange={(value) =>
+              store.change([{ op: 'replace', path: `${path}/name`, value }], `name of ${role.name}`)
+            }
+          />
+        </div>
+        <button
+          type="button"
+          className="min-h-6 text-quiet underline underline-offset-2 hover:text-base-content"
+          onClick={() =>
+            store.change(removingRole(decided.document, id), `no text role ${role.name}`)
+          }
+        >
+          Take the role out
+        </button>
+      </div>
+    </div>
+  );
+}

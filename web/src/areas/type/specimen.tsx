@@ -1,0 +1,93 @@
+import type { TextStyle } from '@garnish/core/derive/derived';
+import { inOrder, type StyleDocument } from '@garnish/core/system/document';
+import { valueAt } from '@garnish/core/system/patch';
+import { fluidPx } from '@garnish/core/type/fluid';
+import { useState } from 'react';
+import { usePreferences } from '../../app/preferences.ts';
+import { useWriting } from '../../proof/use-writing.ts';
+import type { View } from '../../system/store.ts';
+import { useFace } from '../../ui/use-face.ts';
+
+/** Where the site's words for each role stand; roles of one's own are set in the lead. */
+function wordsFor({ content }: StyleDocument): Readonly<Record<string, string>> {
+  const [card] = content.cards.cards.order;
+  const [row] = content.table.rows.order;
+  const [column] = content.table.columns.order;
+  return {
+    h1: '/content/hero/title',
+    h2: '/content/table/title',
+    h3: '/content/story/title',
+    ...(card !== undefined && { h4: `/content/cards/cards/items/${card}/title` }),
+    h5: '/name',
+    h6: '/content/notice/title',
+    body: '/content/story/text',
+    small: '/content/footer',
+    caption: '/content/table/note',
+    label: '/content/hero/primary',
+    quote: '/content/story/opening',
+    ...(row !== undefined &&
+      column !== undefined && { code: `/content/table/rows/items/${row}/${column}` }),
+  };
+}
+
+interface LineProps {
+  readonly style: TextStyle;
+  readonly words: string;
+  readonly at: string;
+  readonly widthPx: number;
+}
+
+function Line({ style, words, at, widthPx }: LineProps) {
+  const fontFamily = useFace(style.family);
+  return (
+    <li className="grid grid-cols-[4rem_minmax(0,1fr)] items-baseline gap-x-2 border-b border-line py-1">
+      <span className="truncate text-xs text-quiet">{style.name}</span>
+      <span
+        data-content={at}
+        contentEditable="plaintext-only"
+        suppressContentEditableWarning
+        spellCheck={false}
+        role="textbox"
+        tabIndex={0}
+        aria-label={`Words in ${style.name}`}
+        className="line-clamp-3 overflow-hidden"
+        style={{
+          fontFamily,
+          fontWeight: style.weight,
+          fontSize: fluidPx(style.size, widthPx),
+          lineHeight: style.lineHeight,
+          letterSpacing: `${style.letterSpacing}em`,
+          fontSynthesis: 'none',
+        }}
+      >
+        {words}
+      </span>
+    </li>
+  );
+}
+
+/** The site's own words in every role, at the sizes of the proof's width; changed where they stand. */
+export function Specimen({ view }: { readonly view: View }) {
+  const { proofWidth } = usePreferences();
+  const [list, setList] = useState<HTMLElement | null>(null);
+  useWriting(list ?? undefined, true);
+  const paths = wordsFor(view.document);
+  return (
+    <ul ref={setList} aria-label="The site’s words in every role">
+      {inOrder(view.document.type.roles).map(([id]) => {
+        const style = view.derived.styles.get(id);
+        const at = paths[id] ?? '/content/hero/lead';
+        const words = valueAt(view.document, at);
+        return style ? (
+          <Line
+            key={id}
+            style={style}
+            at={at}
+            words={typeof words === 'string' ? words : ''}
+            widthPx={proofWidth}
+          />
+        ) : null;
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,69 @@
+import { setPreferences, usePreferences } from '../app/preferences.ts';
+import { Choice } from '../ui/choice.tsx';
+import { NumberField } from '../ui/number-field.tsx';
+
+const DRAWN = ['nothing', 'values', 'units', 'baseline'] as const;
+
+/** What the reader has set in the browser, as far as a page can play it, and what is drawn over the page. */
+export function Reader() {
+  const { proofRoot, proofZoom, proofDrawn } = usePreferences();
+  return (
+    <div
+      role="group"
+      aria-label="The reader’s browser"
+      className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line pt-1"
+    >
+      <span className="flex items-center gap-2 text-quiet">
+        font size
+        <span className="w-16 text-base-content">
+          <NumberField
+            label="Font size of the browser"
+            hideLabel
+            value={proofRoot}
+            min={12}
+            max={32}
+            step={1}
+            decimals={0}
+            unit="px"
+            onChange={(value) => setPreferences({ proofRoot: value })}
+          />
+        </span>
+      </span>
+      <span className="flex items-center gap-2 text-quiet">
+        zoom
+        <span className="w-16 text-base-content">
+          <NumberField
+            label="Zoom of the browser"
+            hideLabel
+            value={proofZoom}
+            min={50}
+            max={500}
+            step={25}
+            decimals={0}
+            unit="%"
+            onChange={(value) => setPreferences({ proofZoom: value })}
+          />
+        </span>
+      </span>
+      <span className="flex items-center gap-2">
+        <span className="text-quiet">drawn over it</span>
+        <Choice
+          label="Drawn over the proof"
+          options={DRAWN.map((value) => ({ value, name: value }))}
+          value={proofDrawn}
+          onChange={(value) => setPreferences({ proofDrawn: value })}
+        />
+      </span>
+      {(proofRoot !== 16 || proofZoom !== 100) && (
+        <button
+          type="button"
+          className="act"
+          title="A larger font size in the browser also moves media queries in rem, and zoom changes the density of the screen; neither is played here."
+          onClick={() => setPreferences({ proofRoot: 16, proofZoom: 100 })}
+        >
+          As usual again
+        </button>
+      )}
+    </div>
+  );
+}

@@ -15,7 +15,13 @@ import type { Check, Finding } from './finding.ts';
 import { closeLevelsCheck, headingOrderCheck } from './heading-order.ts';
 import { linesCheck } from './lines.ts';
 import { readerCheck } from './reader.ts';
-import { lineHeightCheck, longWordsCheck, smallSizesCheck } from './setting.ts';
+import {
+  fitCheck,
+  lineHeightCheck,
+  rootCheck,
+  longWordsCheck,
+  smallSizesCheck,
+} from './setting.ts';
 import { weightsCheck } from './weights.ts';
 import { zoomCheck } from './zoom.ts';
 
@@ -32,6 +38,8 @@ export const CHECKS: readonly Check[] = [
   smallSizesCheck,
   lineHeightCheck,
   longWordsCheck,
+  fitCheck,
+  rootCheck,
   languagesCheck,
   figuresCheck,
   xHeightCheck,

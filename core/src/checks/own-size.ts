@@ -13,13 +13,14 @@ const STEP_PX = 0.01;
  */
 export function sizeRepair(
   { type }: StyleDocument,
-  { id, name }: TextStyle,
+  { id, name, size }: TextStyle,
   passes: (size: FluidSize) => boolean,
 ): Repair | undefined {
   const role = type.roles.items[id];
   const anchors = inOrder(type.anchors);
   const [widest] = anchors.at(-1) ?? [];
-  if (!role || widest === undefined) return undefined;
+  // A size that follows its container or its words has no widest screen to be smaller on.
+  if (!role || widest === undefined || role.container || role.fit) return undefined;
   const at = anchors.map(([anchorId, anchor]) => ({
     widthPx: anchor.width,
     sizePx: role.sizes?.[anchorId] ?? sizeAtAnchor(type, anchor, role.place),
@@ -27,7 +28,11 @@ export function sizeRepair(
   const present = at.at(-1)?.sizePx ?? 0;
   const before = at.at(-2)?.sizePx ?? 0;
   const withWidest = (sizePx: number): FluidSize =>
-    fluidSize([...at.slice(0, -1), { widthPx: at.at(-1)?.widthPx ?? 0, sizePx }], type.unit);
+    fluidSize(
+      [...at.slice(0, -1), { widthPx: at.at(-1)?.widthPx ?? 0, sizePx }],
+      size.unit,
+      size.written,
+    );
   let [low, high] = [Math.ceil(before / STEP_PX), Math.floor(present / STEP_PX)];
   if (low >= high || !passes(withWidest(low * STEP_PX))) return undefined;
   while (high - low > 1) {

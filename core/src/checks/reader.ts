@@ -1,6 +1,8 @@
 import { fluidPx, kneesOf, piecesOf, ROOT_PX, type FluidSize } from '../type/fluid.ts';
 import { USUAL_RANGE } from '../type/zoom.ts';
-import type { Check, Finding } from './finding.ts';
+import type { TextStyle } from '../derive/derived.ts';
+import type { StyleDocument } from '../system/document.ts';
+import type { Check, Finding, Repair } from './finding.ts';
 import { sizeRepair } from './own-size.ts';
 
 /** Text that grows by less when a reader doubles the browser's font size hardly follows the wish. */
@@ -22,6 +24,14 @@ export function leastGrowth(size: FluidSize): { readonly growth: number; readonl
   return { growth: growthAt(size, atPx), atPx };
 }
 
+/** A size in px follows nobody, whatever it is: it is to be in rem. */
+const inRem = ({ type }: StyleDocument, { id }: TextStyle): Repair => ({
+  label: 'Take rem',
+  patch: [{ op: 'remove', path: `/type/roles/items/${id}/unit` }],
+  before: type.roles.items[id]?.unit?.because || 'px, without a reason',
+  after: 'rem',
+});
+
 /** Every text follows the reader's own font size. */
 export const readerCheck: Check = (document, { styles }) =>
   [...styles.values()].flatMap((style): Finding[] => {
@@ -29,11 +39,10 @@ export const readerCheck: Check = (document, { styles }) =>
     const decision = `/type/roles/items/${style.id}`;
     const where = { selector: `.type-${style.slug}`, widthPx: Math.min(1600, Math.round(atPx)) };
     if (growth < LEAST_GROWTH - 1e-6) {
-      const repair = sizeRepair(
-        document,
-        style,
-        (size) => leastGrowth(size).growth >= LEAST_GROWTH,
-      );
+      const repair =
+        style.size.written.length === 'px'
+          ? inRem(document, style)
+          : sizeRepair(document, style, (size) => leastGrowth(size).growth >= LEAST_GROWTH);
       return [
         {
           id: `reader:${style.id}`,

@@ -1,6 +1,7 @@
 import type { TextStyle } from '../derive/derived.ts';
-import { middlePx } from '../derive/styles.ts';
-import type { StyleDocument } from '../system/document.ts';
+import { deriveFittings } from '../derive/fittings.ts';
+import { fittingPx, middlePx } from '../derive/styles.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
 import { fluidPx, ROOT_PX } from '../type/fluid.ts';
 import { placeName } from '../type/scale.ts';
 import type { Check, Finding } from './finding.ts';
@@ -127,4 +128,62 @@ export const longWordsCheck: Check = (document, { styles, steps }) => {
     ];
   });
   return [...new Map(found.map((finding) => [finding.id, finding])).values()];
+};
+
+/** The root is as large as the reader wants it. */
+export const rootCheck: Check = ({ type }) => {
+  const { root = 100 } = type;
+  if (root === 100) return [];
+  return [
+    {
+      id: 'root',
+      severity: 'look',
+      area: 'type',
+      decision: '/type/root',
+      title: `The root is ${root} % of the browser’s font size`,
+      figures: `1 rem is ${Number(((ROOT_PX * root) / 100).toFixed(2))} px, and 16 px in media queries`,
+      reason:
+        'Components from elsewhere expect a rem of 100 %, and a rem in a media query is another length than one beside it.',
+      source: 'CSS Values 4, rem; Media Queries 4; common practice',
+      where: { selector: '.type-body' },
+      repair: {
+        label: 'Take 100 %',
+        patch: [{ op: 'remove', path: '/type/root' }],
+        before: `${root} %`,
+        after: '100 %',
+      },
+    },
+  ];
+};
+
+/** A text that is to fit does so, unless its least size forbids it. */
+export const fitCheck: Check = ({ brief, content, space, type }, { styles, steps }) => {
+  const inset = steps.get(space.roles.inset)?.px ?? 0;
+  const fittings = deriveFittings(type, content, inset);
+  return Object.entries(fittings).flatMap(([id, fitting]): Finding[] => {
+    const style = styles.get(id);
+    const fit = type.roles.items[id]?.fit;
+    if (!style || !fit) return [];
+    const language = brief.languages[0] ?? 'en';
+    const widths = [NARROWEST_PX, ...inOrder(type.anchors).map(([, { width }]) => width)];
+    const short = widths.filter(
+      (width) =>
+        fluidPx(style.size, width) > fittingPx(fitting, fit.lines, style, width, language) + 0.01,
+    );
+    const [first] = short;
+    if (first === undefined) return [];
+    return [
+      {
+        id: `fit:${id}`,
+        severity: 'look',
+        area: 'type',
+        decision: `/type/roles/items/${id}/fit`,
+        title: `${style.name} takes more than ${fit.lines} ${fit.lines === 1 ? 'line' : 'lines'}`,
+        figures: `at ${Math.round(first)} px it is ${fluidPx(style.size, first).toFixed(1)} px, and fits at ${fittingPx(fitting, fit.lines, style, first, language).toFixed(1)}; ${fit.least} px is the least`,
+        reason: 'Its least size, or a size of its own, is larger than the column allows.',
+        source: 'the letter widths of the face in the site’s language',
+        where: { selector: `.type-${style.slug}`, widthPx: Math.max(320, Math.round(first)) },
+      },
+    ];
+  });
 };

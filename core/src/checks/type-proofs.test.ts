@@ -3,9 +3,9 @@ import { derive } from '../derive/derive.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { patched, type Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
-import { fluidPx, fluidSize } from '../type/fluid.ts';
+import { writeCss } from '../formats/css.ts';
+import { fluidCss, fluidPx, fluidSize, piecesOf } from '../type/fluid.ts';
 import { zoomGain } from '../type/zoom.ts';
-import { piecesOf } from '../type/fluid.ts';
 import { findingsOf } from './checks.ts';
 import { lineAt, lineRange } from './lines.ts';
 import { growthAt, leastGrowth } from './reader.ts';
@@ -60,7 +60,14 @@ describe('the reader’s own font size', () => {
   test('leaves a size that hangs on the width alone as it is: 0 % at 1200 px', () => {
     // Arithmetic: clamp(1.5rem, 4vw, 3rem) is 48 px at a root of 16 and of 32 px.
     const clamp = { minRem: 1.5, baseRem: 0, slope: 4, maxRem: 3 };
-    const size = { restRem: 0, clamps: [clamp], unit: 'vw', minRem: 1.5, maxRem: 3 } as const;
+    const size = {
+      restRem: 0,
+      clamps: [clamp],
+      unit: 'vw',
+      written: { length: 'rem', root: 1 },
+      minRem: 1.5,
+      maxRem: 3,
+    } as const;
     expect(growthAt(size, 1200)).toBe(0);
     expect(leastGrowth(size).growth).toBe(0);
   });
@@ -221,4 +228,93 @@ test('every emitted size has a part in rem, and bounds in order', () => {
       expect(size.minRem).toBeGreaterThan(0);
       for (const { minRem, maxRem } of size.clamps) expect(minRem).toBeLessThanOrEqual(maxRem);
     }
+});
+
+describe('units, containers and roots', () => {
+  const h2 = '/type/roles/items/h2';
+
+  test('a size in px does not follow the reader, and is to be in rem', () => {
+    const document = sampleDocument([
+      {
+        op: 'add',
+        path: `${h2}/unit`,
+        value: { length: 'px', because: 'stands in a fixed frame' },
+      },
+    ]);
+    const style = derive(document).styles.get('h2');
+    expect(style && fluidCss(style.size)).toMatch(
+      /^clamp\(33\.17\d*px, [\d.]+px \+ [\d.]+vi, 43\.9\d*px\)$/,
+    );
+    expect(found(document, 'reader:h2')?.figures).toMatch(
+      /^twice the font size makes it 0 % larger/,
+    );
+    expect(found(repaired(document, 'reader:h2'), 'reader:h2')).toBeUndefined();
+    const token = derive(document).tokenById.get('type.h2.size');
+    expect(token?.values.light.json).toMatchObject({ unit: 'px' });
+    expect(token?.trail().steps).toContain('in px, because: stands in a fixed frame');
+  });
+
+  test('a role in a container flows between the widths of the container', () => {
+    const document = sampleDocument([
+      { op: 'add', path: `${h2}/container`, value: { from: 200, to: 600 } },
+    ]);
+    const size = derive(document).styles.get('h2')?.size;
+    if (!size) throw new Error('no h2');
+    expect(fluidCss(size)).toContain('cqi');
+    expect(fluidPx(size, 200)).toBeCloseTo(16 * 1.2 ** 4, 2);
+    expect(fluidPx(size, 600)).toBeCloseTo(18 * 1.25 ** 4, 2);
+  });
+
+  test('another root changes what is written, not how large anything is', () => {
+    const usual = derive(sampleDocument());
+    const document = sampleDocument([{ op: 'add', path: '/type/root', value: 62.5 }]);
+    const derived = derive(document);
+    const css = writeCss(derived);
+    expect(css).toContain('html {\n  font-size: 62.5%;\n}');
+    // 16 px is 1.6 rem of 10 px.
+    expect(css).toMatch(/--scale-base: clamp\(1\.6rem, /);
+    expect(css).toContain('--step-m: 1.6rem;');
+    for (const [id, { size }] of derived.styles)
+      for (const width of [320, 700, 1600])
+        expect(fluidPx(size, width)).toBeCloseTo(
+          fluidPx(usual.styles.get(id)?.size ?? size, width),
+          1,
+        );
+    expect(found(repaired(document, 'root'), 'root')).toBeUndefined();
+  });
+});
+
+describe('a heading that is to fit', () => {
+  const path = '/type/roles/items/h1/fit';
+  const title = {
+    op: 'replace',
+    path: '/content/hero/title',
+    value: 'Nine crossings a day, whatever the tide says',
+  } as const;
+
+  test('is as large as its words allow at every anchor, and no larger than its place', () => {
+    const document = sampleDocument([title, { op: 'add', path, value: { lines: 1, least: 10 } }]);
+    const size = derive(document).styles.get('h1')?.size;
+    if (!size) throw new Error('no h1');
+    // Arithmetic: 43 characters of 0.4271 em, 8 % wider when bold, in 704 px at most.
+    const letter = 0.4271 * 1.08 * 1.04;
+    expect(fluidPx(size, 1440)).toBeCloseTo(704 / (44 * letter), 0);
+    expect(fluidPx(size, 360)).toBeCloseTo((320 - 48) / (44 * letter), 0);
+    expect(found(document, 'fit:h1')).toBeUndefined();
+  });
+
+  test('never falls under its least size, and says where it does not fit then', () => {
+    const document = sampleDocument([title, { op: 'add', path, value: { lines: 1, least: 24 } }]);
+    const size = derive(document).styles.get('h1')?.size;
+    expect(size && size.minRem * 16).toBeCloseTo(24, 1);
+    expect(found(document, 'fit:h1')?.title).toBe('h1 takes more than 1 line');
+  });
+
+  test('in three lines may be larger than in one', () => {
+    const at = (lines: number): number => {
+      const document = sampleDocument([title, { op: 'add', path, value: { lines, least: 10 } }]);
+      return derive(document).styles.get('h1')?.size.maxRem ?? 0;
+    };
+    expect(at(3)).toBeGreaterThan(at(1));
+  });
 });

@@ -11,9 +11,10 @@ import { deriveComponentRules, deriveComponentTokens } from './components.ts';
 import { deriveCustomTokens } from './custom.ts';
 import type { Derived, Rule } from './derived.ts';
 import { deriveFaces } from './faces.ts';
+import { deriveFittings } from './fittings.ts';
 import { memo } from './memo.ts';
 import { deriveSpaceTokens, deriveSteps } from './space.ts';
-import { deriveStyles } from './styles.ts';
+import { deriveStyles, rootShare } from './styles.ts';
 import { deriveTypeRules } from './type-rules.ts';
 import { deriveTypeTokens } from './type-tokens.ts';
 
@@ -32,7 +33,10 @@ const join = (own: readonly Token[], components: readonly Token[], custom: reado
 };
 
 /** What every system's sheet begins with: the page itself, and no faked bold or italic, ever. */
-const groundRules = (page: boolean): Rule[] => [
+const groundRules = (page: boolean, root: number | undefined): Rule[] => [
+  ...(root === undefined || root === 100
+    ? []
+    : [{ selector: 'html', declarations: [['font-size', `${root}%`]] } as const]),
   { selector: ':root', declarations: [['font-synthesis', 'none']] },
   ...(page
     ? [{ selector: 'body', declarations: [['background-color', 'var(--color-page)']] } as const]
@@ -45,6 +49,7 @@ const groundRules = (page: boolean): Rule[] => [
  * movement. The same document always gives the same result.
  */
 export function createDeriver(): (document: StyleDocument) => Derived {
+  const fittings = memo(deriveFittings);
   const styles = memo(deriveStyles);
   const faces = memo(deriveFaces);
   const typeTokens = memo(deriveTypeTokens);
@@ -66,15 +71,16 @@ export function createDeriver(): (document: StyleDocument) => Derived {
   const joined = memo(join);
   const whole = memo((document: StyleDocument): Derived => {
     const { brief, color, content, fonts, space, tokens, type } = document;
-    const textStyles = styles(fonts, type, brief.languages);
+    const spaceSteps = steps(space);
+    const textFittings = fittings(type, content, spaceSteps.get(space.roles.inset)?.px ?? 0);
+    const textStyles = styles(fonts, type, brief.languages, textFittings);
     const allRamps = ramps(color.sources, color.neutral);
     const colors = colorRoles(color.roles, allRamps);
     const textPairs = pairs(color.texts, textStyles, colors);
-    const spaceSteps = steps(space);
     const base = semantic(
       typeTokens(fonts, type, textStyles, spaceSteps),
       colorTokens(color, allRamps, colors),
-      spaceTokens(space, spaceSteps),
+      spaceTokens(space, spaceSteps, rootShare(type)),
     );
     return {
       ...joined(base.own, componentTokens(base.byId), customTokens(tokens)),
@@ -85,7 +91,7 @@ export function createDeriver(): (document: StyleDocument) => Derived {
       steps: spaceSteps,
       faces: faces(textStyles, brief.languages, content.story.aside !== ''),
       rules: [
-        ...groundRules(base.byId.has('color.page')),
+        ...groundRules(base.byId.has('color.page'), type.root),
         ...typeRules(fonts, type, textStyles),
         ...colorRules(colors, textPairs),
         ...componentRules(base.byId),

@@ -15,21 +15,26 @@ export function deriveSteps({ unit, steps }: Space): ReadonlyMap<string, SpaceSt
   );
 }
 
-const remOf = (px: number): number => Number((px / ROOT_PX).toFixed(4));
+/** px as rem of a root that is such a share of the browser's font size. */
+const remOf = (px: number, root: number): number => Number((px / ROOT_PX / root).toFixed(4));
 
 /** A step as a value, in rem. */
-export const stepValue = ({ px }: Pick<SpaceStep, 'px'>) => ({
-  json: { value: remOf(px), unit: 'rem' } as const,
-  css: `${remOf(px)}rem`,
+export const stepValue = ({ px }: Pick<SpaceStep, 'px'>, root: number) => ({
+  json: { value: remOf(px, root), unit: 'rem' } as const,
+  css: `${remOf(px, root)}rem`,
 });
 
-export const deriveSpaceTokens = (space: Space, steps: ReadonlyMap<string, SpaceStep>): Token[] => [
+export const deriveSpaceTokens = (
+  space: Space,
+  steps: ReadonlyMap<string, SpaceStep>,
+  root: number,
+): Token[] => [
   ...[...steps.values()].map(({ id, name, slug, multiple, px }): Token => ({
     id: `step.${slug}`,
     path: ['step', slug],
     tier: 'primitive',
     type: 'dimension',
-    values: everyMode(stepValue({ px })),
+    values: everyMode(stepValue({ px }, root)),
     trail: () => ({
       decisions: [
         { path: '/space/unit', label: 'base unit', value: `${space.unit} px` },
@@ -39,7 +44,7 @@ export const deriveSpaceTokens = (space: Space, steps: ReadonlyMap<string, Space
           value: String(multiple),
         },
       ],
-      steps: [`${space.unit} px × ${multiple} = ${px} px = ${remOf(px)} rem`],
+      steps: [`${space.unit} px × ${multiple} = ${px} px = ${remOf(px, root)} rem`],
     }),
   })),
   ...Object.entries(space.roles).flatMap(([role, stepId]): Token[] => {
@@ -51,7 +56,7 @@ export const deriveSpaceTokens = (space: Space, steps: ReadonlyMap<string, Space
         path: ['space', role],
         tier: 'semantic',
         type: 'dimension',
-        values: everyMode({ reference: `step.${step.slug}`, ...stepValue(step) }),
+        values: everyMode({ reference: `step.${step.slug}`, ...stepValue(step, root) }),
         trail: () => ({
           decisions: [
             {

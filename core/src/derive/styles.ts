@@ -1,4 +1,5 @@
 import { letterWidthIn, nearestWeight } from '../fonts/family.ts';
+import type { LanguageCode } from '../fonts/languages.ts';
 import { inOrder, type Anchor, type StyleDocument, type TextRole } from '../system/document.ts';
 import { faceFor } from '../system/faces.ts';
 import { slugs } from '../tokens/token.ts';
@@ -29,6 +30,9 @@ export function sizeAtAnchor(
   return ROUND[rounding](px);
 }
 
+/** How many px one per cent of the root is written as: the root's share of the browser's size. */
+export const rootShare = ({ root = 100 }: Pick<Type, 'root'>): number => root / 100;
+
 /** The size of a place over all widths. */
 export const sizeOfPlaceIn = (type: Type, place: number): FluidSize =>
   fluidSize(
@@ -37,19 +41,78 @@ export const sizeOfPlaceIn = (type: Type, place: number): FluidSize =>
       sizePx: sizeAtAnchor(type, anchor, place),
     })),
     type.unit,
+    { length: 'rem', root: rootShare(type) },
   );
 
-/** The size of a role: that of its place, other than where the role says so itself. */
-function sizeOfRole(type: Type, { place, sizes = {} }: TextRole): FluidSize {
-  if (Object.keys(sizes).length === 0) return sizeOfPlaceIn(type, place);
-  return fluidSize(
-    inOrder(type.anchors).map(([id, anchor]) => ({
-      widthPx: anchor.width,
-      sizePx: sizes[id] ?? sizeAtAnchor(type, anchor, place),
-    })),
-    type.unit,
-  );
+/** What a role is held to fit into: its words, a column at each width, and its letters' widths. */
+export interface Fitting {
+  readonly words: string;
+  readonly columnPx: (screenPx: number) => number;
 }
+
+/** The narrowest screen: below the first anchor a size rests, and still has to fit. */
+const NARROWEST_PX = 320;
+
+/** Letters of a bold face are wider by about so much. Common practice. */
+const BOLD_WIDER = 1.08;
+
+/** The largest size at which words stand in so many lines: the last word of a line may not fit. */
+export function fittingPx(
+  { words, columnPx }: Fitting,
+  lines: number,
+  { family, weight }: StyleFace,
+  screenPx: number,
+  language: LanguageCode,
+): number {
+  const letter = letterWidthIn(family, language) * (weight >= 600 ? BOLD_WIDER : 1);
+  const longest = Math.max(...words.split(/\s+/).map((word) => word.length));
+  const characters = lines === 1 ? words.length : words.length / lines + longest / 2;
+  return columnPx(screenPx) / (Math.max(1, characters, longest) * letter * FIT_SPARE);
+}
+
+/** Words differ from the mean of their language. Common practice. */
+const FIT_SPARE = 1.04;
+
+interface Held {
+  readonly face: StyleFace;
+  readonly fitting: Fitting | undefined;
+  readonly language: LanguageCode;
+}
+
+/**
+ * The size of a role: that of its place, no larger than fits where it is to fit, other than where the
+ * role says so itself; flowing between the anchors' widths, or between those of its container.
+ */
+function sizeOfRole(type: Type, role: TextRole, { face, fitting, language }: Held): FluidSize {
+  const { place, sizes = {}, fit, container, unit } = role;
+  const anchors = inOrder(type.anchors);
+  const first = anchors[0]?.[1].width ?? 0;
+  const last = anchors.at(-1)?.[1].width ?? 0;
+  const at = anchors.map(([id, anchor]) => {
+    const scaled = sizeAtAnchor(type, anchor, place);
+    const screenPx = anchor.width === first ? Math.min(NARROWEST_PX, first) : anchor.width;
+    const fitted =
+      fit && fitting
+        ? Math.min(
+            scaled,
+            Math.max(fit.least, fittingPx(fitting, fit.lines, face, screenPx, language)),
+          )
+        : scaled;
+    const share = (anchor.width - first) / (last - first);
+    return {
+      widthPx: container ? container.from + share * (container.to - container.from) : anchor.width,
+      sizePx: sizes[id] ?? fitted,
+    };
+  });
+  return fluidSize(at, container ? 'cqi' : type.unit, {
+    length: unit?.length ?? 'rem',
+    root: rootShare(type),
+  });
+}
+
+/** Whether a role's size is another than that of its place. */
+const hasOwnSize = ({ sizes = {}, fit, container, unit }: TextRole): boolean =>
+  Object.keys(sizes).length > 0 || Boolean(fit ?? container ?? unit);
 
 function styleFace(fonts: Fonts, { face, weight }: TextRole, narrow: boolean): StyleFace {
   const { choice } = faceFor(fonts, face, narrow);
@@ -70,13 +133,17 @@ export function deriveStyles(
   fonts: Fonts,
   type: Type,
   languages: StyleDocument['brief']['languages'],
+  fittings: Readonly<Record<string, Fitting>>,
 ): ReadonlyMap<string, TextStyle> {
+  const language = languages[0] ?? 'en';
   const slugOf = slugs(inOrder(type.roles).map(([id, { name }]) => [id, name]));
   return new Map(
     inOrder(type.roles).map(([id, role]) => {
       const usual = styleFace(fonts, role, false);
       const narrow = styleFace(fonts, role, true);
-      const size = sizeOfRole(type, role);
+      const size = hasOwnSize(role)
+        ? sizeOfRole(type, role, { face: usual, fitting: fittings[id], language })
+        : sizeOfPlaceIn(type, role.place);
       const px = middlePx(size);
       const { xHeight } = usual.family.metrics;
       const automatic = lineHeightOf(px, {
@@ -94,10 +161,10 @@ export function deriveStyles(
           : undefined),
         place: role.place,
         size,
-        ownSize: Object.keys(role.sizes ?? {}).length > 0,
+        ownSize: hasOwnSize(role),
         lineHeight: role.lineHeight ?? automatic,
         letterSpacing: role.letterSpacing ?? letterSpacingOf(px, role.case === 'uppercase'),
-        letterWidth: letterWidthIn(usual.family, languages[0] ?? 'en'),
+        letterWidth: letterWidthIn(usual.family, language),
       };
       return [id, style];
     }),

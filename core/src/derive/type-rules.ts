@@ -4,6 +4,7 @@ import { chosenFaces } from '../system/faces.ts';
 import { ROOT_PX } from '../type/fluid.ts';
 import type { Rule, StyleFace, TextStyle } from './derived.ts';
 import { strongWeight } from './faces.ts';
+import { rootShare } from './styles.ts';
 
 type Fonts = StyleDocument['fonts'];
 type Type = StyleDocument['type'];
@@ -69,9 +70,10 @@ const ownDeclarations = (role: TextRole | undefined, style: TextStyle): Rule['de
 ];
 
 /** Line heights as multiples of a baseline unit, where the browser can round; else they stay as they are. */
-function baselineRules({ baseline }: Type, styles: ReadonlyMap<string, TextStyle>): Rule[] {
+function baselineRules(type: Type, styles: ReadonlyMap<string, TextStyle>): Rule[] {
+  const { baseline } = type;
   if (baseline === undefined) return [];
-  const unit = `${Number((baseline / ROOT_PX).toFixed(4))}rem`;
+  const unit = `${Number((baseline / ROOT_PX / rootShare(type)).toFixed(4))}rem`;
   return [
     {
       selector: ':root',

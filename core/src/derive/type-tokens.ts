@@ -2,18 +2,16 @@ import { fontStack, type FontFamily } from '../fonts/family.ts';
 import { inOrder, type Anchor, type StyleDocument, type TextRole } from '../system/document.ts';
 import { chosenFaces, faceFor, faceWords } from '../system/faces.ts';
 import { everyMode, type Token, type TokenValue, type TrailDecision } from '../tokens/token.ts';
-import { fluidCss, type FluidSize } from '../type/fluid.ts';
+import { fluidCss, lengthJson, type FluidSize } from '../type/fluid.ts';
 import { columnEm } from '../type/line-length.ts';
-import { placeName } from '../type/scale.ts';
+import { placeName, placeSlug } from '../type/scale.ts';
 import type { SpaceStep, TextStyle } from './derived.ts';
 import { stepValue } from './space.ts';
-import { middlePx, sizeAtAnchor, sizeOfPlaceIn } from './styles.ts';
+import { middlePx, rootShare, sizeAtAnchor, sizeOfPlaceIn } from './styles.ts';
 
 type Steps = ReadonlyMap<string, SpaceStep>;
 type Fonts = StyleDocument['fonts'];
 type Type = StyleDocument['type'];
-
-const placeSlug = (place: number): string => placeName(place).replace(' ', '-');
 
 const px = (value: number): string => `${Number(value.toFixed(2))} px`;
 
@@ -54,8 +52,6 @@ const sizeSteps = (type: Type, place: number, size: FluidSize): string[] => [
   ...inOrder(type.anchors).map(([, anchor]) => anchorStep(type, anchor, place)),
   flowStep(size),
 ];
-
-const remJson = (rem: number) => ({ value: Number(rem.toFixed(4)), unit: 'rem' }) as const;
 
 /** A stack as the open format writes it: plain names, without the quotes of CSS. */
 const stackJson = (family: FontFamily): string[] =>
@@ -111,16 +107,16 @@ function faceTokens(fonts: Fonts): Token[] {
 
 /** A fluid size as a value: the largest in the open format, the whole in our own extension. */
 const fluidValue = (size: FluidSize): TokenValue => ({
-  json: remJson(size.maxRem),
+  json: lengthJson(size.maxRem, size.written),
   css: fluidCss(size),
   ...(size.clamps.length > 0 && {
     extension: {
       fluid: {
-        rest: remJson(size.restRem),
+        rest: lengthJson(size.restRem, size.written),
         clamps: size.clamps.map(({ minRem, maxRem, baseRem, slope }) => ({
-          minimum: remJson(minRem),
-          maximum: remJson(maxRem),
-          base: remJson(baseRem),
+          minimum: lengthJson(minRem, size.written),
+          maximum: lengthJson(maxRem, size.written),
+          base: lengthJson(baseRem, size.written),
           slope,
         })),
         unit: size.unit,
@@ -152,9 +148,51 @@ const chosen = (path: string, label: string, value: string | number): TrailDecis
   value: String(value),
 });
 
+/** What else a role decides of its size: unit, container, lines. */
+function ownDecisions(
+  path: string,
+  { name }: TextStyle,
+  role: TextRole | undefined,
+): TrailDecision[] {
+  const { unit, container, fit } = role ?? {};
+  return [
+    ...(unit ? [chosen(`${path}/unit`, `unit of ${name}`, unit.length)] : []),
+    ...(container
+      ? [
+          chosen(
+            `${path}/container`,
+            `container of ${name}`,
+            `${container.from} to ${container.to} px`,
+          ),
+        ]
+      : []),
+    ...(fit
+      ? [chosen(`${path}/fit`, `lines of ${name}`, `${fit.lines}, ${fit.least} px at least`)]
+      : []),
+  ];
+}
+
+/** The same in words, as steps of the calculation. */
+function ownSteps(role: TextRole | undefined): string[] {
+  const { unit, container, fit } = role ?? {};
+  return [
+    ...(fit
+      ? [
+          `no larger than lets the site’s words stand in ${fit.lines} ${fit.lines === 1 ? 'line' : 'lines'}, by the letter widths of the face; never under ${fit.least} px`,
+        ]
+      : []),
+    ...(container
+      ? [
+          `flows while its container grows from ${container.from} to ${container.to} px; an element around it has container-type: inline-size`,
+        ]
+      : []),
+    ...(unit ? [`in ${unit.length}, because: ${unit.because || 'no reason is given'}`] : []),
+  ];
+}
+
 /** A length in em; the open format has rem, and gets what it is at the largest size. */
 const emValue = (em: number, size: FluidSize): TokenValue => ({
-  json: remJson(em * size.maxRem),
+  json: lengthJson(em * size.maxRem, size.written),
   css: `${em}em`,
   extension: { em },
 });
@@ -163,7 +201,7 @@ const emValue = (em: number, size: FluidSize): TokenValue => ({
 function layoutTokens(
   role: TextRole | undefined,
   style: TextStyle,
-  steps: Steps,
+  [steps, root]: readonly [Steps, number],
   id: (part: string) => string,
   path: (part: string) => string[],
 ): Token[] {
@@ -178,7 +216,7 @@ function layoutTokens(
             path: path('after'),
             tier: 'semantic',
             type: 'dimension',
-            values: everyMode({ reference: `step.${step.slug}`, ...stepValue(step) }),
+            values: everyMode({ reference: `step.${step.slug}`, ...stepValue(step, root) }),
             trail: () => ({
               decisions: [chosen(`${at}/after`, `space after ${style.name}`, step.name)],
               steps: [],
@@ -288,9 +326,15 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle, steps: Steps): 
       type: 'dimension',
       values: everyMode(sizeValue),
       trail: () => ({
-        decisions: [placed, ...ownSizes, ...anchorDecisions(type)],
+        decisions: [
+          placed,
+          ...ownSizes,
+          ...ownDecisions(role, style, decided),
+          ...anchorDecisions(type),
+        ],
         steps: style.ownSize
           ? [
+              ...ownSteps(decided),
               ...ownSizes.map(({ label, value }) => `${label}: ${value}, not that of its place`),
               flowStep(size),
             ]
@@ -346,7 +390,7 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle, steps: Steps): 
               steps: [],
             },
     },
-    ...layoutTokens(decided, style, steps, id, path),
+    ...layoutTokens(decided, style, [steps, rootShare(type)], id, path),
     {
       id: id('style'),
       path: path('style'),

@@ -78,6 +78,8 @@ export const LETTER_CASES = ['uppercase', 'lowercase', 'capitalize'] as const;
 export const FIGURES = ['tabular', 'oldstyle', 'lining'] as const;
 export const ALIGNMENTS = ['center', 'end'] as const;
 
+const containerWidth = z.number().check(z.gte(80), z.lte(3000));
+
 const textRole = z.strictObject({
   name: label,
   face: z.enum(FACES),
@@ -97,6 +99,12 @@ const textRole = z.strictObject({
   after: z.optional(id),
   /** The longest line, in characters. */
   longest: z.optional(z.int().check(z.gte(10), z.lte(200))),
+  /** Another unit than rem, and why. */
+  unit: z.optional(z.strictObject({ length: z.enum(['em', 'px']), because: words })),
+  /** Flows with the container that it stands in, between these widths of it in px. */
+  container: z.optional(z.strictObject({ from: containerWidth, to: containerWidth })),
+  /** Held to so many lines at every width, but never smaller than so many px. */
+  fit: z.optional(z.strictObject({ lines: z.int().check(z.gte(1), z.lte(6)), least: textSize })),
 });
 
 const paint = z.discriminatedUnion('kind', [
@@ -200,6 +208,12 @@ export const documentSchema = z.strictObject({
     rounding: z.enum(ROUNDINGS),
     /** What line heights are multiples of, in px, where there is such a grid. */
     baseline: z.optional(z.number().check(z.gte(2), z.lte(48))),
+    /** The font size of the root in per cent of the browser's; 100 where absent. */
+    root: z.optional(z.number().check(z.gte(50), z.lte(200))),
+    /** Where the stepped style sheet changes sizes, in px; the anchors and midway between where absent. */
+    breakpoints: z.optional(
+      z.array(z.int().check(z.gte(200), z.lte(4000))).check(z.minLength(1), z.maxLength(12)),
+    ),
     unit: z.enum(['vi', 'vw']),
     roles: collection(textRole),
   }),

@@ -70,8 +70,10 @@ function* anchorProblems({ space, type }: StyleDocument): Generator<Problem> {
         message: `anchors stand from the narrowest up: ${width} px is to be above ${before} px`,
       };
   }
-  for (const [id, { after, sizes = {} }] of inOrder(type.roles)) {
+  for (const [id, { after, container, sizes = {} }] of inOrder(type.roles)) {
     const path = `/type/roles/items/${id}`;
+    if (container && container.from >= container.to)
+      yield { path: `${path}/container`, message: 'the narrower container comes first' };
     for (const key of Object.keys(sizes))
       if (!(key in type.anchors.items))
         yield { path: `${path}/sizes/${key}`, message: 'names an anchor that is not there' };

@@ -43,6 +43,7 @@ test('clamp(1.8rem, 10vw, 5rem) is flat below 288 px and from 800 px up', () => 
     restRem: 0,
     clamps: [{ minRem: 1.8, maxRem: 5, baseRem: 0, slope: 10 }],
     unit: 'vw',
+    written: { length: 'rem', root: 1 },
     minRem: 1.8,
     maxRem: 5,
   });
@@ -56,6 +57,7 @@ test('clamp(1.5rem, 4vw, 3rem) at 1200 px does not grow with the root', () => {
     restRem: 0,
     clamps: [{ minRem: 1.5, maxRem: 3, baseRem: 0, slope: 4 }],
     unit: 'vw',
+    written: { length: 'rem', root: 1 },
     minRem: 1.5,
     maxRem: 3,
   };

@@ -19,6 +19,9 @@ export function sizeOfPlace(
 export const placeName = (place: number): string =>
   place === 0 ? 'base' : place > 0 ? `up ${place}` : `down ${-place}`;
 
+/** A place as part of a token's name. */
+export const placeSlug = (place: number): string => placeName(place).replace(' ', '-');
+
 /** Ratios with the names of musical intervals. Source: music theory, common practice. */
 export const INTERVALS: readonly { readonly name: string; readonly ratio: number }[] = [
   { name: 'minor second', ratio: 16 / 15 },

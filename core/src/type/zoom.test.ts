@@ -8,6 +8,7 @@ const clamp = (minRem: number, baseRem: number, slope: number, maxRem: number): 
   restRem: 0,
   clamps: [{ minRem, baseRem, slope, maxRem }],
   unit: 'vw',
+  written: { length: 'rem', root: 1 },
   minRem,
   maxRem,
 });

@@ -1,6 +1,7 @@
 import { joinRules } from '@garnish/core/formats/css';
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { withoutFonts } from '@garnish/core/proof/without-fonts';
+import { rootShare } from '@garnish/core/derive/styles';
 import { homePage } from '@garnish/core/proof/home';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import {
@@ -125,7 +126,9 @@ export function Frame({
   }, [page, rules]);
   const simulation = [
     ...(proofFonts === 'arrived' ? [] : [withoutFonts(system.fonts, derived.faces, proofFonts)]),
-    ...(proofRoot === ROOT_PX ? [] : [`html { font-size: ${proofRoot}px; }`]),
+    ...(proofRoot === ROOT_PX
+      ? []
+      : [`html { font-size: ${proofRoot * rootShare(system.type)}px; }`]),
     ...(proofDrawn === 'baseline' ? [baselineGrid(system.type.baseline ?? BASELINE_PX)] : []),
   ].join('\n');
   useLayoutEffect(() => {

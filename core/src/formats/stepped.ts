@@ -1,0 +1,63 @@
+import type { Derived, Rule } from '../derive/derived.ts';
+import { sizeOfPlaceIn } from '../derive/styles.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
+import { propertyOf, type Token } from '../tokens/token.ts';
+import { fluidCss, fluidPx, fluidSize, type FluidSize } from '../type/fluid.ts';
+import { placeSlug } from '../type/scale.ts';
+import { joinRules, writeCssRules } from './css.ts';
+
+/** Where sizes change: as decided, or at the anchors and midway between them. */
+export function breakpointsOf({ anchors, breakpoints }: StyleDocument['type']): readonly number[] {
+  if (breakpoints) return [...new Set(breakpoints)].sort((one, other) => one - other);
+  const widths = inOrder(anchors).map(([, { width }]) => width);
+  return widths
+    .slice(1)
+    .flatMap((width, index) => [Math.round((width + (widths[index] ?? width)) / 2), width]);
+}
+
+/** The size at one width, written as the flowing one is. */
+function still(size: FluidSize, widthPx: number): string {
+  const at = [{ widthPx: 1, sizePx: fluidPx(size, widthPx) }];
+  return fluidCss(fluidSize(at, size.unit, size.written));
+}
+
+/** The sizes that flow, by the token that holds them: a place of the scale, or a role's own. */
+const flowingSizes = ({ type }: StyleDocument, { styles }: Derived) =>
+  new Map<string, FluidSize>(
+    [...styles.values()]
+      .map(({ ownSize, place, size, slug }) =>
+        ownSize
+          ? ([`type.${slug}.size`, size] as const)
+          : ([`scale.${placeSlug(place)}`, sizeOfPlaceIn(type, place)] as const),
+      )
+      .filter(([, { clamps }]) => clamps.length > 0),
+  );
+
+/**
+ * The style sheet without `clamp()`: every size that flows is still between breakpoints, and at each
+ * what the flowing one is there. Sizes that flow with a container stay at their narrowest, because
+ * no breakpoint knows the container. Everything else is as in the usual sheet.
+ */
+export function writeStepped(document: StyleDocument, derived: Derived): string {
+  const flowing = flowingSizes(document, derived);
+  const tokens = derived.tokens.map((token): Token => {
+    const size = flowing.get(token.id);
+    if (!size) return token;
+    const value = { ...token.values.light, css: still(size, 0) };
+    return { ...token, values: { light: value, dark: value } };
+  });
+  const tokenById = new Map(tokens.map((token) => [token.id, token]));
+  const rules = breakpointsOf(document.type).map((widthPx): Rule => ({
+    selector: ':root',
+    within: `@media (width >= ${widthPx}px)`,
+    declarations: [...flowing].flatMap(([id, size]) => {
+      const token = tokenById.get(id);
+      return token && size.unit !== 'cqi'
+        ? [[propertyOf(token), still(size, widthPx)] as const]
+        : [];
+    }),
+  }));
+  return joinRules(
+    writeCssRules({ ...derived, tokens, tokenById, rules: [...rules, ...derived.rules] }),
+  );
+}

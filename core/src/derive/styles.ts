@@ -53,8 +53,11 @@ export interface Fitting {
 /** The narrowest screen: below the first anchor a size rests, and still has to fit. */
 const NARROWEST_PX = 320;
 
-/** Letters of a bold face are wider by about so much. Common practice. */
-const BOLD_WIDER = 1.08;
+/**
+ * How much wider the letters of a heavier weight are than those of the regular, which were measured:
+ * of the shipped families nine in ten widen by less (8.5 % at 700, 12 % at 800).
+ */
+const widening = (weight: number): number => 1 + (Math.max(0, weight - 400) / 400) * 0.13;
 
 /** The largest size at which words stand in so many lines: the last word of a line may not fit. */
 export function fittingPx(
@@ -64,7 +67,7 @@ export function fittingPx(
   screenPx: number,
   language: LanguageCode,
 ): number {
-  const letter = letterWidthIn(family, language) * (weight >= 600 ? BOLD_WIDER : 1);
+  const letter = letterWidthIn(family, language) * widening(weight);
   const longest = Math.max(...words.split(/\s+/).map((word) => word.length));
   const characters = lines === 1 ? words.length : words.length / lines + longest / 2;
   return columnPx(screenPx) / (Math.max(1, characters, longest) * letter * FIT_SPARE);

@@ -1,6 +1,7 @@
 import { derive } from '@garnish/core/derive/derive';
 import { writeCss } from '@garnish/core/formats/css';
 import { writeDtcg } from '@garnish/core/formats/dtcg';
+import { writeStepped } from '@garnish/core/formats/stepped';
 import { writeHandoff } from '@garnish/core/formats/handoff';
 import type { StyleDocument } from '@garnish/core/system/document';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
@@ -23,6 +24,11 @@ const DOWNLOADS: readonly Download[] = [
     file: 'tokens.css',
     type: 'text/css; charset=utf-8',
     write: (document) => writeCss(derive(document)),
+  },
+  {
+    file: 'tokens-stepped.css',
+    type: 'text/css; charset=utf-8',
+    write: (document) => writeStepped(document, derive(document)),
   },
   {
     file: 'tokens.json',

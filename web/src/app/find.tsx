@@ -62,11 +62,13 @@ function entriesOf(
       name: `Proof in ${mode}`,
       run: () => setPreferences({ proofTheme: mode }),
     })),
-    ...['tokens.css', 'tokens.json', 'tokens.zip', 'handoff.md'].map((file): Entry => ({
-      kind: 'command',
-      name: `Export ${file}`,
-      run: () => globalThis.location.assign(`/api/systems/${id}/export/${file}`),
-    })),
+    ...['tokens.css', 'tokens-stepped.css', 'tokens.json', 'tokens.zip', 'handoff.md'].map(
+      (file): Entry => ({
+        kind: 'command',
+        name: `Export ${file}`,
+        run: () => globalThis.location.assign(`/api/systems/${id}/export/${file}`),
+      }),
+    ),
     ...decided.derived.tokens.map((token): Entry => ({
       kind: 'token',
       name: token.id,

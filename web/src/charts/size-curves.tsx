@@ -8,7 +8,8 @@ import { line } from 'd3-shape';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { setPreferences, usePreferences } from '../app/preferences.ts';
 import { heldWidth } from '../proof/ruler.tsx';
-import { useSystem } from '../system/system-context.ts';
+import { useStore, useSystem } from '../system/system-context.ts';
+import { useGesture } from '../ui/gesture.ts';
 
 const WIDTH = 352;
 const HEIGHT = 236;
@@ -89,6 +90,8 @@ function readingOf({ names, style }: Curve, width: number): string {
 /** Every role's size over the screen width: knees, the proof's width, and what is not proved. */
 export function SizeCurves() {
   const { shown } = useSystem();
+  const store = useStore();
+  const gesture = useGesture();
   const { proofWidth } = usePreferences();
   const [beyond, setBeyond] = useState<number>();
   const [active, setActive] = useState<string>();
@@ -115,7 +118,21 @@ export function SizeCurves() {
       y: y(fluidPx(style.size, TO_PX)),
     })),
   );
-  const anchors = inOrder(shown.document.type.anchors).map(([, { width }]) => width);
+  const anchors = inOrder(shown.document.type.anchors).map(
+    ([id, { width }]) => [id, width] as const,
+  );
+  /** Moves an anchor between its neighbours; to whole tens, as a hand that drags means them. */
+  const moveKnee = (id: string, to: number): void => {
+    const index = anchors.findIndex(([one]) => one === id);
+    const [least, most] = [anchors[index - 1]?.[1] ?? 150, anchors[index + 1]?.[1] ?? 5130];
+    const value = Math.min(most - 10, Math.max(least + 10, Math.round(to / 10) * 10));
+    if (value !== anchors[index]?.[1])
+      store.change(
+        [{ op: 'replace', path: `/type/anchors/items/${id}/width`, value }],
+        'knee of the curves',
+        { gesture: gesture() },
+      );
+  };
   const crossings = crossingsOf(shown.derived.styles);
   const curve = curves[chosen];
   const reading = curve ? readingOf(curve, at) : '';
@@ -126,8 +143,9 @@ export function SizeCurves() {
     setBeyond(held === next ? undefined : next);
     if (held !== proofWidth) setPreferences({ proofWidth: held });
   };
-  const point = (event: PointerEvent<SVGSVGElement>): void => {
-    const box = event.currentTarget.getBoundingClientRect();
+  const point = (event: PointerEvent<SVGGElement>): void => {
+    const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
+    if (!box) return;
     go(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
   };
   const press = (event: KeyboardEvent): void => {
@@ -147,133 +165,168 @@ export function SizeCurves() {
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full max-w-[30rem] cursor-ew-resize touch-none overflow-visible"
-        role="slider"
-        tabIndex={0}
-        aria-label="Sizes over the screen width"
-        aria-valuemin={FROM_PX}
-        aria-valuemax={TO_PX}
-        aria-valuenow={at}
-        aria-valuetext={reading}
-        onKeyDown={press}
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          point(event);
-        }}
-        onPointerMove={(event) => event.buttons === 1 && point(event)}
       >
-        {y.ticks(5).map((tick) => (
-          <g key={tick}>
-            <line
-              x1={MARGIN.left}
-              x2={WIDTH - MARGIN.right}
-              y1={y(tick)}
-              y2={y(tick)}
-              className="stroke-line"
-            />
-            <text
-              x={MARGIN.left - 5}
-              y={y(tick) + 3}
-              textAnchor="end"
-              className="figures fill-quiet text-[9px]"
-            >
-              {tick}
-            </text>
-          </g>
-        ))}
-        {anchors.filter(within).map((width) => (
-          <g key={width}>
-            <line
-              x1={x(width)}
-              x2={x(width)}
-              y1={HEIGHT - MARGIN.bottom}
-              y2={HEIGHT - MARGIN.bottom + 4}
-              className="stroke-line-strong"
-            />
-            <text
-              x={x(width)}
-              y={HEIGHT - 6}
-              textAnchor="middle"
-              className="figures fill-quiet text-[9px]"
-            >
-              {width}
-            </text>
-          </g>
-        ))}
-        {curves.map(({ style }, index) => (
-          <g key={style.id}>
-            <path
-              d={pathOf(style, FROM_PX, TO_PX)}
-              className={`fill-none ${index === chosen ? 'stroke-primary' : 'stroke-base-content'}`}
-              strokeWidth={index === chosen ? 2 : 1}
-            />
-            {gapsOf(style.size).map(({ fromPx, toPx }) => (
-              <path
-                key={fromPx}
-                d={pathOf(style, Math.max(FROM_PX, fromPx), Math.min(TO_PX, toPx))}
-                className="fill-none stroke-error"
-                strokeWidth={4}
-                strokeDasharray="2 2"
+        <g
+          role="slider"
+          tabIndex={0}
+          aria-label="Sizes over the screen width"
+          aria-valuemin={FROM_PX}
+          aria-valuemax={TO_PX}
+          aria-valuenow={at}
+          aria-valuetext={reading}
+          onKeyDown={press}
+          onPointerDown={(event) => {
+            event.currentTarget.setPointerCapture(event.pointerId);
+            point(event);
+          }}
+          onPointerMove={(event) => event.buttons === 1 && point(event)}
+        >
+          <rect width={WIDTH} height={HEIGHT} className="fill-transparent" />
+          {y.ticks(5).map((tick) => (
+            <g key={tick}>
+              <line
+                x1={MARGIN.left}
+                x2={WIDTH - MARGIN.right}
+                y1={y(tick)}
+                y2={y(tick)}
+                className="stroke-line"
               />
-            ))}
-            {kneesOf(style.size)
-              .filter(within)
-              .map((width) => (
-                <circle
-                  key={width}
-                  cx={x(width)}
-                  cy={y(fluidPx(style.size, width))}
-                  r={2.5}
-                  className="fill-base-100 stroke-base-content"
+              <text
+                x={MARGIN.left - 5}
+                y={y(tick) + 3}
+                textAnchor="end"
+                className="figures fill-quiet text-[9px]"
+              >
+                {tick}
+              </text>
+            </g>
+          ))}
+          {curves.map(({ style }, index) => (
+            <g key={style.id}>
+              <path
+                d={pathOf(style, FROM_PX, TO_PX)}
+                className={`fill-none ${index === chosen ? 'stroke-primary' : 'stroke-base-content'}`}
+                strokeWidth={index === chosen ? 2 : 1}
+              />
+              {gapsOf(style.size).map(({ fromPx, toPx }) => (
+                <path
+                  key={fromPx}
+                  d={pathOf(style, Math.max(FROM_PX, fromPx), Math.min(TO_PX, toPx))}
+                  className="fill-none stroke-error"
+                  strokeWidth={4}
+                  strokeDasharray="2 2"
                 />
               ))}
-          </g>
-        ))}
-        {crossings.map(({ names, from, to }) => (
-          <rect
-            key={names}
-            x={x(from)}
-            width={Math.max(2, x(to) - x(from))}
-            y={HEIGHT - MARGIN.bottom - 3}
-            height={3}
-            className="fill-error"
-          >
-            <title>{names}</title>
-          </rect>
-        ))}
-        {labels.map(({ name, y: top }, index) => (
-          <text
-            key={name}
-            x={WIDTH - MARGIN.right + 5}
-            y={top + 3}
-            className={`text-[10px] font-semibold ${index === chosen ? 'fill-primary' : 'fill-base-content'}`}
-          >
-            {name}
-          </text>
-        ))}
-        <line
-          x1={x(at)}
-          x2={x(at)}
-          y1={MARGIN.top - 4}
-          y2={HEIGHT - MARGIN.bottom}
-          className="stroke-primary"
-          strokeWidth={1.5}
-        />
-        {curve && (
-          <circle
-            cx={x(at)}
-            cy={y(fluidPx(curve.style.size, at))}
-            r={3.5}
-            className="fill-primary"
+              {kneesOf(style.size)
+                .filter(within)
+                .map((width) => (
+                  <circle
+                    key={width}
+                    cx={x(width)}
+                    cy={y(fluidPx(style.size, width))}
+                    r={2.5}
+                    className="fill-base-100 stroke-base-content"
+                  />
+                ))}
+            </g>
+          ))}
+          {crossings.map(({ names, from, to }) => (
+            <rect
+              key={names}
+              x={x(from)}
+              width={Math.max(2, x(to) - x(from))}
+              y={HEIGHT - MARGIN.bottom - 3}
+              height={3}
+              className="fill-error"
+            >
+              <title>{names}</title>
+            </rect>
+          ))}
+          {labels.map(({ name, y: top }, index) => (
+            <text
+              key={name}
+              x={WIDTH - MARGIN.right + 5}
+              y={top + 3}
+              className={`text-[10px] font-semibold ${index === chosen ? 'fill-primary' : 'fill-base-content'}`}
+            >
+              {name}
+            </text>
+          ))}
+          <line
+            x1={x(at)}
+            x2={x(at)}
+            y1={MARGIN.top - 4}
+            y2={HEIGHT - MARGIN.bottom}
+            className="stroke-primary"
+            strokeWidth={1.5}
           />
-        )}
-        <text
-          x={x(at) + (at > 1800 ? -4 : 4)}
-          y={MARGIN.top + 2}
-          textAnchor={at > 1800 ? 'end' : 'start'}
-          className="figures fill-primary text-[9px] font-semibold"
-        >
-          {at} px
-        </text>
+          {curve && (
+            <circle
+              cx={x(at)}
+              cy={y(fluidPx(curve.style.size, at))}
+              r={3.5}
+              className="fill-primary"
+            />
+          )}
+          <text
+            x={x(at) + (at > 1800 ? -4 : 4)}
+            y={MARGIN.top + 2}
+            textAnchor={at > 1800 ? 'end' : 'start'}
+            className="figures fill-primary text-[9px] font-semibold"
+          >
+            {at} px
+          </text>
+        </g>
+        {anchors
+          .filter(([, width]) => within(width))
+          .map(([id, width]) => (
+            <g key={id}>
+              <path
+                d={`M${x(width)} ${HEIGHT - MARGIN.bottom + 1}l4 6h-8z`}
+                className="fill-base-content"
+              />
+              <text
+                x={x(width)}
+                y={HEIGHT - 6}
+                textAnchor="middle"
+                className="figures fill-quiet text-[9px]"
+              >
+                {width}
+              </text>
+              <rect
+                x={x(width) - 10}
+                y={HEIGHT - MARGIN.bottom - 2}
+                width={20}
+                height={24}
+                className="cursor-grab fill-transparent"
+                role="slider"
+                tabIndex={0}
+                aria-label={`Knee at ${width} px`}
+                aria-valuenow={width}
+                aria-valuemin={160}
+                aria-valuemax={5120}
+                onPointerDown={(event) => {
+                  event.stopPropagation();
+                  event.currentTarget.setPointerCapture(event.pointerId);
+                }}
+                onPointerMove={(event) => {
+                  event.stopPropagation();
+                  const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
+                  if (event.buttons !== 1 || !box) return;
+                  moveKnee(id, x.invert(((event.clientX - box.left) / box.width) * WIDTH));
+                }}
+                onKeyDown={(event) => {
+                  const by = { ArrowRight: 10, ArrowLeft: -10 }[event.key];
+                  if (by === undefined) return;
+                  event.preventDefault();
+                  event.stopPropagation();
+                  moveKnee(id, width + by);
+                }}
+              >
+                <title>{`The knee at ${width} px: drag it, or use the arrow keys`}</title>
+              </rect>
+            </g>
+          ))}
       </svg>
       <p className="figures min-h-8 text-xs" aria-hidden>
         {reading}

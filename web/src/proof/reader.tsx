@@ -7,6 +7,7 @@ const DRAWN = ['nothing', 'values', 'units', 'baseline'] as const;
 /** What the reader has set in the browser, as far as a page can play it, and what is drawn over the page. */
 export function Reader() {
   const { proofRoot, proofZoom, proofDrawn } = usePreferences();
+  const zoom = proofZoom / 100;
   return (
     <div
       role="group"
@@ -58,12 +59,22 @@ export function Reader() {
         <button
           type="button"
           className="act"
-          title="A larger font size in the browser also moves media queries in rem, and zoom changes the density of the screen; neither is played here."
           onClick={() => setPreferences({ proofRoot: 16, proofZoom: 100 })}
         >
           As usual again
         </button>
       )}
+      <p className="basis-full text-xs text-quiet">
+        <span className="text-base-content" aria-label="The same length in three units">
+          <span style={{ fontSize: 16 * zoom }}>16px</span>{' '}
+          <span style={{ fontSize: proofRoot * zoom }}>1rem</span>{' '}
+          <span style={{ fontSize: proofRoot * 0.75 * zoom }}>
+            (<span style={{ fontSize: '1em' }}>1em in 0.75rem</span>)
+          </span>
+        </span>{' '}
+        px hears nobody but zoom; rem hears the font size; em the text around it as well. Not
+        played: media queries in rem, and the finer screen that zoom makes.
+      </p>
     </div>
   );
 }

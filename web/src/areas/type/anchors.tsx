@@ -8,7 +8,9 @@ import {
 } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { intervalOf, INTERVALS, sizeOfPlace } from '@garnish/core/type/scale';
+import { breakpointsOf } from '@garnish/core/formats/stepped';
 import { X } from 'lucide-react';
+import { useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
@@ -233,7 +235,27 @@ function AnchorRow({ id, anchor }: { readonly id: string; readonly anchor: Ancho
 function Ground() {
   const store = useStore();
   const { decided } = useSystem();
-  const { scale, rounding, unit, baseline } = decided.document.type;
+  const { type } = decided.document;
+  const { scale, rounding, unit, baseline, root = 100, breakpoints } = type;
+  const [draft, setDraft] = useState<string>();
+  const takeBreakpoints = (text: string): void => {
+    const widths = [
+      ...new Set(
+        text
+          .split(/[^\d]+/)
+          .filter(Boolean)
+          .map(Number),
+      ),
+    ].sort((one, other) => one - other);
+    setDraft(undefined);
+    if (widths.join() === (breakpoints ?? []).join()) return;
+    store.change(
+      widths.length === 0
+        ? [{ op: 'remove', path: '/type/breakpoints' }]
+        : [{ op: 'add', path: '/type/breakpoints', value: widths }],
+      'breakpoints of the stepped sheet',
+    );
+  };
   const choose = (part: string, value: string): void => {
     store.change([{ op: 'replace', path: `/type/${part}`, value }], `${part} of the scale`);
   };
@@ -282,6 +304,42 @@ function Ground() {
             ),
           )}
         </select>
+      </label>
+      <div className="pt-1" data-decision="/type/root">
+        <span className="text-xs text-quiet">root</span>
+        <NumberField
+          label="root font size"
+          hideLabel
+          value={root}
+          min={50}
+          max={200}
+          step={12.5}
+          decimals={2}
+          unit="%"
+          onChange={(value, gesture) =>
+            store.change(
+              value === 100
+                ? [{ op: 'remove', path: '/type/root' }]
+                : [{ op: 'add', path: '/type/root', value }],
+              'root font size',
+              { gesture },
+            )
+          }
+        />
+      </div>
+      <label className="col-span-3 pt-1" data-decision="/type/breakpoints">
+        <span className="text-xs text-quiet">steps of the sheet without clamp(), px</span>
+        <input
+          className="figures input w-full"
+          placeholder={breakpointsOf(type).join(', ')}
+          value={draft ?? (breakpoints ?? []).join(', ')}
+          onChange={(event) => setDraft(event.currentTarget.value)}
+          onBlur={(event) => draft !== undefined && takeBreakpoints(event.currentTarget.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') takeBreakpoints(event.currentTarget.value);
+            if (event.key === 'Escape') setDraft(undefined);
+          }}
+        />
       </label>
     </div>
   );

@@ -9,6 +9,7 @@ import {
   type TextRole,
 } from '@garnish/core/system/document';
 import type { Json, Patch } from '@garnish/core/system/patch';
+import { LENGTHS } from '@garnish/core/type/fluid';
 import { letterSpacingOf, lineHeightOf } from '@garnish/core/type/line-height';
 import type { ReactNode } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
@@ -16,6 +17,9 @@ import { NameField } from '../../ui/name-field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 import { anchorName } from './anchors.tsx';
+
+/** A heading that is held to few lines is not to become smaller than this, until somebody says so. */
+const LEAST_FIT_PX = 18;
 
 interface OwnProps {
   /** What the value is called; a field inside has the same name. */
@@ -202,6 +206,105 @@ export function RoleEditor({ id, role, style }: EditorProps) {
             </select>
           </Own>
         ))}
+        <Own name="lines at most" own={role.fit !== undefined} onClear={() => clear('fit')}>
+          <NumberField
+            label={`lines of ${role.name} at most`}
+            hideLabel
+            value={role.fit?.lines ?? 0}
+            min={role.fit ? 1 : 0}
+            max={6}
+            step={1}
+            decimals={0}
+            unit={role.fit ? 'lines' : 'any'}
+            onChange={(lines, gesture) =>
+              lines > 0 && set('fit', { least: LEAST_FIT_PX, ...role.fit, lines }, gesture)
+            }
+          />
+        </Own>
+        {role.fit && (
+          <Own name="but never under" own={false} onClear={() => undefined}>
+            <NumberField
+              label={`least size of ${role.name}`}
+              hideLabel
+              value={role.fit.least}
+              min={4}
+              max={400}
+              step={1}
+              unit="px"
+              units={PX_UNITS}
+              onChange={(value, gesture) => set('fit/least', value, gesture)}
+            />
+          </Own>
+        )}
+        <Own
+          name="flows with"
+          own={role.container !== undefined}
+          onClear={() => clear('container')}
+        >
+          <select
+            aria-label={`What ${role.name} flows with`}
+            className="select w-full"
+            value={role.container ? 'container' : 'screen'}
+            onChange={(event) =>
+              event.currentTarget.value === 'container'
+                ? set('container', { from: 240, to: 640 })
+                : clear('container')
+            }
+          >
+            <option value="screen">the screen</option>
+            <option value="container">its container</option>
+          </select>
+        </Own>
+        {role.container &&
+          (['from', 'to'] as const).map((end) => (
+            <Own key={end} name={`container ${end}`} own={false} onClear={() => undefined}>
+              <NumberField
+                label={`container of ${role.name} ${end}`}
+                hideLabel
+                value={role.container?.[end] ?? 0}
+                min={80}
+                max={3000}
+                step={10}
+                decimals={0}
+                unit="px"
+                units={PX_UNITS}
+                onChange={(value, gesture) => set(`container/${end}`, value, gesture)}
+              />
+            </Own>
+          ))}
+        <Own name="written in" own={role.unit !== undefined} onClear={() => clear('unit')}>
+          <select
+            aria-label={`Unit of ${role.name}`}
+            className="select w-full"
+            value={role.unit?.length ?? 'rem'}
+            onChange={(event) => {
+              const { value } = event.currentTarget;
+              if (value === 'rem') clear('unit');
+              else set('unit', { because: '', ...role.unit, length: value });
+            }}
+          >
+            {LENGTHS.map((length) => (
+              <option key={length}>{length}</option>
+            ))}
+          </select>
+        </Own>
+        {role.unit && (
+          <label className="col-span-2">
+            <span className="text-xs text-quiet">because</span>
+            <input
+              key={role.unit.because}
+              className="input w-full"
+              maxLength={200}
+              placeholder="why it does not follow the reader"
+              defaultValue={role.unit.because}
+              onBlur={(event) => {
+                const { value } = event.currentTarget;
+                if (value !== role.unit?.because) set('unit/because', value);
+              }}
+              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            />
+          </label>
+        )}
         {onPage && (
           <Own name="color on page" own={false} onClear={() => undefined}>
             <select

@@ -32,6 +32,9 @@ const OWN = [
   'align',
   'after',
   'longest',
+  'unit',
+  'container',
+  'fit',
 ] as const;
 
 const COLUMNS = 'grid-cols-3';

@@ -90,6 +90,7 @@ export function SizeTable({ view }: { readonly view: View }) {
                 </button>
               </th>
             ))}
+            <th className="ps-3 text-start font-normal">expression</th>
           </tr>
         </thead>
         <tbody>
@@ -102,17 +103,22 @@ export function SizeTable({ view }: { readonly view: View }) {
                 >
                   <Copy
                     className={column === 'role' ? 'font-semibold' : 'figures'}
-                    text={column === 'role' ? row.css : text(row, column)}
-                    label={
-                      column === 'role'
-                        ? `Copy the expression of ${row.role}`
-                        : `Copy ${WORDS[column]} of ${row.role}: ${text(row, column)}`
-                    }
+                    text={text(row, column)}
+                    label={`Copy ${WORDS[column]} of ${row.role}: ${text(row, column)}`}
                   >
                     {text(row, column)}
                   </Copy>
                 </td>
               ))}
+              <td className="max-w-32 ps-3">
+                <Copy
+                  className="figures block w-full truncate text-quiet"
+                  text={row.css}
+                  label={`Copy the expression of ${row.role}`}
+                >
+                  {row.css}
+                </Copy>
+              </td>
             </tr>
           ))}
         </tbody>

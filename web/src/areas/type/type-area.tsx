@@ -8,9 +8,11 @@ import { Notes } from '../../findings/note.tsx';
 import { useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { LineHeightCurve } from '../../charts/line-height-curve.tsx';
 import { Anchors } from './anchors.tsx';
 import { ByHand } from './by-hand.tsx';
 import { Converter } from './converter.tsx';
+import { Measured } from './measured.tsx';
 import { ReadList } from './read-list.tsx';
 import { Roles } from './roles.tsx';
 import { SizeTable } from './size-table.tsx';
@@ -51,7 +53,7 @@ export default function TypeArea() {
       <Section
         title="Anchors"
         aside="sizes flow between, and rest outside"
-        notes={<Notes findings={findings} at={['/type/anchors']} />}
+        notes={<Notes findings={findings} at={['/type/anchors', '/type/root']} />}
       >
         <Anchors />
       </Section>
@@ -70,8 +72,12 @@ export default function TypeArea() {
       <Section title="Size over screen width" aside="px">
         <SizeCurves />
       </Section>
+      <Section title="Line height" aside="automatic, over the size in px">
+        <LineHeightCurve styles={later.derived.styles.values()} />
+      </Section>
       <Section
         title="Roles"
+        full={view === 'table'}
         aside={
           <Choice
             label="View of the roles"
@@ -87,6 +93,9 @@ export default function TypeArea() {
         {view === 'decide' && <Roles view={later} />}
         {view === 'table' && <SizeTable view={later} />}
         {view === 'words' && <Specimen view={later} />}
+      </Section>
+      <Section title="In the browser" aside="measured, not computed">
+        <Measured />
       </Section>
       <Section
         title="Tools"

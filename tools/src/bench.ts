@@ -5,11 +5,14 @@
 import { contrastTable } from '@garnish/core/color/contrast';
 import { hexOf } from '@garnish/core/color/srgb';
 import { createDeriver, derive } from '@garnish/core/derive/derive';
+import { deriveStyles } from '@garnish/core/derive/styles';
 import { writeCss } from '@garnish/core/formats/css';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { rankPairings, rankTrios, type PairingBrief } from '@garnish/core/fonts/pairing';
 import { sampleFamilies } from '@garnish/core/system/sample';
 import { patched, type Patch } from '@garnish/core/system/patch';
+import { fluidPx, piecesOf } from '@garnish/core/type/fluid';
+import { zoomGaps } from '@garnish/core/type/zoom';
 import { demoSystems } from '@garnish/server/demo/demo';
 import type { Browser, Page } from '@playwright/test';
 import { wcagContrast } from 'culori';
@@ -98,6 +101,48 @@ function measureCore(): void {
     timed(() => contrastTable(colors), 15, 5),
     'a general library, pair by pair',
     pairByPair,
+  );
+}
+
+/**
+ * Deriving and proving 30 text roles through three anchors, against evaluating as many clamps at
+ * 100 widths: what a chart drawn by sampling would cost at the least.
+ */
+function measureType(): void {
+  const roles = Array.from({ length: 30 }, (_, index) => [
+    `role-${index}`,
+    { name: `role ${index}`, face: index % 2 ? 'text' : 'heading', place: (index % 12) - 2 },
+  ]);
+  const made = patched(brackwater, [
+    { op: 'replace', path: '/color/texts', value: { order: [], items: {} } },
+    {
+      op: 'replace',
+      path: '/type/roles',
+      value: { order: roles.map(([id]) => id as string), items: Object.fromEntries(roles) },
+    },
+  ]);
+  if (!made.ok) throw new Error('the roles do not fit');
+  const { brief, fonts, type } = made.document;
+  const sizes = [...deriveStyles(fonts, type, brief.languages, {}).values()].map(
+    ({ size }) => size,
+  );
+  const naive = timed(() => {
+    let sum = 0;
+    for (const size of sizes)
+      for (let width = 240; width < 2560; width += 23.2) sum += fluidPx(size, width);
+    return sum;
+  });
+  row(
+    'derive 30 text roles',
+    timed(() => deriveStyles(fonts, type, brief.languages, {})),
+    'their clamps at 100 widths',
+    naive,
+  );
+  row(
+    'prove the zoom of 30 text roles at every width',
+    timed(() => sizes.map((size) => zoomGaps(piecesOf(size)))),
+    'their clamps at 100 widths',
+    naive,
   );
 }
 
@@ -295,6 +340,7 @@ async function measureBrowser(): Promise<void> {
 
 async function main(): Promise<void> {
   measureCore();
+  measureType();
   measureRanking();
   measureTrios();
   await measureBrowser();

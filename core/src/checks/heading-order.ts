@@ -1,6 +1,7 @@
 import type { TextStyle } from '../derive/derived.ts';
 import { fluidPx, kneesOf } from '../type/fluid.ts';
-import type { Check, Finding } from './finding.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
+import type { Check, Finding, Repair } from './finding.ts';
 
 const LEVELS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const;
 const NARROWEST = 240;
@@ -45,8 +46,36 @@ const widths = (from: number, to: number): string => {
   return `between ${Math.floor(from)} and ${Math.ceil(to)} px`;
 };
 
+/**
+ * Where sizes were decided by themselves another place changes nothing: the lower level is held to
+ * the upper one's size at every anchor where it is larger.
+ */
+function heldUnder(
+  { type }: StyleDocument,
+  upper: TextStyle,
+  lower: TextStyle,
+  atPx: number,
+): Repair {
+  const path = `/type/roles/items/${lower.id}/sizes`;
+  const known = type.roles.items[lower.id]?.sizes;
+  const sizes = Object.fromEntries(
+    inOrder(type.anchors).flatMap(([id, { width }]) => {
+      const most = Number(fluidPx(upper.size, width).toFixed(2));
+      return fluidPx(lower.size, width) > most ? [[id, most]] : [];
+    }),
+  );
+  return {
+    label: `${lower.name} no larger than ${upper.name}`,
+    patch: known
+      ? Object.entries(sizes).map(([id, value]) => ({ op: 'add', path: `${path}/${id}`, value }))
+      : [{ op: 'add', path, value: sizes }],
+    before: px(fluidPx(lower.size, atPx)),
+    after: px(fluidPx(upper.size, atPx)),
+  };
+}
+
 /** No heading level is smaller than the one below it, at any width. */
-export const headingOrderCheck: Check = (_, { styles }) =>
+export const headingOrderCheck: Check = (document, { styles }) =>
   LEVELS.slice(0, -1).flatMap((level, index): Finding[] => {
     const below = LEVELS[index + 1];
     const upper = styles.get(level);
@@ -67,12 +96,15 @@ export const headingOrderCheck: Check = (_, { styles }) =>
         reason: 'Readers take the larger heading for the more important one.',
         source: 'common practice',
         where: { selector: `.type-${upper.slug}`, widthPx: Math.round(at) },
-        repair: {
-          label: `${upper.name} to the place of ${lower.name}`,
-          patch: [{ op: 'replace', path, value: lower.place }],
-          before: px(fluidPx(upper.size, at)),
-          after: px(fluidPx(lower.size, at)),
-        },
+        repair:
+          upper.ownSize || lower.ownSize
+            ? heldUnder(document, upper, lower, at)
+            : {
+                label: `${upper.name} to the place of ${lower.name}`,
+                patch: [{ op: 'replace', path, value: lower.place }],
+                before: px(fluidPx(upper.size, at)),
+                after: px(fluidPx(lower.size, at)),
+              },
       },
     ];
   });

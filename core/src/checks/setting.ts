@@ -21,7 +21,7 @@ export const smallSizesCheck: Check = (_, { styles }) =>
         area: 'type',
         decision: path,
         title: `${name} is under ${LEAST_PX} px`,
-        figures: `${(size.minRem * ROOT_PX).toFixed(1)} px at its smallest`,
+        figures: `${(size.minRem * ROOT_PX).toFixed(2)} px at its smallest`,
         reason: 'Letters so small are guessed rather than read.',
         source: `common practice: ${LEAST_PX} px is the least for anything that is to be read`,
         where: { selector: `.type-${slug}` },

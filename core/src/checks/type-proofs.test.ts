@@ -140,7 +140,7 @@ describe('sizes and line heights', () => {
     const document = sampleDocument([
       { op: 'replace', path: '/type/roles/items/caption/place', value: -2 },
     ]);
-    expect(found(document, 'small-size:caption')?.figures).toBe('11.1 px at its smallest');
+    expect(found(document, 'small-size:caption')?.figures).toBe('11.11 px at its smallest');
     expect(found(repaired(document, 'small-size:caption'), 'small-size:caption')).toBeUndefined();
   });
 
@@ -317,4 +317,14 @@ describe('a heading that is to fit', () => {
     };
     expect(at(3)).toBeGreaterThan(at(1));
   });
+});
+
+test('a level whose own size is under the next one is repaired by holding that one to it', () => {
+  const document = sampleDocument([
+    { op: 'add', path: '/type/roles/items/h1/sizes', value: { wide: 30 } },
+  ]);
+  expect(found(document, 'order:h1')?.repair?.label).toBe('h2 no larger than h1');
+  const after = repaired(document, 'order:h1');
+  expect(found(after, 'order:h1')).toBeUndefined();
+  expect(after.type.roles.items['h2']?.sizes).toEqual({ wide: 30 });
 });

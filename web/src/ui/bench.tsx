@@ -40,7 +40,7 @@ export function Section({ title, aside, notes, full = false, children }: Section
   return (
     <section
       aria-label={title}
-      className={`[contain-intrinsic-size:auto_20rem] [content-visibility:auto] ${full ? '' : 'grid @min-[26rem]:grid-cols-[minmax(0,1fr)_9.375rem]'}`}
+      className={`[contain-intrinsic-size:auto_20rem] [content-visibility:auto] ${full ? 'relative z-10 bg-base-100' : 'grid @min-[26rem]:grid-cols-[minmax(0,1fr)_9.375rem]'}`}
     >
       <div className="min-w-0 px-4 pt-4">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-3">

@@ -17,7 +17,7 @@ import { PX_UNITS } from '../../ui/quantity.ts';
 
 type Type = StyleDocument['type'];
 
-const COLUMNS = 'grid-cols-[4.25rem_4.25rem_3.75rem_minmax(0,1fr)_1.5rem]';
+const COLUMNS = 'grid-cols-[4rem_4rem_3.5rem_minmax(0,1fr)_1.25rem]';
 
 /** What an anchor is called: the two ends by their words, those between by their width. */
 export const anchorName = (type: Type, id: string): string => {
@@ -126,7 +126,7 @@ function AnchorRow({ id, anchor }: { readonly id: string; readonly anchor: Ancho
   const largest = sizeOfPlace(base, ratio, place, type.scale === 'two ratios' ? second : ratio);
   return (
     <div
-      className={`mb-2 grid ${COLUMNS} items-start gap-x-3`}
+      className={`mb-2 grid ${COLUMNS} items-start gap-x-2.5`}
       role="group"
       aria-label={`${name} screen`}
       data-decision={path}
@@ -197,7 +197,7 @@ function AnchorRow({ id, anchor }: { readonly id: string; readonly anchor: Ancho
       {type.anchors.order.length > 2 ? (
         <button
           type="button"
-          className="grid min-h-7 min-w-6 place-items-center text-quiet hover:text-base-content"
+          className="grid min-h-7 min-w-5 place-items-center text-quiet hover:text-base-content"
           aria-label={`Take the anchor at ${width} px out`}
           onClick={() => store.change(removing(type, id), `no anchor at ${width} px`)}
         >
@@ -352,7 +352,7 @@ export function Anchors() {
   const { type } = decided.document;
   return (
     <>
-      <div className={`mb-1 grid ${COLUMNS} gap-x-3 text-quiet`} aria-hidden>
+      <div className={`mb-1 grid ${COLUMNS} gap-x-2.5 text-quiet`} aria-hidden>
         <span>at width</span>
         <span>base</span>
         <span>ratio</span>

@@ -93,7 +93,7 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
             <div className="flex items-baseline gap-x-3">
               <button
                 type="button"
-                className="flex min-h-6 min-w-0 items-baseline gap-1.5 text-start"
+                className="flex min-h-6 max-w-[60%] shrink-0 items-baseline gap-1.5 text-start"
                 aria-expanded={open === id}
                 aria-label={`Everything about ${role.name}`}
                 onClick={() => setOpen(open === id ? undefined : id)}
@@ -112,14 +112,14 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
                 )}
               </button>
               <Copy
-                className="figures min-w-0 grow truncate text-end text-xs text-quiet"
+                className="figures min-w-0 flex-1 basis-0 truncate text-end text-xs text-quiet"
                 text={css}
                 label={`Copy the size of ${role.name}`}
               >
                 {css}
               </Copy>
               <Copy
-                className="figures w-10 shrink-0 text-end"
+                className="figures ms-auto shrink-0"
                 text={`${Number(fluidPx(style.size, proofWidth).toFixed(2))}px`}
                 label={`Copy the size of ${role.name} now`}
               >

@@ -77,7 +77,7 @@ export default function TypeArea() {
       </Section>
       <Section
         title="Roles"
-        full={view === 'table'}
+        full={view !== 'decide'}
         aside={
           <Choice
             label="View of the roles"

@@ -24,6 +24,10 @@ export function leastGrowth(size: FluidSize): { readonly growth: number; readonl
   return { growth: growthAt(size, atPx), atPx };
 }
 
+/** Whether any part of a size begins under nothing; the first part carries what rests, the others may. */
+const hasNegativeBase = ({ restRem, clamps }: FluidSize): boolean =>
+  clamps.some(({ baseRem }) => restRem + baseRem < 0);
+
 /** A size in px follows nobody, whatever it is: it is to be in rem. */
 const inRem = ({ type }: StyleDocument, { id }: TextStyle): Repair => ({
   label: 'Take rem',
@@ -32,10 +36,15 @@ const inRem = ({ type }: StyleDocument, { id }: TextStyle): Repair => ({
   after: 'rem',
 });
 
+const FINE = { growth: 1, atPx: USUAL_RANGE.fromPx };
+
 /** Every text follows the reader's own font size. */
 export const readerCheck: Check = (document, { styles }) =>
   [...styles.values()].flatMap((style): Finding[] => {
-    const { growth, atPx } = leastGrowth(style.size);
+    // Twice the smallest is what any text is at the least; where that is enough nothing is to be looked for.
+    const { minRem, maxRem, written } = style.size;
+    const isFine = written.length !== 'px' && 2 * minRem >= (1 + LEAST_GROWTH) * maxRem;
+    const { growth, atPx } = isFine ? FINE : leastGrowth(style.size);
     const decision = `/type/roles/items/${style.id}`;
     const where = { selector: `.type-${style.slug}`, widthPx: Math.min(1600, Math.round(atPx)) };
     if (growth < LEAST_GROWTH - 1e-6) {
@@ -59,7 +68,9 @@ export const readerCheck: Check = (document, { styles }) =>
         },
       ];
     }
-    const steepest = piecesOf(style.size).find(({ constantPx }) => constantPx < -0.01);
+    const steepest = hasNegativeBase(style.size)
+      ? piecesOf(style.size).find(({ constantPx }) => constantPx < -0.01)
+      : undefined;
     if (!steepest) return [];
     return [
       {

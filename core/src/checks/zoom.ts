@@ -3,10 +3,13 @@ import { NEEDED_GAIN, USUAL_RANGE, zoomGaps, type ZoomGap } from '../type/zoom.t
 import type { Check, Finding } from './finding.ts';
 import { sizeRepair } from './own-size.ts';
 
+const NONE: readonly ZoomGap[] = [];
 const known = new WeakMap<FluidSize, readonly ZoomGap[]>();
 
 /** The widths at which a size cannot be zoomed to twice itself; looked for once for each size. */
 export function gapsOf(size: FluidSize): readonly ZoomGap[] {
+  // At the highest zoom a text is as many times its smallest size at the least.
+  if (size.maxRem * NEEDED_GAIN <= size.minRem * USUAL_RANGE.most) return NONE;
   const found = known.get(size) ?? zoomGaps(piecesOf(size));
   known.set(size, found);
   return found;

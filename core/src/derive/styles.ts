@@ -139,6 +139,13 @@ export function deriveStyles(
   fittings: Readonly<Record<string, Fitting>>,
 ): ReadonlyMap<string, TextStyle> {
   const language = languages[0] ?? 'en';
+  // Roles of the same place share one size, so that what is found out of it is found out once.
+  const places = new Map<number, FluidSize>();
+  const sizeOf = (place: number): FluidSize => {
+    const size = places.get(place) ?? sizeOfPlaceIn(type, place);
+    places.set(place, size);
+    return size;
+  };
   const slugOf = slugs(inOrder(type.roles).map(([id, { name }]) => [id, name]));
   return new Map(
     inOrder(type.roles).map(([id, role]) => {
@@ -146,7 +153,7 @@ export function deriveStyles(
       const narrow = styleFace(fonts, role, true);
       const size = hasOwnSize(role)
         ? sizeOfRole(type, role, { face: usual, fitting: fittings[id], language })
-        : sizeOfPlaceIn(type, role.place);
+        : sizeOf(role.place);
       const px = middlePx(size);
       const { xHeight } = usual.family.metrics;
       const automatic = lineHeightOf(px, {

@@ -126,11 +126,15 @@ const fluidValue = (size: FluidSize): TokenValue => ({
 });
 
 function scaleTokens(type: Type, styles: ReadonlyMap<string, TextStyle>): Token[] {
-  const places = new Set([...styles.values()].map(({ place }) => place));
+  const all = [...styles.values()];
+  const known = new Map(
+    all.filter(({ ownSize }) => !ownSize).map(({ place, size }) => [place, size]),
+  );
+  const places = new Set(all.map(({ place }) => place));
   return [...places]
     .sort((one, other) => one - other)
     .map((place) => {
-      const size = sizeOfPlaceIn(type, place);
+      const size = known.get(place) ?? sizeOfPlaceIn(type, place);
       return {
         id: `scale.${placeSlug(place)}`,
         path: ['scale', placeSlug(place)],

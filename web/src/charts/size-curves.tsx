@@ -59,6 +59,10 @@ function curvesOf(styles: Iterable<TextStyle>): Curve[] {
     .sort((one, other) => fluidPx(one.style.size, TO_PX) - fluidPx(other.style.size, TO_PX));
 }
 
+/** A small ring as part of a path: all knees of a curve are one element. */
+const ring = (cx: number, cy: number): string =>
+  `M${cx - 2.5} ${cy}a2.5 2.5 0 1 0 5 0a2.5 2.5 0 1 0 -5 0`;
+
 const within = (width: number): boolean => width >= FROM_PX && width <= TO_PX;
 
 /** Where a heading level is smaller than the one below it. */
@@ -217,13 +221,13 @@ export function SizeCurves() {
                   strokeDasharray="2 2"
                 />
               ))}
-              {kneesOf(style.size)
+              <path
+              d={kneesOf(style.size)
                 .filter(within)
-                .map((width) => (
-                  <circle
-                    key={width}
-                    cx={x(width)}
-                    cy={y(fluidPx(style.size, width))}
+                .map((width) => ring(x(width), y(fluidPx(style.size, width))))
+                .join('')}
+              className="fill-base-100 stroke-base-content"
+            />
                     r={2.5}
                     className="fill-base-100 stroke-base-content"
                   />

@@ -10,7 +10,7 @@ import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { intervalOf, INTERVALS, sizeOfPlace } from '@garnish/core/type/scale';
 import { breakpointsOf } from '@garnish/core/formats/stepped';
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
@@ -84,33 +84,46 @@ interface IntervalProps {
   readonly onChange: (ratio: number) => void;
 }
 
-const Interval = ({ label, ratio, onChange }: IntervalProps) => (
-  <label className="min-w-0">
-    <span className="sr-only">{label}</span>
-    <select
-      className="select w-full text-xs text-quiet"
-      value={intervalOf(ratio) ?? ''}
-      onChange={(event) => {
-        const chosen = INTERVALS.find(({ name }) => name === event.currentTarget.value);
-        if (chosen) onChange(round(chosen.ratio, 4));
-      }}
-    >
-      <option value="" disabled>
-        your own
-      </option>
-      {INTERVALS.map(({ name }) => (
-        <option key={name}>{name}</option>
-      ))}
-    </select>
-  </label>
+const Interval = memo(
+  ({ label, ratio, onChange }: IntervalProps) => (
+    <label className="min-w-0">
+      <span className="sr-only">{label}</span>
+      <select
+        className="select w-full text-xs text-quiet"
+        value={intervalOf(ratio) ?? ''}
+        onChange={(event) => {
+          const chosen = INTERVALS.find(({ name }) => name === event.currentTarget.value);
+          if (chosen) onChange(round(chosen.ratio, 4));
+        }}
+      >
+        <option value="" disabled>
+          your own
+        </option>
+        {INTERVALS.map(({ name }) => (
+          <option key={name}>{name}</option>
+        ))}
+      </select>
+    </label>
+  ),
+  (one, other) => one.ratio === other.ratio && one.label === other.label,
 );
+Interval.displayName = 'Interval';
 
-function AnchorRow({ id, anchor }: { readonly id: string; readonly anchor: Anchor }) {
+interface AnchorRowProps {
+  readonly id: string;
+  readonly anchor: Anchor;
+  readonly name: string;
+  readonly scale: Type['scale'];
+  /** The place of the largest heading. */
+  readonly place: number;
+  readonly removable: boolean;
+}
+
+/** Drawn anew only when its own anchor changes: a slider asks for that at every movement. */
+const AnchorRow = memo(function AnchorRow(props: AnchorRowProps) {
+  const { id, anchor, name, scale, place, removable } = props;
   const store = useStore();
-  const { decided } = useSystem();
-  const { type } = decided.document;
   const { width, base, ratio, second = ratio } = anchor;
-  const name = anchorName(type, id);
   const screen = `the ${name} screen`;
   const path = `/type/anchors/items/${id}`;
   const set =
@@ -122,8 +135,7 @@ function AnchorRow({ id, anchor }: { readonly id: string; readonly anchor: Ancho
         { gesture },
       );
     };
-  const place = type.roles.items['h1']?.place ?? 0;
-  const largest = sizeOfPlace(base, ratio, place, type.scale === 'two ratios' ? second : ratio);
+  const largest = sizeOfPlace(base, ratio, place, scale === 'two ratios' ? second : ratio);
   return (
     <div
       className={`mb-2 grid ${COLUMNS} items-start gap-x-2.5`}
@@ -172,7 +184,7 @@ function AnchorRow({ id, anchor }: { readonly id: string; readonly anchor: Ancho
           ratio={ratio}
           onChange={(value) => set('ratio')(value, crypto.randomUUID())}
         />
-        {place > 0 && type.scale === 'one ratio' && (
+        {place > 0 && scale === 'one ratio' && (
           <div className="flex items-baseline gap-2 text-quiet">
             <span className="text-xs" aria-hidden>
               h1
@@ -194,19 +206,24 @@ function AnchorRow({ id, anchor }: { readonly id: string; readonly anchor: Ancho
           </div>
         )}
       </div>
-      {type.anchors.order.length > 2 ? (
+      {removable ? (
         <button
           type="button"
           className="grid min-h-7 min-w-5 place-items-center text-quiet hover:text-base-content"
           aria-label={`Take the anchor at ${width} px out`}
-          onClick={() => store.change(removing(type, id), `no anchor at ${width} px`)}
+          onClick={() =>
+            store.change(
+              removing(store.state().decided.document.type, id),
+              `no anchor at ${width} px`,
+            )
+          }
         >
           <X size={13} aria-hidden />
         </button>
       ) : (
         <span />
       )}
-      {type.scale === 'two ratios' && (
+      {scale === 'two ratios' && (
         <>
           <span className="col-span-2 pt-1 text-end text-xs text-quiet">and in turn</span>
           <NumberField
@@ -229,13 +246,11 @@ function AnchorRow({ id, anchor }: { readonly id: string; readonly anchor: Ancho
       )}
     </div>
   );
-}
+});
 
 /** What the whole scale rests on beside its anchors. */
-function Ground() {
+const Ground = memo(function Ground({ type }: { readonly type: Type }) {
   const store = useStore();
-  const { decided } = useSystem();
-  const { type } = decided.document;
   const { scale, rounding, unit, baseline, root = 100, breakpoints } = type;
   const [draft, setDraft] = useState<string>();
   const takeBreakpoints = (text: string): void => {
@@ -343,13 +358,14 @@ function Ground() {
       </label>
     </div>
   );
-}
+});
 
 /** The screen widths at which sizes are decided, from the narrowest up. */
 export function Anchors() {
   const store = useStore();
   const { decided } = useSystem();
   const { type } = decided.document;
+  const later = useDeferredValue(type);
   return (
     <>
       <div className={`mb-1 grid ${COLUMNS} gap-x-2.5 text-quiet`} aria-hidden>
@@ -359,7 +375,15 @@ export function Anchors() {
         <span>interval</span>
       </div>
       {inOrder(type.anchors).map(([id, anchor]) => (
-        <AnchorRow key={id} id={id} anchor={anchor} />
+        <AnchorRow
+          key={id}
+          id={id}
+          anchor={anchor}
+          name={anchorName(type, id)}
+          scale={type.scale}
+          place={type.roles.items['h1']?.place ?? 0}
+          removable={type.anchors.order.length > 2}
+        />
       ))}
       {type.anchors.order.length < MOST_ANCHORS && (
         <button
@@ -370,7 +394,7 @@ export function Anchors() {
           Another anchor between
         </button>
       )}
-      <Ground />
+      <Ground type={later} />
     </>
   );
 }

@@ -222,16 +222,12 @@ export function SizeCurves() {
                 />
               ))}
               <path
-              d={kneesOf(style.size)
-                .filter(within)
-                .map((width) => ring(x(width), y(fluidPx(style.size, width))))
-                .join('')}
-              className="fill-base-100 stroke-base-content"
-            />
-                    r={2.5}
-                    className="fill-base-100 stroke-base-content"
-                  />
-                ))}
+                d={kneesOf(style.size)
+                  .filter(within)
+                  .map((width) => ring(x(width), y(fluidPx(style.size, width))))
+                  .join('')}
+                className="fill-base-100 stroke-base-content"
+              />
             </g>
           ))}
           {crossings.map(({ names, from, to }) => (

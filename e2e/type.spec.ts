@@ -92,6 +92,9 @@ test('a scale by hand, by two ratios, rounded, and held to a grid reaches the st
   const id = await copyOf(request, KESTREL);
   await openArea(page, id, 'type');
   await page.getByRole('combobox', { name: 'sizes by' }).selectOption('by hand');
+  await page.getByRole('spinbutton', { name: 'up 2 at 1400 px' }).fill('60');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'up 2 at 1400 px by the ratio again' }).click();
   await page.getByRole('spinbutton', { name: 'up 1 at 1400 px' }).fill('31');
   await page.keyboard.press('Enter');
   await page.getByRole('combobox', { name: 'rounded to' }).selectOption('px');
@@ -100,6 +103,7 @@ test('a scale by hand, by two ratios, rounded, and held to a grid reaches the st
   const document = await documentOf(request, id);
   const lead = derive(document).styles.get('lead');
   expect(lead && fluidPx(lead.size, 1400)).toBeCloseTo(31, 2);
+  expect(Object.keys(document.type.anchors.items['wide']?.sizes ?? {})).toEqual(['1']);
   for (const { size } of derive(document).styles.values())
     expect(Math.abs(fluidPx(size, 1400) - Math.round(fluidPx(size, 1400)))).toBeLessThan(0.01);
   // The browser rounds the line height up to the grid.
@@ -416,4 +420,15 @@ test('a knee is moved on the drawing, and does not pass its neighbour', async ({
       .map(({ width }) => width)
       .sort((one, other) => one - other),
   ).toEqual([360, 1430, 1440]);
+});
+
+test('a role is dragged along the stair', async ({ page, request }) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  const stair = page.getByRole('figure', { name: /^The sizes of/ });
+  await stair
+    .getByRole('button', { name: /^quote stands up 2/ })
+    .dragTo(stair.getByRole('listitem', { name: 'up 3' }));
+  await saved(page);
+  expect((await documentOf(request, id)).type.roles.items['quote']?.place).toBe(3);
 });

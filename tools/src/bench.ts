@@ -7,10 +7,11 @@ import { hexOf } from '@garnish/core/color/srgb';
 import { createDeriver, derive } from '@garnish/core/derive/derive';
 import { deriveStyles } from '@garnish/core/derive/styles';
 import { writeCss } from '@garnish/core/formats/css';
-import type { StyleDocument } from '@garnish/core/system/document';
+import type { StyleDocument, TextRole } from '@garnish/core/system/document';
 import { rankPairings, rankTrios, type PairingBrief } from '@garnish/core/fonts/pairing';
 import { sampleFamilies } from '@garnish/core/system/sample';
-import { patched, type Patch } from '@garnish/core/system/patch';
+import { collectionOf } from '@garnish/core/system/new-document';
+import { jsonOf, patched, type Patch } from '@garnish/core/system/patch';
 import { fluidPx, piecesOf } from '@garnish/core/type/fluid';
 import { zoomGaps } from '@garnish/core/type/zoom';
 import { demoSystems } from '@garnish/server/demo/demo';
@@ -109,7 +110,7 @@ function measureCore(): void {
  * 100 widths: what a chart drawn by sampling would cost at the least.
  */
 function measureType(): void {
-  const roles = Array.from({ length: 30 }, (_, index) => [
+  const roles = Array.from({ length: 30 }, (_, index): [string, TextRole] => [
     `role-${index}`,
     { name: `role ${index}`, face: index % 2 ? 'text' : 'heading', place: (index % 12) - 2 },
   ]);
@@ -118,7 +119,7 @@ function measureType(): void {
     {
       op: 'replace',
       path: '/type/roles',
-      value: { order: roles.map(([id]) => id as string), items: Object.fromEntries(roles) },
+      value: jsonOf(collectionOf(roles)),
     },
   ]);
   if (!made.ok) throw new Error('the roles do not fit');

@@ -241,3 +241,23 @@ describe('faces', () => {
     expect(found.find(({ id }) => id === 'small:small')?.figures).toMatch(/stems 0\.7\d px/);
   });
 });
+
+describe('colors that look alike to some', () => {
+  const twoColors = (light: string, other: string) =>
+    sampleDocument([
+      own('/color/roles/items/action/light', light),
+      own('/color/roles/items/link/light', other),
+    ]);
+
+  test('are found, with the eyes that confuse them', () => {
+    // A red and a green of the same lightness to a deutan eye (Machado and others 2009).
+    const document = twoColors('#b5561b', '#6f7a10');
+    const found = findings(document).find(({ id }) => id === 'alike:link:action:light');
+    expect(found?.figures).toMatch(/deutan/);
+  });
+
+  test('are not found where lightness tells them apart, or where they are meant to be alike', () => {
+    expect(ids(twoColors('#7a1010', '#7fb070'))).not.toContain('alike:link:action:light');
+    expect(ids(twoColors('#7a1010', '#7d1412'))).not.toContain('alike:link:action:light');
+  });
+});

@@ -1,5 +1,6 @@
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
+import { alikeCheck } from './alike.ts';
 import { bodySizeCheck } from './body-size.ts';
 import { contrastCheck } from './contrast.ts';
 import {
@@ -28,6 +29,7 @@ import { zoomCheck } from './zoom.ts';
 /** All checks; a new one is a file and a line here. */
 export const CHECKS: readonly Check[] = [
   contrastCheck,
+  alikeCheck,
   weightsCheck,
   headingOrderCheck,
   bodySizeCheck,

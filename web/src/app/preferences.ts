@@ -1,3 +1,4 @@
+import { VISIONS } from '@garnish/core/color/vision';
 import { useSyncExternalStore } from 'react';
 import * as z from 'zod/mini';
 
@@ -13,6 +14,8 @@ const schema = z.object({
   /** The browser's font size and zoom as the proof plays them, in px and per cent. */
   proofRoot: z.number().check(z.gte(12), z.lte(32)),
   proofZoom: z.number().check(z.gte(50), z.lte(500)),
+  /** The eyes that the proof is seen with. */
+  proofSeen: z.enum(['usual', ...VISIONS, 'outdoors']),
   /** What is drawn over the proof. */
   proofDrawn: z.enum(['nothing', 'values', 'units', 'baseline']),
 });
@@ -31,6 +34,7 @@ function read(): Preferences {
     proofRoot: 16,
     proofZoom: 100,
     proofDrawn: 'nothing',
+    proofSeen: 'usual',
   };
   try {
     const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');

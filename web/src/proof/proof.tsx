@@ -12,6 +12,7 @@ import { Marks } from './marks.tsx';
 import { setPageInFrame } from './page-in-frame.ts';
 import { Reader } from './reader.tsx';
 import { heldWidth, NARROWEST, Ruler, WIDEST } from './ruler.tsx';
+import { filterFor, SeenFilters } from './seen.tsx';
 import { useMeasured } from './use-measured.ts';
 import { useWriting } from './use-writing.ts';
 
@@ -71,7 +72,7 @@ export function Proof() {
   const { findings, shown, decided } = useSystem();
   const preferences = usePreferences();
   const { proofTheme: theme, proofWidth: widthPx, wide, editing, proofFonts } = preferences;
-  const { proofRoot, proofZoom, proofDrawn } = preferences;
+  const { proofRoot, proofZoom, proofDrawn, proofSeen } = preferences;
   const [asReader, setAsReader] = useState(false);
   const [page, setPage] = useState<Document>();
   const frame = useRef<HTMLIFrameElement>(null);
@@ -88,7 +89,7 @@ export function Proof() {
     setPageInFrame(document);
   }, []);
   useEffect(() => () => setPageInFrame(undefined), []);
-  const changed = proofRoot !== ROOT_PX || proofZoom !== 100;
+  const changed = proofRoot !== ROOT_PX || proofZoom !== 100 || proofSeen !== 'usual';
   const setWidth = (px: number): void => setPreferences({ proofWidth: heldWidth(px) });
 
   const grab = useRef({ x: 0, width: 0 });
@@ -146,7 +147,13 @@ export function Proof() {
           className={`min-h-6 px-1 hover:text-base-content aria-expanded:font-semibold aria-expanded:text-base-content ${changed ? 'font-semibold text-primary' : 'text-quiet'}`}
           onClick={() => setAsReader(!asReader)}
         >
-          {changed ? `${proofRoot} px, ${proofZoom} %` : 'reader'}
+          {changed
+            ? [
+                `${proofRoot} px`,
+                `${proofZoom} %`,
+                ...(proofSeen === 'usual' ? [] : [proofSeen]),
+              ].join(', ')
+            : 'reader'}
         </button>
         <div role="group" aria-label="Theme of the proof" className="flex gap-1">
           {(['light', 'dark'] as const).map((mode) => (
@@ -172,13 +179,14 @@ export function Proof() {
         </button>
       </div>
       {asReader && <Reader />}
+      <SeenFilters />
       <Ruler widthPx={widthPx} onChange={setWidth} lengthPx={roomPx} />
       <div ref={room} className="relative min-h-0 flex-1">
         <div
           className="absolute inset-y-0 start-0 outline-1 outline-line"
           style={{ width: widthPx * scale }}
         >
-          <div className="h-full overflow-hidden">
+          <div className="h-full overflow-hidden" style={{ filter: filterFor(proofSeen) }}>
             <Frame
               frame={frame}
               view={shown}

@@ -1,12 +1,13 @@
 import { setPreferences, usePreferences } from '../app/preferences.ts';
 import { Choice } from '../ui/choice.tsx';
+import { SEEN } from './seen.tsx';
 import { NumberField } from '../ui/number-field.tsx';
 
 const DRAWN = ['nothing', 'values', 'units', 'baseline'] as const;
 
 /** What the reader has set in the browser, as far as a page can play it, and what is drawn over the page. */
 export function Reader() {
-  const { proofRoot, proofZoom, proofDrawn } = usePreferences();
+  const { proofRoot, proofZoom, proofDrawn, proofSeen } = usePreferences();
   const zoom = proofZoom / 100;
   return (
     <div
@@ -53,6 +54,15 @@ export function Reader() {
           options={DRAWN.map((value) => ({ value, name: value }))}
           value={proofDrawn}
           onChange={(value) => setPreferences({ proofDrawn: value })}
+        />
+      </span>
+      <span className="flex flex-wrap items-center gap-x-2">
+        <span className="text-quiet">seen by</span>
+        <Choice
+          label="Eyes that the proof is seen with"
+          options={SEEN.map((value) => ({ value, name: value === 'usual' ? 'usual eyes' : value }))}
+          value={proofSeen}
+          onChange={(value) => setPreferences({ proofSeen: value })}
         />
       </span>
       {(proofRoot !== 16 || proofZoom !== 100) && (

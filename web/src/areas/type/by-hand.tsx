@@ -1,6 +1,7 @@
 import { sizeAtAnchor } from '@garnish/core/derive/styles';
 import { inOrder } from '@garnish/core/system/document';
 import { placeName } from '@garnish/core/type/scale';
+import { X } from 'lucide-react';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
@@ -14,7 +15,7 @@ export function ByHand() {
   const places = [...new Set(inOrder(type.roles).map(([, { place }]) => place))].sort(
     (one, other) => other - one,
   );
-  const columns = { gridTemplateColumns: `4rem repeat(${anchors.length}, minmax(0, 5rem))` };
+  const columns = { gridTemplateColumns: `4rem repeat(${anchors.length}, minmax(0, 6.5rem))` };
   return (
     <div>
       <div className="grid gap-x-3 text-xs text-quiet" style={columns} aria-hidden>
@@ -30,30 +31,52 @@ export function ByHand() {
           <span>{placeName(place)}</span>
           {anchors.map(([id, anchor]) => {
             const path = `/type/anchors/items/${id}/sizes`;
+            const own = anchor.sizes?.[String(place)] !== undefined;
             return (
-              <NumberField
-                key={id}
-                label={`${placeName(place)} at ${anchor.width} px`}
-                hideLabel
-                value={sizeAtAnchor(type, anchor, place)}
-                min={4}
-                max={400}
-                step={1}
-                decimals={2}
-                unit="px"
-                units={PX_UNITS}
-                onChange={(value, gesture) =>
-                  store.change(
-                    [
-                      anchor.sizes
-                        ? { op: 'add', path: `${path}/${place}`, value }
-                        : { op: 'add', path, value: { [place]: value } },
-                    ],
-                    `${placeName(place)} at ${anchor.width} px`,
-                    { gesture },
-                  )
-                }
-              />
+              <div key={id} className="flex items-baseline gap-1">
+                <NumberField
+                  label={`${placeName(place)} at ${anchor.width} px`}
+                  hideLabel
+                  value={sizeAtAnchor(type, anchor, place)}
+                  min={4}
+                  max={400}
+                  step={1}
+                  decimals={2}
+                  unit="px"
+                  units={PX_UNITS}
+                  onChange={(value, gesture) =>
+                    store.change(
+                      [
+                        anchor.sizes
+                          ? { op: 'add', path: `${path}/${place}`, value }
+                          : { op: 'add', path, value: { [place]: value } },
+                      ],
+                      `${placeName(place)} at ${anchor.width} px`,
+                      { gesture },
+                    )
+                  }
+                />
+                <button
+                  type="button"
+                  className={`min-h-6 min-w-6 text-quiet hover:text-base-content ${own ? '' : 'invisible'}`}
+                  aria-label={`${placeName(place)} at ${anchor.width} px by the ratio again`}
+                  title="by the ratio again"
+                  onClick={() =>
+                    store.change(
+                      [
+                        {
+                          op: 'remove',
+                          path:
+                            Object.keys(anchor.sizes ?? {}).length > 1 ? `${path}/${place}` : path,
+                        },
+                      ],
+                      `${placeName(place)} at ${anchor.width} px by the ratio`,
+                    )
+                  }
+                >
+                  <X size={12} aria-hidden />
+                </button>
+              </div>
             );
           })}
         </div>

@@ -1,0 +1,75 @@
+import { oklabDistance, oklabOf } from '../color/oklab.ts';
+import { rgbOf, type Hex } from '../color/srgb.ts';
+import { seenAs, type Vision } from '../color/vision.ts';
+import type { DerivedColorRole } from '../derive/derived.ts';
+import { inOrder, MODES, type Mode, type Paint } from '../system/document.ts';
+import { NEUTRAL } from '../system/validate.ts';
+import type { Check, Finding } from './finding.ts';
+
+/** Colors that differ by less are taken for the same. In OKLab; common practice. */
+const ALIKE = 0.06;
+/** Colors that were chosen so near to each other are meant to be alike. */
+const MEANT = 0.09;
+
+/** The eyes that are common enough to be thought of in every system. */
+const EYES = ['protan', 'deutan', 'tritan'] as const satisfies readonly Vision[];
+
+const apart = (one: Hex, other: Hex): number =>
+  oklabDistance(oklabOf(rgbOf(one)), oklabOf(rgbOf(other)));
+
+interface Confused {
+  readonly one: DerivedColorRole;
+  readonly other: DerivedColorRole;
+  readonly mode: Mode;
+  readonly eyes: readonly string[];
+  readonly nearest: number;
+}
+
+function confused(one: DerivedColorRole, other: DerivedColorRole, mode: Mode): Confused[] {
+  const [first, second] = [one.colors[mode], other.colors[mode]];
+  if (apart(first, second) < MEANT) return [];
+  const found = EYES.map((vision) => ({
+    vision,
+    distance: apart(seenAs(first, vision), seenAs(second, vision)),
+  })).filter(({ distance }) => distance < ALIKE);
+  if (found.length === 0) return [];
+  const nearest = Math.min(...found.map(({ distance }) => distance));
+  return [{ one, other, mode, eyes: found.map(({ vision }) => vision), nearest }];
+}
+
+/** The ramp that a role comes from in a mode; a color of its own stands for itself, greys for nothing. */
+function originOf(paint: Paint): string | undefined {
+  if (paint.kind === 'own') return paint.value;
+  const ramp = paint.kind === 'rung' ? paint.ramp : paint.source;
+  return ramp === NEUTRAL ? undefined : ramp;
+}
+
+/** Roles of different colors, which are meant to be told apart, become alike to nobody. */
+export const alikeCheck: Check = ({ color }, { colors }) => {
+  const roles = inOrder(color.roles).flatMap(([id, role]) => {
+    const derived = colors.get(id);
+    return derived ? [{ role, derived }] : [];
+  });
+  return roles.flatMap((one, index) =>
+    roles.slice(index + 1).flatMap((other) =>
+      MODES.flatMap((mode): Confused[] => {
+        const [first, second] = [originOf(one.role[mode]), originOf(other.role[mode])];
+        return first === undefined || second === undefined || first === second
+          ? []
+          : confused(one.derived, other.derived, mode);
+      }).map(({ mode, eyes, nearest }): Finding => ({
+        id: `alike:${one.derived.id}:${other.derived.id}:${mode}`,
+        severity: 'look',
+        area: 'color',
+        decision: `/color/roles/items/${other.derived.id}`,
+        title: `${one.derived.name} and ${other.derived.name} look alike to some in ${mode}`,
+        figures: `to ${eyes.join(' and ')} eyes ${nearest.toFixed(3)} apart in OKLab; ${ALIKE} is the least`,
+        reason:
+          'One in twelve men and one in two hundred women sees colors so. What only a color says, they are not told.',
+        source:
+          'Machado, Oliveira and Fernandes 2009, full severity; the limit is common practice; WCAG 2.2, 1.4.1',
+        where: { selector: '.button', mode },
+      })),
+    ),
+  );
+};

@@ -1,7 +1,10 @@
 import { parseColor } from '@garnish/core/color/parse-color';
 import type { Hex } from '@garnish/core/color/srgb';
-import { useId, useState } from 'react';
+import { useId, useRef, useState } from 'react';
 import { useGesture } from './gesture.ts';
+import { OklchPicker } from './oklch-picker.tsx';
+
+const PICKER_PX = { width: 336, height: 150 };
 
 interface ColorFieldProps {
   readonly label: string;
@@ -15,7 +18,21 @@ export function ColorField({ label, value, onChange, hideLabel = false }: ColorF
   const id = useId();
   const gesture = useGesture();
   const [draft, setDraft] = useState<string>();
+  const [open, setOpen] = useState(false);
+  const swatch = useRef<HTMLButtonElement>(null);
+  const panel = useRef<HTMLDivElement>(null);
   const [told, setTold] = useState<{ readonly words: string; readonly wrong: boolean }>();
+
+  /** Puts the picker under the swatch, and within the window. */
+  const place = (): void => {
+    const box = swatch.current?.getBoundingClientRect();
+    if (!box || !panel.current) return;
+    const left = Math.max(8, Math.min(box.left, innerWidth - PICKER_PX.width - 8));
+    const below = box.bottom + 6;
+    const fits = below + PICKER_PX.height < innerHeight;
+    panel.current.style.left = `${left}px`;
+    panel.current.style.top = `${fits ? below : Math.max(8, box.top - PICKER_PX.height - 6)}px`;
+  };
 
   const take = (text: string): void => {
     const read = parseColor(text);
@@ -38,12 +55,15 @@ export function ColorField({ label, value, onChange, hideLabel = false }: ColorF
         {label}
       </label>
       <div className="flex items-center gap-2 border-b border-line-strong focus-within:border-primary">
-        <input
-          type="color"
+        <button
+          ref={swatch}
+          type="button"
+          popoverTarget={`${id}-picker`}
           className="h-6 w-6 shrink-0 cursor-pointer border border-line-strong"
           aria-label={`${label}, picker`}
-          value={value}
-          onChange={(event) => take(event.currentTarget.value)}
+          aria-expanded={open}
+          title="by lightness, chroma and hue"
+          style={{ background: value }}
         />
         <input
           id={id}
@@ -63,6 +83,16 @@ export function ColorField({ label, value, onChange, hideLabel = false }: ColorF
             }
           }}
         />
+      </div>
+      <div
+        id={`${id}-picker`}
+        ref={panel}
+        popover="auto"
+        className="fixed m-0 w-84 border border-line-strong bg-base-200 p-3 text-base-content"
+        onToggle={({ newState }) => setOpen(newState === 'open')}
+        onBeforeToggle={({ newState }) => newState === 'open' && place()}
+      >
+        {open && <OklchPicker label={label} value={value} onChange={onChange} />}
       </div>
       {told && (
         <p

@@ -3,8 +3,10 @@ import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
+import { NearDuplicates, ShiftPalette } from './palette.tsx';
 import { Pairs } from './pairs.tsx';
 import { ColorRoles, type OpenRole } from './roles.tsx';
+import { Sample } from './sample.tsx';
 import { Sources } from './sources.tsx';
 
 /** Colors in, ramps out; roles for light and dark; every text on its surface judged. */
@@ -24,6 +26,7 @@ export default function ColorArea() {
         }
       >
         <Sources />
+        <Sample />
       </Section>
       <Section
         title="Roles"
@@ -31,6 +34,12 @@ export default function ColorArea() {
         notes={<Notes findings={findings} at={['/color/roles']} />}
       >
         <ColorRoles open={open} onOpen={setOpen} />
+      </Section>
+      <Section title="All at once" aside="shift the whole palette, seen before it is taken">
+        <ShiftPalette />
+      </Section>
+      <Section title="Nearly the same" aside="colors that could be one">
+        <NearDuplicates />
       </Section>
       <Section
         title="Pairs in use"

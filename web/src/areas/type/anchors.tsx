@@ -280,7 +280,7 @@ const Ground = memo(function Ground({ type }: { readonly type: Type }) {
     ['unit', 'flowing in', unit, ['vi', 'vw']],
   ] as const;
   return (
-    <div className="mt-1 grid grid-cols-4 gap-x-3 border-t border-line pt-2">
+    <div className="mt-1 grid grid-cols-[minmax(0,1.3fr)_repeat(3,minmax(0,1fr))] gap-x-3 border-t border-line pt-2">
       {selects.map(([part, label, value, options]) => (
         <label key={part} data-decision={`/type/${part}`}>
           <span className="text-xs text-quiet">{label}</span>

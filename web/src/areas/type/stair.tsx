@@ -15,7 +15,7 @@ const LETTER_HEIGHT = 66;
 /** How high an a stands, about, as a share of the em. */
 const LETTER = 0.72;
 /** A step needs so much, in px; the rest is shared out by size. */
-const LEAST = 24;
+const LEAST = 36;
 
 const ROLE = 'application/x-text-role';
 

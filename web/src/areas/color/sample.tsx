@@ -1,0 +1,146 @@
+import type { SampledColor } from '@garnish/core/color/dominant';
+import { inOrder } from '@garnish/core/system/document';
+import { useEffect, useId, useState } from 'react';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { readPicture, UnreadablePicture } from './read-picture.ts';
+
+interface Found {
+  readonly name: string;
+  readonly colors: readonly SampledColor[];
+}
+
+const WORDS = { paper: 'near white', ink: 'near black', grey: 'grey', color: '' } as const;
+
+const percent = (share: number): string =>
+  share < 0.01 ? `${(share * 100).toFixed(1)} %` : `${Math.round(share * 100)} %`;
+
+/** Colors out of a logo or a picture: dropped, pasted or chosen, each taken with a click. */
+export function Sample() {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { sources } = decided.document.color;
+  const id = useId();
+  const [found, setFound] = useState<Found>();
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const [over, setOver] = useState(false);
+
+  const read = (file: File | undefined): void => {
+    if (!file) return;
+    setBusy(true);
+    setProblem(undefined);
+    readPicture(file)
+      .then((colors) => {
+        setFound({ name: file.name, colors });
+        if (colors.length === 0) setProblem(`${file.name} is transparent all over.`);
+      })
+      .catch((error: unknown) => {
+        setFound(undefined);
+        setProblem(
+          error instanceof UnreadablePicture ? error.message : `${file.name} could not be read.`,
+        );
+      })
+      .finally(() => setBusy(false));
+  };
+  useEffect(() => {
+    const paste = (event: ClipboardEvent): void => {
+      const file = event.clipboardData?.files[0];
+      if (file?.type.startsWith('image/')) read(file);
+    };
+    document.addEventListener('paste', paste);
+    return () => document.removeEventListener('paste', paste);
+  }, []);
+
+  const known = new Set<string>(inOrder(sources).map(([, { value }]) => value));
+  const add = ({ hex }: SampledColor): void => {
+    const source = `color-${crypto.randomUUID().slice(0, 8)}`;
+    store.change(
+      [
+        {
+          op: 'add',
+          path: `/color/sources/items/${source}`,
+          value: { name: `color ${sources.order.length + 1}`, value: hex },
+        },
+        { op: 'replace', path: '/color/sources/order', value: [...sources.order, source] },
+      ],
+      `${hex} from ${found?.name ?? 'a picture'}`.slice(0, 80),
+    );
+  };
+  return (
+    <div
+      role="group"
+      aria-label="Colors from a picture"
+      className={over ? 'outline-2 outline-primary' : ''}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        read(event.dataTransfer.files[0]);
+      }}
+    >
+      <label htmlFor={id} className="act relative">
+        Sample a logo or a picture
+        <input
+          id={id}
+          type="file"
+          accept="image/*"
+          className="absolute inset-0 cursor-pointer opacity-0"
+          onChange={(event) => {
+            read(event.currentTarget.files?.[0]);
+            event.currentTarget.value = '';
+          }}
+        />
+      </label>{' '}
+      <span className="text-xs text-quiet">
+        {busy ? 'looking …' : 'or drop or paste one; it stays on this computer'}
+      </span>
+      {problem !== undefined && (
+        <p role="alert" className="text-error">
+          {problem}
+        </p>
+      )}
+      {found && found.colors.length > 0 && (
+        <>
+          <div
+            className="mt-1 flex h-4"
+            role="img"
+            aria-label={`The colors of ${found.name} by their shares`}
+          >
+            {found.colors.map(({ hex, share }) => (
+              <span key={hex} style={{ background: hex, flexGrow: Math.max(share, 0.01) }} />
+            ))}
+          </div>
+          <ul aria-label={`Colors of ${found.name}`}>
+            {found.colors.map((color) => {
+              const { hex, share, kind } = color;
+              return (
+                <li key={hex} className="flex items-center gap-3 border-b border-line">
+                  <span className="h-4 w-6 shrink-0" style={{ background: hex }} aria-hidden />
+                  <span className="figures">{hex}</span>
+                  <span className="figures text-xs text-quiet">{percent(share)}</span>
+                  <span className="grow text-xs text-quiet">{WORDS[kind]}</span>
+                  {known.has(hex) ? (
+                    <span className="min-h-6 py-0.5 text-quiet">taken</span>
+                  ) : (
+                    <button
+                      type="button"
+                      className="act"
+                      aria-label={`Take ${hex} as a color`}
+                      onClick={() => add(color)}
+                    >
+                      Take
+                    </button>
+                  )}
+                </li>
+              );
+            })}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}

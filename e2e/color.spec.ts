@@ -1,4 +1,14 @@
-import { BRACKWATER, copyOf, documentOf, expect, openArea, proof, saved, test } from './garnish.ts';
+import {
+  BRACKWATER,
+  TALLOW,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  proof,
+  saved,
+  test,
+} from './garnish.ts';
 
 /** A logo as a file: areas of flat color, drawn by the browser itself. */
 const logo = (extra = ''): string =>
@@ -139,4 +149,34 @@ test('the proof is seen with other eyes: the browser draws what the model comput
   expect(red).toBe(green);
   expect(green).toBe(blue);
   expect(Math.abs(red - 100)).toBeLessThan(6);
+});
+
+test('rungs at which every text reads are found, seen, taken, and what is pinned is told', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'color');
+  const group = page.getByRole('group', { name: 'Rungs that read' });
+  await group.getByRole('button', { name: 'Find rungs at which every text reads' }).click();
+  // The link on the surface falls short by a rung.
+  await expect(group.getByRole('status')).toContainText('1 role moves');
+  await expect(group).toContainText('link in light');
+  await group.getByRole('button', { name: 'Take them' }).click();
+  await saved(page);
+  await expect(page.getByRole('link', { name: /^Review/ })).toContainText('0');
+  expect((await documentOf(request, id)).color.roles.items['link']?.light).toEqual({
+    kind: 'rung',
+    ramp: 'marsh',
+    rung: 11,
+  });
+  await group.getByRole('button', { name: 'Find rungs at which every text reads' }).click();
+  await expect(group.getByRole('status')).toHaveText(
+    'Every text reads already, in light and in dark.',
+  );
+
+  const other = await copyOf(request, TALLOW);
+  await openArea(page, other, 'color');
+  await group.getByRole('button', { name: 'Find rungs at which every text reads' }).click();
+  await expect(group).toContainText(/stays short in light: one of the two is pinned/);
 });

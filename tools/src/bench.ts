@@ -2,8 +2,10 @@
  * Measures what speed is promised, as ratios of two things timed in the same run; then one slider
  * movement in the browser, in milliseconds. The median of several rounds counts.
  */
+import { judge } from '@garnish/core/checks/contrast';
 import { contrastTable } from '@garnish/core/color/contrast';
 import { hexOf } from '@garnish/core/color/srgb';
+import { assignRungs } from '@garnish/core/derive/assign';
 import { createDeriver, derive } from '@garnish/core/derive/derive';
 import { deriveStyles } from '@garnish/core/derive/styles';
 import { writeCss } from '@garnish/core/formats/css';
@@ -145,6 +147,21 @@ function measureType(): void {
     'their clamps at 100 widths',
     naive,
   );
+}
+
+/** A new assignment of all roles in both themes; the limit is 20 ms. */
+function measureAssignment(): void {
+  const { pairs, ramps } = derive(brackwater);
+  const { conformance } = brackwater.brief;
+  const ms = timed(
+    () =>
+      assignRungs(brackwater.color, ramps, (mode) =>
+        pairs.map((pair) => ({ pair, needed: judge(pair, mode, conformance).needed })),
+      ),
+    9,
+    5,
+  );
+  console.log(`assign all color roles in both themes: ${ms.toFixed(1)} ms (limit 20)`);
 }
 
 /** Ranking all pairs against a double loop that only adds up as many numbers computed before. */
@@ -342,6 +359,7 @@ async function measureBrowser(): Promise<void> {
 async function main(): Promise<void> {
   measureCore();
   measureType();
+  measureAssignment();
   measureRanking();
   measureTrios();
   await measureBrowser();

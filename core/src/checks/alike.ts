@@ -1,8 +1,8 @@
 import { oklabDistance, oklabOf } from '../color/oklab.ts';
 import { rgbOf, type Hex } from '../color/srgb.ts';
 import { seenAs, type Vision } from '../color/vision.ts';
-import type { DerivedColorRole } from '../derive/derived.ts';
-import { inOrder, MODES, type Mode, type Paint } from '../system/document.ts';
+import type { Derived, DerivedColorRole } from '../derive/derived.ts';
+import { inOrder, MODES, type Mode, type Paint, type StyleDocument } from '../system/document.ts';
 import { NEUTRAL } from '../system/validate.ts';
 import type { Check, Finding } from './finding.ts';
 
@@ -44,8 +44,17 @@ function originOf(paint: Paint): string | undefined {
   return ramp === NEUTRAL ? undefined : ramp;
 }
 
+/** What was found of the same colors; they stay themselves while anything else is decided. */
+const known = new WeakMap<Derived['colors'], readonly Finding[]>();
+
 /** Roles of different colors, which are meant to be told apart, become alike to nobody. */
 export const alikeCheck: Check = ({ color }, { colors }) => {
+  const found = known.get(colors) ?? alikeIn(color, colors);
+  known.set(colors, found);
+  return found;
+};
+
+function alikeIn(color: StyleDocument['color'], colors: Derived['colors']): Finding[] {
   const roles = inOrder(color.roles).flatMap(([id, role]) => {
     const derived = colors.get(id);
     return derived ? [{ role, derived }] : [];
@@ -72,4 +81,4 @@ export const alikeCheck: Check = ({ color }, { colors }) => {
       })),
     ),
   );
-};
+}

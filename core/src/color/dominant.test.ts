@@ -72,7 +72,7 @@ describe('the dominant colors of a picture', () => {
           .toString(16)
           .padStart(2, '0'),
       );
-      return [`#${mixed.join('')}` as Hex, 12] as const;
+      return [`#${mixed.join('')}`, 12] as const;
     });
     const found = dominantColors(picture([['#ffffff', 9000], ['#e6007e', 2000], ...edges]));
     expect(found.map(({ hex }) => hex)).toContain('#e6007e');

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Assign } from './assign.tsx';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { useSystem } from '../../system/system-context.ts';
@@ -34,6 +35,7 @@ export default function ColorArea() {
         notes={<Notes findings={findings} at={['/color/roles']} />}
       >
         <ColorRoles open={open} onOpen={setOpen} />
+        <Assign />
       </Section>
       <Section title="All at once" aside="shift the whole palette, seen before it is taken">
         <ShiftPalette />

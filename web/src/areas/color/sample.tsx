@@ -70,7 +70,7 @@ export function Sample() {
     <div
       role="group"
       aria-label="Colors from a picture"
-      className={over ? 'outline-2 outline-primary' : ''}
+      className={`mt-3 ${over ? 'outline-2 outline-primary' : ''}`}
       onDragOver={(event) => {
         event.preventDefault();
         setOver(true);
@@ -95,9 +95,7 @@ export function Sample() {
           }}
         />
       </label>{' '}
-      <span className="text-xs text-quiet">
-        {busy ? 'looking …' : 'or drop or paste one; it stays on this computer'}
-      </span>
+      <span className="text-xs text-quiet">{busy ? 'looking …' : 'or drop or paste one'}</span>
       {problem !== undefined && (
         <p role="alert" className="text-error">
           {problem}

@@ -11,7 +11,7 @@ import {
 } from './patch.ts';
 import { derive } from '../derive/derive.ts';
 import { sampleDocument } from './sample.ts';
-import { readDocument } from './upgrade.ts';
+import { readDocument, upgradePatch } from './upgrade.ts';
 import { validate } from './validate.ts';
 
 const document = sampleDocument();
@@ -159,6 +159,18 @@ describe('a stored document', () => {
     expect(read).toEqual({ ok: true, document });
     expect(read.ok && derive(read.document).styles.get('label')?.family.id).toBe('archivo');
     expect(readDocument({ ...first, type: 3 })).toMatchObject({ ok: false });
+  });
+
+  test('of schema 1 has changes that can still be undone', () => {
+    const before = '/type/anchors/narrow/base';
+    const upgraded = upgradePatch([{ op: 'replace', path: before, value: 15 }], 1);
+    expect(upgraded).toEqual([
+      { op: 'replace', path: '/type/anchors/items/narrow/base', value: 15 },
+    ]);
+    expect(patched(document, upgraded).ok).toBe(true);
+    // A change of the newest schema is left alone, whatever it is called.
+    const own = [{ op: 'replace', path: before, value: 15 }] as const;
+    expect(upgradePatch(own, 2)).toEqual(own);
   });
 
   test('of a newer schema, or of none, is refused in words', () => {

@@ -1,5 +1,6 @@
 import { SCHEMA } from './document.ts';
 import { LINE } from './new-document.ts';
+import type { Patch } from './patch.ts';
 import { validate, type Validated } from './validate.ts';
 
 type Upgrade = (document: Record<string, unknown>) => Record<string, unknown>;
@@ -65,3 +66,19 @@ export function readDocument(value: unknown): Validated {
   }
   return validate(here);
 }
+
+/** Where a place of an older schema is in the next one. */
+const PLACES: Readonly<Record<number, (path: string) => string>> = {
+  1: (path) => path.replace(/^\/type\/anchors\/(narrow|wide)(?=\/|$)/, '/type/anchors/items/$1'),
+};
+
+/** A change that was made under an older schema, as it is in the newest: it can still be undone. */
+export const upgradePatch = (patch: Patch, schema: number): Patch => {
+  const places = Object.entries(PLACES)
+    .filter(([from]) => Number(from) >= schema)
+    .map(([, place]) => place);
+  return patch.map((operation) => ({
+    ...operation,
+    path: places.reduce((path, place) => place(path), operation.path),
+  }));
+};

@@ -1,4 +1,5 @@
 import { newDocument } from '@garnish/core/system/new-document';
+import { upgradePatch } from '@garnish/core/system/upgrade';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import type { ChangeRow } from '../db/models.ts';
@@ -32,7 +33,9 @@ const summary = ({ id, document, updatedAt }: OpenSystem): SystemSummary => ({
 });
 
 const change = (row: ChangeRow): z.infer<typeof changeSchema> => {
-  const { id, sequence, patch, inverse, label, author, gesture, kind, at } = row;
+  const { id, sequence, label, author, gesture, kind, at } = row;
+  const patch = [...upgradePatch(row.patch, row.schema)];
+  const inverse = [...upgradePatch(row.inverse, row.schema)];
   return { id, sequence, patch, inverse, label, author, gesture, kind, at: at.toISOString() };
 };
 

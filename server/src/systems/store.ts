@@ -8,7 +8,7 @@ import {
   type Json,
   type Operation,
 } from '@garnish/core/system/patch';
-import { readDocument } from '@garnish/core/system/upgrade';
+import { readDocument, upgradePatch } from '@garnish/core/system/upgrade';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import type { ChangeRow, Database, SystemRow } from '../db/models.ts';
 import { Problem } from '../problems.ts';
@@ -117,7 +117,7 @@ export function createStore({ sequelize, Systems, Changes }: Database) {
         // What one author did since was done knowingly: only others can be in the way.
         const touched: Operation[] = since
           .filter(({ author }) => author !== change.author)
-          .flatMap(({ patch }) => patch);
+          .flatMap(({ patch, schema }) => upgradePatch(patch, schema));
         const path = firstOverlap(change.patch, touched);
         if (path !== undefined) {
           const value = valueAt(document, path) as Json | undefined;

@@ -3,7 +3,7 @@ import { sizeOfPlaceIn } from '@garnish/core/derive/styles';
 import { HIGHEST_PLACE, inOrder, LOWEST_PLACE } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
-import { memo, useEffect, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
+import { memo, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import type { View } from '../../system/store.ts';
 import { useStore } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
@@ -18,6 +18,7 @@ const LETTER = 0.72;
 const LEAST = 36;
 
 const ROLE = 'application/x-text-role';
+const ROW_PX = 24;
 
 interface LetterProps {
   readonly scale: number;
@@ -84,14 +85,10 @@ export const Stair = memo(function Stair({ view }: StairProps) {
   const baseline = (1 - ascent - descent) / 2;
   const total = steps.reduce((sum, { widePx }) => sum + widePx, 0);
   const spare = Math.max(0, WIDTH - steps.length * LEAST);
-
-  // A role that was moved by a key stands under another step now, and keeps the keyboard.
-  const moved = useRef<string>(undefined);
-  useEffect(() => {
-    if (moved.current === undefined) return;
-    list.current?.querySelector<HTMLElement>(`[data-role="${moved.current}"]`)?.focus();
-    moved.current = undefined;
-  }, [view]);
+  const starts = steps.reduce(
+    (all, { widePx }) => [...all, (all.at(-1) ?? 0) + LEAST + (widePx / total) * spare],
+    [0],
+  );
 
   const move = (id: string, name: string, place: number): void => {
     if (place < LOWEST_PLACE || place > HIGHEST_PLACE) return;
@@ -100,41 +97,51 @@ export const Stair = memo(function Stair({ view }: StairProps) {
       `place of ${name}`,
     );
   };
-  const drop = (place: number) => (event: DragEvent) => {
+  /** The step under a point of the drawing. */
+  const placeAt = (event: DragEvent): number | undefined => {
+    const box = list.current?.getBoundingClientRect();
+    const x = event.clientX - (box?.left ?? 0);
+    return steps.find((_, index) => x < (starts[index + 1] ?? Infinity))?.place;
+  };
+  const drop = (event: DragEvent): void => {
     event.preventDefault();
     setOver(undefined);
-    const id = event.dataTransfer.getData(ROLE);
-    const style = view.derived.styles.get(id);
-    if (style && style.place !== place) move(id, style.name, place);
+    const style = view.derived.styles.get(event.dataTransfer.getData(ROLE));
+    const place = placeAt(event);
+    if (style && place !== undefined && style.place !== place) move(style.id, style.name, place);
   };
   const press =
-    ({ id, name, place }: TextStyle) =>
+    ({ id, name }: TextStyle) =>
     (event: KeyboardEvent) => {
       const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
-      if (by === undefined) return;
+      // What is drawn can lag behind keys that follow each other closely; what is decided does not.
+      const role = store.state().decided.document.type.roles.items[id];
+      if (by === undefined || !role) return;
       event.preventDefault();
-      moved.current = id;
-      move(id, name, place + by);
+      move(id, name, role.place + by);
     };
+  const rowOf = ({ id, place }: TextStyle): number =>
+    (byPlace.get(place) ?? []).findIndex((one) => one.id === id);
+  const rows = Math.max(...steps.map(({ styles }) => styles.length));
   return (
     <figure
       aria-label={`The sizes of ${steps.length} steps, narrow and wide`}
       className="contain-layout"
+      onDragOver={(event) => {
+        if (!event.dataTransfer.types.includes(ROLE)) return;
+        event.preventDefault();
+        setOver(placeAt(event));
+      }}
+      onDragLeave={() => setOver(undefined)}
+      onDrop={drop}
     >
       <ol ref={list} className="flex text-xs">
-        {steps.map(({ place, styles, narrowPx, widePx }) => (
+        {steps.map(({ place, styles, narrowPx, widePx }, index) => (
           <li
             key={place}
-            className={`relative min-w-0 ${over === place ? 'bg-base-300' : ''}`}
-            style={{ width: LEAST + (widePx / total) * spare }}
+            className={`relative min-w-0 shrink-0 ${over === place ? 'bg-base-300' : ''}`}
+            style={{ width: (starts[index + 1] ?? 0) - (starts[index] ?? 0) }}
             aria-label={placeName(place)}
-            onDragOver={(event) => {
-              if (!event.dataTransfer.types.includes(ROLE)) return;
-              event.preventDefault();
-              setOver(place);
-            }}
-            onDragLeave={() => setOver(undefined)}
-            onDrop={drop(place)}
           >
             <span
               className={`relative block h-[4.75rem] border-b border-line-strong ${styles.length === 0 ? 'opacity-40' : ''}`}
@@ -146,25 +153,34 @@ export const Stair = memo(function Stair({ view }: StairProps) {
             </span>
             <span className="figures block truncate pt-0.5 text-quiet">{narrowPx.toFixed(0)}</span>
             <span className="figures block truncate text-quiet">{widePx.toFixed(0)}</span>
-            {styles.length === 0 && <span className="text-quiet">·</span>}
-            {styles.map((style) => (
-              <button
-                key={style.id}
-                type="button"
-                data-role={style.id}
-                draggable
-                className="block min-h-6 min-w-6 max-w-full cursor-grab truncate text-start font-semibold hover:underline"
-                title={`${style.name}, ${placeName(place)}: drag it along the stair, or use the arrow keys`}
-                aria-label={`${style.name} stands ${placeName(place)}: arrow keys move it`}
-                onDragStart={(event) => event.dataTransfer.setData(ROLE, style.id)}
-                onKeyDown={press(style)}
-              >
-                {style.name}
-              </button>
-            ))}
           </li>
         ))}
       </ol>
+      {/* Apart from the steps and always in the same order, so that a role keeps the keyboard. */}
+      <div className="relative text-xs" style={{ height: rows * ROW_PX }}>
+        {[...view.derived.styles.values()].map((style) => {
+          const index = style.place - lowest;
+          return (
+            <button
+              key={style.id}
+              type="button"
+              draggable
+              className="absolute min-h-6 min-w-6 cursor-grab truncate text-start font-semibold hover:underline"
+              style={{
+                left: starts[index],
+                top: rowOf(style) * ROW_PX,
+                maxWidth: (starts[index + 1] ?? 0) - (starts[index] ?? 0),
+              }}
+              title={`${style.name}, ${placeName(style.place)}: drag it along the stair, or use the arrow keys`}
+              aria-label={`${style.name} stands ${placeName(style.place)}: arrow keys move it`}
+              onDragStart={(event) => event.dataTransfer.setData(ROLE, style.id)}
+              onKeyDown={press(style)}
+            >
+              {style.name}
+            </button>
+          );
+        })}
+      </div>
     </figure>
   );
 });

@@ -31,6 +31,12 @@ export async function testServer(name: string, demo = false) {
       await own.close();
       return Number(row?.count);
     },
+    /** Runs one statement on the database, past the application. */
+    run: async (sql: string): Promise<void> => {
+      const own = new Sequelize(databaseUrl, { logging: false });
+      await own.query(sql);
+      await own.close();
+    },
     close: async (): Promise<void> => {
       for (const app of apps) await app.close();
       await admin.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);

@@ -15,6 +15,7 @@ import {
   openSystem,
   systemParams,
   systemSummary,
+  unreadableSystem,
   type SystemSummary,
 } from './schemas.ts';
 import type { OpenSystem, Store } from './store.ts';
@@ -54,7 +55,17 @@ export const systemRoutes =
     const failures = { '4xx': problemSchema };
 
     app.get('/api/systems', { schema: { response: { 200: z.array(systemSummary) } } }, async () =>
-      (await store.list()).map(summary),
+      (await store.list()).systems.map(summary),
+    );
+
+    app.get(
+      '/api/systems/unreadable',
+      { schema: { response: { 200: z.array(unreadableSystem) } } },
+      async () => {
+        const { unreadable } = await store.list();
+        for (const { problem } of unreadable) app.log.error(problem);
+        return unreadable.map(({ id, name }) => ({ id, name }));
+      },
     );
 
     app.post(

@@ -62,3 +62,6 @@ export const changesQuery = z.object({
   /** Only the newest so many. */
   last: z.coerce.number().int().min(1).max(500).default(200),
 });
+
+/** A system that is kept and cannot be read. */
+export const unreadableSystem = z.object({ id: z.string(), name: z.string() });

@@ -34,6 +34,22 @@ function read(row: SystemRow): OpenSystem {
   return { id, sequence, document: result.document, updatedAt };
 }
 
+/** A system that is stored, and that this Garnish cannot read. */
+export interface UnreadableSystem {
+  readonly id: string;
+  readonly name: string;
+  readonly problem: string;
+}
+
+function unreadableOf({ id, document }: SystemRow, error: unknown): UnreadableSystem {
+  const { name } = document as { readonly name?: unknown };
+  return {
+    id,
+    name: typeof name === 'string' ? name : 'a system without a name',
+    problem: error instanceof Error ? error.message : String(error),
+  };
+}
+
 const unknown = (): Problem =>
   new Problem('unknown-system', 'It may have been deleted, or the address is incomplete.');
 
@@ -64,7 +80,8 @@ export function createStore({ sequelize, Systems, Changes }: Database) {
     });
 
   return {
-    async list(): Promise<OpenSystem[]> {
+    /** Every system that can be read, and what is wrong with any other: one never hides the rest. */
+    async list(): Promise<{ systems: OpenSystem[]; unreadable: UnreadableSystem[] }> {
       const rows = await Systems.findAll({
         where: { deletedAt: null },
         order: [
@@ -72,7 +89,15 @@ export function createStore({ sequelize, Systems, Changes }: Database) {
           ['id', 'ASC'],
         ],
       });
-      return rows.map(read);
+      const systems: OpenSystem[] = [];
+      const unreadable: UnreadableSystem[] = [];
+      for (const row of rows)
+        try {
+          systems.push(read(row));
+        } catch (error) {
+          unreadable.push(unreadableOf(row, error));
+        }
+      return { systems, unreadable };
     },
 
     async open(id: string): Promise<OpenSystem> {

@@ -68,6 +68,24 @@ describe('systems', () => {
     expect(await names()).toContain('First');
   });
 
+  test('that cannot be read are named and kept, and hide no other', async () => {
+    const id = await made('From the future');
+    const other = await made('Beside it');
+    await server.run(
+      `UPDATE systems SET document = jsonb_set(document::jsonb, '{schema}', '99') WHERE id = '${id}'`,
+    );
+    const names = z
+      .array(systemSummary)
+      .parse(await (await call('GET', '/api/systems')).json())
+      .map(({ name }) => name);
+    expect(names).toContain('Beside it');
+    expect(names).not.toContain('From the future');
+    const unreadable: unknown = await (await call('GET', '/api/systems/unreadable')).json();
+    expect(unreadable).toEqual([{ id, name: 'From the future' }]);
+    await call('DELETE', `/api/systems/${other}`);
+    await server.run(`UPDATE systems SET document = jsonb_set(document::jsonb, '{schema}', '2')`);
+  });
+
   test('begin as valid documents without findings', async () => {
     const id = await made();
     const { document, sequence } = await open(id);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import useSWR from 'swr';
+import * as z from 'zod/mini';
 import { Link, useNavigate } from 'react-router';
 import { get, send } from '../api/client.ts';
 import { systemList, systemSummary, type SystemSummary } from '../api/resources.ts';
@@ -9,6 +10,9 @@ import { Portrait } from './portrait.tsx';
 import { RenameDialog } from './rename-dialog.tsx';
 
 const ADDRESS = '/api/systems';
+
+const unreadableList = z.array(z.object({ id: z.string(), name: z.string() }));
+type Unreadable = z.infer<typeof unreadableList>[number];
 
 const waits = ({ repair, look }: SystemSummary['findings']): string => {
   if (repair === 0 && look === 0) return 'nothing to repair';
@@ -121,6 +125,10 @@ export function SystemsPage() {
     // Whoever comes back from a system expects to see what was just done to it.
     { dedupingInterval: 0 },
   );
+  const { data: unreadable } = useSWR<readonly Unreadable[], Error>(
+    data ? `${ADDRESS}/unreadable` : null,
+    (path: string) => get(path, unreadableList),
+  );
   const { look } = usePreferences();
   const [making, setMaking] = useState(false);
   const [renaming, setRenaming] = useState<SystemSummary>();
@@ -180,6 +188,12 @@ export function SystemsPage() {
           {problem ?? error?.message}
         </p>
       )}
+      {unreadable?.map(({ id, name }) => (
+        <p key={id} role="alert" className="mb-4 border-s-[3px] border-warning ps-3 text-warning">
+          {name} cannot be read by this version of Garnish. It is kept as it is; the server’s log
+          says what is wrong with it.
+        </p>
+      ))}
       {!data && !error && (
         <p aria-busy className="text-quiet">
           Reading the list …

@@ -66,7 +66,14 @@ test('every control of an area is reached with the keyboard and shows its focus'
 test('the interface reflows at 320 px without scrolling sideways', async ({ page, request }) => {
   const id = await copyOf(request, KESTREL);
   await page.setViewportSize({ width: 320, height: 700 });
-  for (const address of ['/', `/systems/${id}/review`, `/systems/${id}/tokens`]) {
+  for (const address of [
+    '/',
+    `/systems/${id}/review`,
+    `/systems/${id}/tokens`,
+    `/systems/${id}/type`,
+    `/systems/${id}/color`,
+    `/systems/${id}/fonts`,
+  ]) {
     await page.goto(address);
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
     // Areas arrive after the page; what counts is the page as it stands.

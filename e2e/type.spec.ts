@@ -139,7 +139,9 @@ test('the curve is read with the keyboard, beyond the proof too', async ({ page,
   await expect(curve).toHaveAttribute('aria-valuetext', /^h2 at 820 px/);
   await page.keyboard.press('End');
   await expect(curve).toHaveAttribute('aria-valuetext', /^h2 at 2560 px: .* at rest$/);
-  await expect(page.getByText(/h1 cannot be zoomed where it is dashed/)).toBeVisible();
+  await expect(
+    page.getByText(/^h1 cannot be zoomed where dashed; h3 under h4 where the foot is red/),
+  ).toBeVisible();
 });
 
 test('the table is sorted and copied, a length converted, a scale read from sizes', async ({

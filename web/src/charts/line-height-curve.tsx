@@ -3,6 +3,7 @@ import { middlePx } from '@garnish/core/derive/styles';
 import { lineHeightOf } from '@garnish/core/type/line-height';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
+import { Ticks } from './ticks.tsx';
 
 const WIDTH = 352;
 const HEIGHT = 120;
@@ -35,25 +36,7 @@ export function LineHeightCurve({ styles }: LineHeightCurveProps) {
       role="img"
       aria-label="Automatic line height over the size of the text, with every role on it"
     >
-      {y.ticks(4).map((tick) => (
-        <g key={tick}>
-          <line
-            x1={MARGIN.left}
-            x2={WIDTH - MARGIN.right}
-            y1={y(tick)}
-            y2={y(tick)}
-            className="stroke-line"
-          />
-          <text
-            x={MARGIN.left - 5}
-            y={y(tick) + 3}
-            textAnchor="end"
-            className="figures fill-quiet text-[9px]"
-          >
-            {tick.toFixed(1)}
-          </text>
-        </g>
-      ))}
+      <Ticks y={y} count={4} decimals={1} from={MARGIN.left} to={WIDTH - MARGIN.right} />
       {[12, 18, 32, 72].map((px) => (
         <text
           key={px}

@@ -10,6 +10,7 @@ import { setPreferences, usePreferences } from '../app/preferences.ts';
 import { heldWidth } from '../proof/ruler.tsx';
 import { useStore, useSystem } from '../system/system-context.ts';
 import { useGesture } from '../ui/gesture.ts';
+import { Ticks } from './ticks.tsx';
 
 const WIDTH = 352;
 const HEIGHT = 236;
@@ -138,6 +139,10 @@ export function SizeCurves() {
       );
   };
   const crossings = crossingsOf(shown.derived.styles);
+  const unproved = curves
+    .filter(({ style }) => gapsOf(style.size).length > 0)
+    .map(({ names }) => names[0] ?? '')
+    .reverse();
   const curve = curves[chosen];
   const reading = curve ? readingOf(curve, at) : '';
 
@@ -186,25 +191,7 @@ export function SizeCurves() {
           onPointerMove={(event) => event.buttons === 1 && point(event)}
         >
           <rect width={WIDTH} height={HEIGHT} className="fill-transparent" />
-          {y.ticks(5).map((tick) => (
-            <g key={tick}>
-              <line
-                x1={MARGIN.left}
-                x2={WIDTH - MARGIN.right}
-                y1={y(tick)}
-                y2={y(tick)}
-                className="stroke-line"
-              />
-              <text
-                x={MARGIN.left - 5}
-                y={y(tick) + 3}
-                textAnchor="end"
-                className="figures fill-quiet text-[9px]"
-              >
-                {tick}
-              </text>
-            </g>
-          ))}
+          <Ticks y={y} count={5} from={MARGIN.left} to={WIDTH - MARGIN.right} />
           {curves.map(({ style }, index) => (
             <g key={style.id}>
               <path
@@ -331,13 +318,14 @@ export function SizeCurves() {
       <p className="figures min-h-8 text-xs" aria-hidden>
         {reading}
       </p>
-      {(crossings.length > 0 || curves.some(({ style }) => gapsOf(style.size).length > 0)) && (
+      {(crossings.length > 0 || unproved.length > 0) && (
         <p className="text-xs text-error">
-          {curves
-            .filter(({ style }) => gapsOf(style.size).length > 0)
-            .map(({ names }) => `${names[0] ?? ''} cannot be zoomed where it is dashed`)
-            .concat(crossings.map(({ names }) => `${names} where the foot is red`))
-            .join('; ')}
+          {[
+            ...(unproved.length > 0
+              ? [`${unproved.join(', ')} cannot be zoomed where dashed`]
+              : []),
+            ...crossings.map(({ names }) => `${names} where the foot is red`),
+          ].join('; ')}
           .
         </p>
       )}

@@ -1,7 +1,8 @@
 import type { SampledColor } from '@garnish/core/color/dominant';
 import { inOrder } from '@garnish/core/system/document';
-import { useEffect, useId, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
+import { FileDrop } from '../../ui/file-drop.tsx';
 import { readPicture, UnreadablePicture } from './read-picture.ts';
 
 interface Found {
@@ -19,11 +20,9 @@ export function Sample() {
   const store = useStore();
   const { decided } = useSystem();
   const { sources } = decided.document.color;
-  const id = useId();
   const [found, setFound] = useState<Found>();
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
-  const [over, setOver] = useState(false);
 
   const read = (file: File | undefined): void => {
     if (!file) return;
@@ -67,34 +66,14 @@ export function Sample() {
     );
   };
   return (
-    <div
-      role="group"
-      aria-label="Colors from a picture"
-      className={`mt-3 ${over ? 'outline-2 outline-primary' : ''}`}
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        event.preventDefault();
-        setOver(false);
-        read(event.dataTransfer.files[0]);
-      }}
+    <FileDrop
+      name="Colors from a picture"
+      label="Sample a logo or a picture"
+      accept="image/*"
+      className="mt-3"
+      onFiles={([file]) => read(file)}
     >
-      <label htmlFor={id} className="act relative">
-        Sample a logo or a picture
-        <input
-          id={id}
-          type="file"
-          accept="image/*"
-          className="absolute inset-0 cursor-pointer opacity-0"
-          onChange={(event) => {
-            read(event.currentTarget.files?.[0]);
-            event.currentTarget.value = '';
-          }}
-        />
-      </label>{' '}
+      {' '}
       <span className="text-xs text-quiet">{busy ? 'looking …' : 'or drop or paste one'}</span>
       {problem !== undefined && (
         <p role="alert" className="text-error">
@@ -139,6 +118,6 @@ export function Sample() {
           </ul>
         </>
       )}
-    </div>
+    </FileDrop>
   );
 }

@@ -1,7 +1,8 @@
 import { CATEGORIES, fontFamily } from '@garnish/core/fonts/family';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { ApiError, sendForm } from '../../api/client.ts';
 import { useStore } from '../../system/system-context.ts';
+import { FileDrop } from '../../ui/file-drop.tsx';
 import { choosing, nameOf, type Target } from './choosing.ts';
 
 interface Told {
@@ -18,18 +19,16 @@ interface OwnFilesProps {
 /** A designer's own files as one family: measured as the shipped ones are, and taken at once. */
 export function OwnFiles({ target, onDone }: OwnFilesProps) {
   const store = useStore();
-  const id = useId();
   const [files, setFiles] = useState<readonly File[]>([]);
   const [kind, setKind] = useState<string>('sans');
   const [licence, setLicence] = useState('');
   const [mustConfirm, setMustConfirm] = useState(false);
   const [confirmed, setConfirmed] = useState(false);
   const [busy, setBusy] = useState(false);
-  const [over, setOver] = useState(false);
   const [told, setTold] = useState<Told>();
 
-  const choose = (chosen: FileList | null): void => {
-    setFiles([...(chosen ?? [])]);
+  const choose = (chosen: readonly File[]): void => {
+    setFiles(chosen);
     setMustConfirm(false);
     setConfirmed(false);
     setTold(undefined);
@@ -71,34 +70,14 @@ export function OwnFiles({ target, onDone }: OwnFilesProps) {
   };
 
   return (
-    <section
-      aria-label="Your own files"
-      className={`mt-4 border-t border-line-strong pt-2 ${over ? 'outline-2 outline-primary' : ''}`}
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        event.preventDefault();
-        setOver(false);
-        choose(event.dataTransfer.files);
-      }}
+    <FileDrop
+      name="Your own files"
+      label="Bring your own files"
+      accept=".woff2,.woff,.ttf,.otf"
+      multiple
+      className="mt-4 border-t border-line-strong pt-2"
+      onFiles={choose}
     >
-      <label htmlFor={id} className="act relative">
-        Bring your own files
-        <input
-          id={id}
-          type="file"
-          multiple
-          accept=".woff2,.woff,.ttf,.otf"
-          className="absolute inset-0 cursor-pointer opacity-0"
-          onChange={(event) => {
-            choose(event.currentTarget.files);
-            event.currentTarget.value = '';
-          }}
-        />
-      </label>
       <p className="text-xs text-quiet">
         WOFF2, WOFF, TTF or OTF, up to 8 MB each; several become one family. Or drop them here.
       </p>
@@ -164,6 +143,6 @@ export function OwnFiles({ target, onDone }: OwnFilesProps) {
           ))}
         </div>
       )}
-    </section>
+    </FileDrop>
   );
 }

@@ -1,8 +1,9 @@
 import { readDtcg, type LeftOut } from '@garnish/core/formats/read-dtcg';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
+import { FileDrop } from '../../ui/file-drop.tsx';
 
 /** A whole system is taken over part by part, so that what is equal already stays untouched. */
 const restoring = (now: StyleDocument, next: StyleDocument): Patch =>
@@ -20,9 +21,7 @@ interface Told {
 export function ImportTokens() {
   const store = useStore();
   const { decided } = useSystem();
-  const id = useId();
   const [told, setTold] = useState<Told>();
-  const [over, setOver] = useState(false);
 
   const take = (text: string, name: string): Told => {
     const read = readDtcg(text);
@@ -73,32 +72,13 @@ export function ImportTokens() {
   };
 
   return (
-    <div
-      className={`text-xs ${over ? 'outline-2 outline-primary' : ''}`}
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        event.preventDefault();
-        setOver(false);
-        open(event.dataTransfer.files[0]);
-      }}
+    <FileDrop
+      name="Token file"
+      label="Take in a token file"
+      accept=".json,.tokens,application/json"
+      className="text-xs"
+      onFiles={([file]) => open(file)}
     >
-      <label htmlFor={id} className="act relative">
-        Take in a token file
-        <input
-          id={id}
-          type="file"
-          accept=".json,.tokens,application/json"
-          className="absolute inset-0 cursor-pointer opacity-0"
-          onChange={(event) => {
-            open(event.currentTarget.files?.[0]);
-            event.currentTarget.value = '';
-          }}
-        />
-      </label>
       <p className="text-quiet">
         or drop it here. One from Garnish restores its decisions; any other adds its tokens.
       </p>
@@ -119,6 +99,6 @@ export function ImportTokens() {
           )}
         </div>
       )}
-    </div>
+    </FileDrop>
   );
 }

@@ -271,8 +271,8 @@ const Ground = memo(function Ground({ type }: { readonly type: Type }) {
       'breakpoints of the stepped sheet',
     );
   };
-  const choose = (part: string, value: string): void => {
-    store.change([{ op: 'replace', path: `/type/${part}`, value }], `${part} of the scale`);
+  const choose = (part: string, value: string, label: string): void => {
+    store.change([{ op: 'replace', path: `/type/${part}`, value }], label);
   };
   const selects = [
     ['scale', 'sizes by', scale, SCALES],
@@ -287,7 +287,9 @@ const Ground = memo(function Ground({ type }: { readonly type: Type }) {
           <select
             className="select w-full"
             value={value}
-            onChange={(event) => choose(part, event.currentTarget.value)}
+            onChange={(event) =>
+              choose(part, event.currentTarget.value, `${label} ${event.currentTarget.value}`)
+            }
           >
             {options.map((option) => (
               <option key={option}>{option}</option>

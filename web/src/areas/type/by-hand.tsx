@@ -21,7 +21,7 @@ export function ByHand() {
       <div className="grid gap-x-3 text-xs text-quiet" style={columns} aria-hidden>
         <span>step</span>
         {anchors.map(([id, { width }]) => (
-          <span key={id} className="figures text-end">
+          <span key={id} className="figures pe-7 text-end">
             {width} px
           </span>
         ))}

@@ -59,28 +59,24 @@ export function Converter() {
             <option key={one}>{one}</option>
           ))}
         </select>
-        <label>
-          <span className="text-xs text-quiet">in</span>
-          <select
-            className="select w-full"
-            aria-label="Role that it stands in"
-            value={role}
-            onChange={(event) => setRole(event.currentTarget.value)}
-          >
-            {roleOptions}
-          </select>
-        </label>
-        <label>
-          <span className="text-xs text-quiet">within</span>
-          <select
-            className="select w-full"
-            aria-label="Role of its parent"
-            value={parent}
-            onChange={(event) => setParent(event.currentTarget.value)}
-          >
-            {roleOptions}
-          </select>
-        </label>
+        {(
+          [
+            ['in', 'Role that it stands in', role, setRole],
+            ['within', 'Role of its parent', parent, setParent],
+          ] as const
+        ).map(([words, label, value, choose]) => (
+          <label key={words}>
+            <span className="text-xs text-quiet">{words}</span>
+            <select
+              className="select w-full"
+              aria-label={label}
+              value={value}
+              onChange={(event) => choose(event.currentTarget.value)}
+            >
+              {roleOptions}
+            </select>
+          </label>
+        ))}
       </div>
       {read.ok ? (
         <ul className="mt-2 grid grid-cols-2 gap-x-6" aria-label="The length in other units">

@@ -180,13 +180,13 @@ export function RoleEditor({ id, role, style }: EditorProps) {
           <NumberField
             label={`longest line of ${role.name}`}
             hideLabel
-            value={role.longest ?? 66}
-            min={10}
+            value={role.longest ?? 0}
+            min={role.longest === undefined ? 0 : 10}
             max={200}
             step={1}
             decimals={0}
-            unit="char."
-            onChange={(value, gesture) => set('longest', value, gesture)}
+            unit={role.longest === undefined ? 'any' : 'char.'}
+            onChange={(value, gesture) => value > 0 && set('longest', Math.max(10, value), gesture)}
           />
         </Own>
         {selects.map(([part, name, value, options, automatic]) => (

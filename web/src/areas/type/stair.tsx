@@ -15,7 +15,7 @@ const LETTER_HEIGHT = 66;
 /** How high an a stands, about, as a share of the em. */
 const LETTER = 0.72;
 /** A step needs so much, in px; the rest is shared out by size. */
-const LEAST = 36;
+const LEAST = 42;
 
 const ROLE = 'application/x-text-role';
 const ROW_PX = 24;
@@ -169,7 +169,7 @@ export const Stair = memo(function Stair({ view }: StairProps) {
               style={{
                 left: starts[index],
                 top: rowOf(style) * ROW_PX,
-                maxWidth: (starts[index + 1] ?? 0) - (starts[index] ?? 0),
+                maxWidth: (starts[index + 1] ?? 0) - (starts[index] ?? 0) - 4,
               }}
               title={`${style.name}, ${placeName(style.place)}: drag it along the stair, or use the arrow keys`}
               aria-label={`${style.name} stands ${placeName(style.place)}: arrow keys move it`}

@@ -289,3 +289,14 @@ test('find leads to a decision, a token or a command by the keyboard', async ({
     'true',
   );
 });
+
+test('an address leads to its token and to its decision, however long the bench is', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens?token=button.background');
+  await expect(page.getByRole('link', { name: 'color.action' }).first()).toBeInViewport();
+  await openArea(page, id, `type?at=${encodeURIComponent('/type/roles/items/code')}`);
+  await expect(page.getByRole('group', { name: 'Text role code' })).toBeInViewport();
+});

@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
+import { bringIntoView } from './bring-into-view.ts';
 
 const SHOWN_MS = 1800;
 
@@ -20,10 +21,11 @@ export function useDecisionTarget(): void {
         (other.dataset['decision']?.length ?? 0) - (one.dataset['decision']?.length ?? 0),
     )[0];
     if (!target) return;
-    target.scrollIntoView({ block: 'center' });
+    const stop = bringIntoView(target, 'center');
     target.dataset['target'] = '';
     const timer = setTimeout(() => delete target.dataset['target'], SHOWN_MS);
     return () => {
+      stop();
       clearTimeout(timer);
       delete target.dataset['target'];
     };

@@ -5,6 +5,7 @@ import { decisionAddress } from '../../findings/address.ts';
 import { Fact } from '../../findings/fact.tsx';
 import { useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
+import { bringIntoView } from '../../ui/bring-into-view.ts';
 import { Copy } from '../../ui/copy.tsx';
 import { ImportTokens } from './import-tokens.tsx';
 
@@ -99,7 +100,7 @@ interface RowProps {
 function Row({ token, open, onToggle }: RowProps) {
   const row = useRef<HTMLLIElement>(null);
   useEffect(() => {
-    if (open) row.current?.scrollIntoView({ block: 'nearest' });
+    return open && row.current ? bringIntoView(row.current, 'nearest') : undefined;
   }, [open]);
   const { light, dark } = token.values;
   const same = valueText(light) === valueText(dark);

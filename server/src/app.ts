@@ -17,6 +17,8 @@ import { fontSource } from './fonts/delivered.ts';
 import { createOwnFonts } from './fonts/own-fonts.ts';
 import { fontRoutes } from './fonts/routes.ts';
 import { keeperRoutes } from './keepers/routes.ts';
+import { createPictures } from './pictures/pictures.ts';
+import { pictureRoutes } from './pictures/routes.ts';
 import { answerError, answerUnknownAddress } from './problems.ts';
 import { createChangeFeed } from './systems/listen.ts';
 import { systemRoutes } from './systems/routes.ts';
@@ -62,7 +64,8 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   const database = connect(databaseUrl);
   await migrate(database.sequelize);
   const store = createStore(database);
-  if (demo && (await store.isEmpty())) await loadDemo(store);
+  const pictures = createPictures(database.Pictures);
+  if (demo && (await store.isEmpty())) await loadDemo(store, pictures);
 
   const app = Fastify({
     logger: { level: 'warn' },
@@ -98,6 +101,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   const own = createOwnFonts(database);
   app.addHook('onClose', () => own.close());
   await app.register(fontRoutes(own));
+  await app.register(pictureRoutes(pictures));
   await app.register(exportRoutes(store, fontSource(own)));
   app.get('/api/docs/json', { schema: { hide: true } }, () => app.swagger());
   app.get('/proof/', { schema: { hide: true } }, async (_, reply) =>

@@ -12,6 +12,8 @@ const KINDS = {
   'font-refused': [422, 'These files cannot be taken'],
   'font-needs-confirmation': [409, 'The files forbid embedding in documents'],
   'unknown-keeper': [404, 'There is no such keeper'],
+  'picture-refused': [422, 'This picture cannot be taken'],
+  'unknown-picture': [404, 'There is no such picture'],
   'unknown-font-file': [404, 'There is no such font file'],
   conflict: [409, 'The same value was changed elsewhere'],
   'invalid-change': [422, 'The change would make the system invalid'],

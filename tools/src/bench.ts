@@ -2,7 +2,6 @@
  * Measures what speed is promised, as ratios of two things timed in the same run; then one slider
  * movement in the browser, in milliseconds. The median of several rounds counts.
  */
-import { judge } from '@garnish/core/checks/contrast';
 import { contrastTable } from '@garnish/core/color/contrast';
 import { hexOf } from '@garnish/core/color/srgb';
 import { assignRungs } from '@garnish/core/derive/assign';
@@ -151,16 +150,9 @@ function measureType(): void {
 
 /** A new assignment of all roles in both themes; the limit is 20 ms. */
 function measureAssignment(): void {
-  const { pairs, ramps } = derive(brackwater);
-  const { conformance } = brackwater.brief;
-  const ms = timed(
-    () =>
-      assignRungs(brackwater.color, ramps, (mode) =>
-        pairs.map((pair) => ({ pair, needed: judge(pair, mode, conformance).needed })),
-      ),
-    9,
-    5,
-  );
+  const { needs, ramps } = derive(brackwater);
+  const plans = needs.map((need) => ({ ...need, color: need.color.id, on: need.on.id }));
+  const ms = timed(() => assignRungs(brackwater.color.roles, ramps, plans, 'every rung'), 9, 5);
   console.log(`assign all color roles in both themes: ${ms.toFixed(1)} ms (limit 20)`);
 }
 

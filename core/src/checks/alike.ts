@@ -2,7 +2,7 @@ import { oklabDistance, oklabOf } from '../color/oklab.ts';
 import { rgbOf, type Hex } from '../color/srgb.ts';
 import { seenAs, type Vision } from '../color/vision.ts';
 import type { Derived, DerivedColorRole } from '../derive/derived.ts';
-import { inOrder, MODES, type Mode, type Paint, type StyleDocument } from '../system/document.ts';
+import { MODES, type Mode, type Paint, type StyleDocument } from '../system/document.ts';
 import { NEUTRAL } from '../system/validate.ts';
 import type { Check, Finding } from './finding.ts';
 
@@ -11,8 +11,19 @@ const ALIKE = 0.06;
 /** Colors that were chosen so near to each other are meant to be alike. */
 const MEANT = 0.09;
 
-/** The eyes that are common enough to be thought of in every system. */
-const EYES = ['protan', 'deutan', 'tritan'] as const satisfies readonly Vision[];
+/** The eyes that are common enough to be thought of in every system, and none that sees color at all. */
+const EYES = ['protan', 'deutan', 'tritan', 'grey'] as const satisfies readonly Vision[];
+
+/** Colors that say different things, and so have to be told apart. */
+const TOLD_APART = [
+  ['success', 'warning', 'danger', 'notice'],
+  ['action', 'danger'],
+  ['link', 'action'],
+] as const;
+
+const PAIRS: readonly (readonly [string, string])[] = TOLD_APART.flatMap((group) =>
+  group.flatMap((one, index) => group.slice(index + 1).map((other) => [one, other] as const)),
+);
 
 const apart = (one: Hex, other: Hex): number =>
   oklabDistance(oklabOf(rgbOf(one)), oklabOf(rgbOf(other)));
@@ -40,7 +51,8 @@ function confused(one: DerivedColorRole, other: DerivedColorRole, mode: Mode): C
 /** The ramp that a role comes from in a mode; a color of its own stands for itself, greys for nothing. */
 function originOf(paint: Paint): string | undefined {
   if (paint.kind === 'own') return paint.value;
-  const ramp = paint.kind === 'rung' ? paint.ramp : paint.source;
+  if (paint.kind === 'share') return undefined;
+  const ramp = paint.kind === 'source' ? paint.source : paint.ramp;
   return ramp === NEUTRAL ? undefined : ramp;
 }
 
@@ -55,30 +67,35 @@ export const alikeCheck: Check = ({ color }, { colors }) => {
 };
 
 function alikeIn(color: StyleDocument['color'], colors: Derived['colors']): Finding[] {
-  const roles = inOrder(color.roles).flatMap(([id, role]) => {
-    const derived = colors.get(id);
-    return derived ? [{ role, derived }] : [];
+  return PAIRS.flatMap(([first, second]) => {
+    const [one, other] = [colors.get(first), colors.get(second)];
+    const [role, otherRole] = [color.roles.items[first], color.roles.items[second]];
+    if (!one || !other || !role || !otherRole) return [];
+    return MODES.flatMap((mode): Confused[] => {
+      const [from, to] = [originOf(role[mode]), originOf(otherRole[mode])];
+      return from === undefined || to === undefined || from === to
+        ? []
+        : confused(one, other, mode);
+    }).map(findingOf);
   });
-  return roles.flatMap((one, index) =>
-    roles.slice(index + 1).flatMap((other) =>
-      MODES.flatMap((mode): Confused[] => {
-        const [first, second] = [originOf(one.role[mode]), originOf(other.role[mode])];
-        return first === undefined || second === undefined || first === second
-          ? []
-          : confused(one.derived, other.derived, mode);
-      }).map(({ mode, eyes, nearest }): Finding => ({
-        id: `alike:${one.derived.id}:${other.derived.id}:${mode}`,
-        severity: 'look',
-        area: 'color',
-        decision: `/color/roles/items/${other.derived.id}`,
-        title: `${one.derived.name} and ${other.derived.name} look alike to some in ${mode}`,
-        figures: `to ${eyes.join(' and ')} eyes ${nearest.toFixed(3)} apart in OKLab; ${ALIKE} is the least`,
-        reason:
-          'One in twelve men and one in two hundred women sees colors so. What only a color says, they are not told.',
-        source:
-          'Machado, Oliveira and Fernandes 2009, full severity; the limit is common practice; WCAG 2.2, 1.4.1',
-        where: { selector: '.button', mode },
-      })),
-    ),
-  );
+}
+
+function findingOf({ one, other, mode, eyes, nearest }: Confused): Finding {
+  const byColorAlone = eyes.length === 1 && eyes[0] === 'grey';
+  return {
+    id: `alike:${one.id}:${other.id}:${mode}`,
+    severity: 'look',
+    area: 'color',
+    decision: `/color/roles/items/${other.id}`,
+    title: byColorAlone
+      ? `${one.name} and ${other.name} are told apart by their color alone in ${mode}`
+      : `${one.name} and ${other.name} look alike to some in ${mode}`,
+    figures: `${byColorAlone ? 'in grey' : `to ${eyes.join(' and ')} eyes`} ${nearest.toFixed(3)} apart in OKLab; ${ALIKE} is the least`,
+    reason: byColorAlone
+      ? 'Where no color is seen (in print, in the sun, by some eyes) the two say the same.'
+      : 'One in twelve men and one in two hundred women sees colors so. What only a color says, they are not told.',
+    source:
+      'Machado, Oliveira and Fernandes 2009, full severity; luminance for grey; the limit is common practice; WCAG 2.2, 1.4.1',
+    where: { selector: '.button', mode },
+  };
 }

@@ -50,6 +50,7 @@ describe('contrast', () => {
       'contrast:small-page:light',
       'contrast:caption-page:light',
       'contrast:small-surface:light',
+      'contrast:quiet:raised:light',
     ]);
     expect(found[0]?.figures).toMatch(/^2\.\d\d of 4\.50, at 19\.2 to 22\.5 px, weight 400$/);
   });
@@ -173,7 +174,7 @@ test('what was accepted with a reason is known as such', () => {
   });
   const found = findings(document);
   expect(found.filter((finding) => isAccepted(document, finding))).toHaveLength(1);
-  expect(found.length).toBe(4);
+  expect(found.length).toBe(5);
 });
 
 test('what is to be repaired comes before what is to be looked at', () => {

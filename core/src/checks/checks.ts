@@ -23,6 +23,7 @@ import {
   longWordsCheck,
   smallSizesCheck,
 } from './setting.ts';
+import { strokesCheck } from './strokes.ts';
 import { weightsCheck } from './weights.ts';
 import { zoomCheck } from './zoom.ts';
 
@@ -30,6 +31,7 @@ import { zoomCheck } from './zoom.ts';
 export const CHECKS: readonly Check[] = [
   contrastCheck,
   alikeCheck,
+  strokesCheck,
   weightsCheck,
   headingOrderCheck,
   bodySizeCheck,

@@ -1,41 +1,72 @@
-import { contrastRatio, isLargeText, neededContrast, type Conformance } from '../color/contrast.ts';
-import { nearestPassing } from '../color/nearest-passing.ts';
+import {
+  contrastRatio,
+  isLargeText,
+  ratioOfLuminances,
+  relativeLuminance,
+} from '../color/contrast.ts';
+import { wideLuminance } from '../color/parse-color.ts';
 import { partSelector } from '../derive/color.ts';
-import type { TextPair } from '../derive/derived.ts';
-import { MODES, type Mode } from '../system/document.ts';
+import type { Derived, DerivedColorRole, Need } from '../derive/derived.ts';
+import { FAMILIES, MODES, type Mode, type StyleDocument } from '../system/document.ts';
+import { ROOT_PX } from '../type/fluid.ts';
+import { repairsOf } from './contrast-repairs.ts';
 import type { Check, Finding } from './finding.ts';
 
-const ROOT_PX = 16;
-
-/** A pair as judged in one mode: its ratio, what it needs, and why. */
+/** A need as judged in one mode: its ratio, and whether that is enough. */
 export interface Judged {
-  readonly pair: TextPair;
+  readonly need: Need;
   readonly mode: Mode;
+  /** Of the emitted 8-bit colors. */
   readonly ratio: number;
+  /** On screens with a wide gamut, where one of the two is beyond sRGB. */
+  readonly wideRatio?: number;
   readonly needed: number;
   readonly passes: boolean;
-  /** The sizes over all widths, in px: a fluid text is judged by its smallest. */
-  readonly fromPx: number;
-  readonly toPx: number;
+  /** The sizes of the text over all widths, in px: a fluid text is judged by its smallest. */
+  readonly fromPx?: number;
+  readonly toPx?: number;
   readonly large: boolean;
 }
 
-/** Judges the emitted colors of a pair by the smallest size and the weight that the text has. */
-export function judge(pair: TextPair, mode: Mode, level: Conformance): Judged {
-  const { style, color, on } = pair;
-  const fromPx = style.size.minRem * ROOT_PX;
-  const needed = neededContrast(fromPx, style.weight, level);
+const luminanceIn = ({ painted }: DerivedColorRole, mode: Mode): number => {
+  const { hex, wide } = painted[mode];
+  return (wide === undefined ? undefined : wideLuminance(wide)) ?? relativeLuminance(hex);
+};
+
+function wideRatio({ color, on }: Need, mode: Mode): number | undefined {
+  if (color.painted[mode].wide === undefined && on.painted[mode].wide === undefined)
+    return undefined;
+  return ratioOfLuminances(luminanceIn(color, mode), luminanceIn(on, mode));
+}
+
+/** Judges the emitted colors of a need, and beside them those of wide-gamut screens. */
+export function judge(need: Need, mode: Mode): Judged {
+  const { style, color, on, needed } = need;
   const ratio = contrastRatio(color.colors[mode], on.colors[mode]);
+  const wide = wideRatio(need, mode);
   return {
-    pair,
+    need,
     mode,
     ratio,
     needed,
-    passes: ratio >= needed,
-    fromPx,
-    toPx: style.size.maxRem * ROOT_PX,
-    large: isLargeText(fromPx, style.weight),
+    passes: ratio >= needed && (wide ?? ratio) >= needed,
+    ...(wide !== undefined && { wideRatio: wide }),
+    ...(style && {
+      fromPx: style.size.minRem * ROOT_PX,
+      toPx: style.size.maxRem * ROOT_PX,
+    }),
+    large: style !== undefined && isLargeText(style.size.minRem * ROOT_PX, style.weight),
   };
+}
+
+/** What was judged of the same needs; they stay themselves while no color and no size changes. */
+const known = new WeakMap<Derived['needs'], readonly Judged[]>();
+
+/** Every need in both modes. */
+export function judgedAll({ needs }: Pick<Derived, 'needs'>): readonly Judged[] {
+  const found = known.get(needs) ?? needs.flatMap((need) => MODES.map((mode) => judge(need, mode)));
+  known.set(needs, found);
+  return found;
 }
 
 /** Two decimals, cut and never rounded up: a ratio of 4.499 is not 4.5. */
@@ -43,59 +74,69 @@ export const ratioText = (ratio: number): string => (Math.floor(ratio * 100) / 1
 
 const px = (value: number): string => String(Number(value.toFixed(1)));
 
-export const sizesText = ({ fromPx, toPx }: Judged): string =>
-  px(fromPx) === px(toPx) ? `${px(fromPx)} px` : `${px(fromPx)} to ${px(toPx)} px`;
+export const sizesText = ({ fromPx, toPx }: Pick<Judged, 'fromPx' | 'toPx'>): string => {
+  if (fromPx === undefined || toPx === undefined) return '';
+  return px(fromPx) === px(toPx) ? `${px(fromPx)} px` : `${px(fromPx)} to ${px(toPx)} px`;
+};
 
-/** The rule of the proof that shows the pair. */
-const selectorOf = ({ style, part, on }: TextPair): string =>
-  `.on-${on.slug} ${partSelector(part, style)}`;
+/** The rule of the proof that shows a need. */
+export function selectorOf({ style, part, on, color, decided }: Need): string {
+  if (decided && style && part) return `.on-${on.slug} ${partSelector(part, style)}`;
+  const family = FAMILIES.find((id) => on.id.startsWith(id) || color.id.startsWith(id));
+  if (family !== undefined) return on.id.endsWith('-wash') ? `.wash-${family}` : `.fill-${family}`;
+  return color.id === 'line-strong' ? '.field' : `.on-${on.slug}`;
+}
 
-/** What a use is called: the text role, or the link or quiet button in it. */
-export const nameOfUse = ({ style, part }: TextPair): string =>
-  part === 'words' ? style.name : part === 'link' ? `link in ${style.name}` : `quiet button`;
+const REASONS = {
+  text: 'Text of this size and weight needs this contrast to be read by people with low vision.',
+  large:
+    'Large text needs less contrast than small text, and this is still too little to be read by everyone.',
+  part: 'What shows that something can be used, or is chosen, has to be seen against what is around it.',
+  beside: 'Without an underline, only this difference tells a link from the text around it.',
+  exempt: '',
+} as const;
 
-function findingOf(judged: Judged): Finding {
-  const { pair, mode, ratio, needed, large } = judged;
-  const { color, on, style } = pair;
-  const before = color.colors[mode];
-  const after = nearestPassing(before, on.colors[mode], needed);
-  const what =
-    pair.part === 'link' ? `${color.name} in ${style.name}` : `${nameOfUse(pair)} in ${color.name}`;
+const SOURCES = {
+  text: 'WCAG 2.2, 1.4.3 and 1.4.6',
+  part: 'WCAG 2.2, 1.4.11',
+  beside: 'WCAG 2.2, 1.4.1, technique G183',
+  exempt: '',
+} as const;
+
+/** What a need is called, with its colors. */
+export function titleOf({ kind, what, color, on, part }: Need): string {
+  if (kind === 'beside') return `${color.name} ${what}`;
+  if (kind === 'part') return `${what} in ${color.name} on ${on.name}`;
+  return part === 'link'
+    ? `${color.name} in ${what.replace(/^link in /, '')} on ${on.name}`
+    : `${what} in ${color.name} on ${on.name}`;
+}
+
+function findingOf(judged: Judged, document: StyleDocument): Finding {
+  const { need, mode, ratio, needed, large } = judged;
+  const [repair, ...ways] = repairsOf(judged, document);
+  const at = need.style ? `, at ${sizesText(judged)}, weight ${need.style.weight}` : '';
+  const wide =
+    judged.wideRatio === undefined ? '' : `, ${ratioText(judged.wideRatio)} on wide-gamut screens`;
   return {
-    id: `contrast:${pair.id}:${mode}`,
+    id: `contrast:${need.id}:${mode}`,
     severity: 'repair',
     area: 'color',
-    decision: `/color/texts/items/${pair.id}`,
-    title: `${what} on ${on.name} falls short in ${mode}`,
-    figures: `${ratioText(ratio)} of ${needed.toFixed(2)}, at ${sizesText(judged)}, weight ${style.weight}`,
-    reason: large
-      ? 'Large text needs less contrast than small text, and this is still too little to be read by everyone.'
-      : 'Text of this size and weight needs this contrast to be read by people with low vision.',
-    source: 'WCAG 2.2, 1.4.3 and 1.4.6',
-    where: { selector: selectorOf(pair), mode },
-    ...(after !== undefined && {
-      repair: {
-        label: `Take ${after}`,
-        patch: [
-          {
-            op: 'replace',
-            path: `/color/roles/items/${color.id}/${mode}`,
-            value: { kind: 'own', value: after },
-          },
-        ],
-        before: `${before}, ${ratioText(ratio)}`,
-        after: `${after}, ${ratioText(contrastRatio(after, on.colors[mode]))}`,
-        swatches: [before, after],
-      },
-    }),
+    decision: need.decided
+      ? `/color/texts/items/${need.id}`
+      : `/color/roles/items/${need.color.id}`,
+    title: `${titleOf(need)} falls short in ${mode}`,
+    figures: `${ratioText(ratio)} of ${needed.toFixed(2)}${wide}${at}`,
+    reason: REASONS[need.kind === 'text' && large ? 'large' : need.kind],
+    source: SOURCES[need.kind],
+    where: { selector: selectorOf(need), mode },
+    ...(repair && { repair }),
+    ...(ways.length > 0 && { ways }),
   };
 }
 
-/** Every text in the color and on the surface that it is used in, in both themes. */
-export const contrastCheck: Check = ({ brief }, { pairs }) =>
-  pairs.flatMap((pair) =>
-    MODES.flatMap((mode) => {
-      const judged = judge(pair, mode, brief.conformance);
-      return judged.passes ? [] : [findingOf(judged)];
-    }),
-  );
+/** Every color on the ground that it is used on, in both themes. */
+export const contrastCheck: Check = (document, derived) =>
+  judgedAll(derived)
+    .filter(({ passes }) => !passes)
+    .map((judged) => findingOf(judged, document));

@@ -40,6 +40,8 @@ export interface Finding {
     readonly belowPx?: number;
   };
   readonly repair?: Repair;
+  /** Other ways to end it, where there are several. */
+  readonly ways?: readonly Repair[];
 }
 
 /** A check reads the document and what was derived, and changes nothing. */

@@ -24,3 +24,23 @@ export function gamutOf(color: Oklch): Gamut {
   ];
   return inGamut(p3) ? 'p3' : 'beyond';
 }
+
+/** Chroma beyond which no screen goes, and how finely a limit is found. */
+const MOST_CHROMA = 0.4;
+const FINE = 0.0005;
+
+/** The largest chroma that a gamut holds at a lightness and hue. Found by halving. */
+export function chromaLimit(lightness: number, hue: number, gamut: 'srgb' | 'p3'): number {
+  const holds = (chroma: number): boolean => {
+    const found = gamutOf({ lightness, chroma, hue });
+    return found === 'srgb' || (gamut === 'p3' && found === 'p3');
+  };
+  let low = 0;
+  let high = MOST_CHROMA;
+  while (high - low > FINE) {
+    const middle = (low + high) / 2;
+    if (holds(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}

@@ -15,11 +15,14 @@ test.each([
   ['color(srgb 1 1 1)', '#ffffff'],
   ['  White ', '#ffffff'],
 ])('%s is %s', (text, hex) => {
-  expect(parseColor(text)).toEqual({ ok: true, hex, mapped: false });
+  expect(parseColor(text)).toEqual({ ok: true, hex });
 });
 
-test('a color beyond sRGB is mapped into it, and that is said', () => {
-  expect(parseColor('color(display-p3 0 1 0)')).toMatchObject({ ok: true, mapped: true });
+test('a color beyond sRGB is mapped into it, and comes back as it was beside', () => {
+  expect(parseColor('color(display-p3 0 1 0)')).toMatchObject({
+    ok: true,
+    wide: 'color(display-p3 0 1 0)',
+  });
 });
 
 test.each(['', 'reddish', '#12345', 'rgb(1, 2)'])('“%s” is refused in words', (text) => {

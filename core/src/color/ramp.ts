@@ -5,9 +5,30 @@ import { hexOf, rgbOf, type Hex } from './srgb.ts';
 /** How many rungs a ramp has, from near-paper (1) to near-ink (16). */
 export const RUNGS = 16;
 
-/** Lightness in OKLab of the first and the last rung, unless the source lies beyond. */
-const PAPER = 0.975;
-const INK = 0.17;
+/** How a ramp runs. Lightness is that of OKLab, 0 to 1. */
+export interface RampShape {
+  /** Lightness of the first rung and of the last, unless the source lies beyond. */
+  readonly paper: number;
+  readonly ink: number;
+  /** Lightness decided by hand, by the number of the rung (1 to 16); the others follow evenly. */
+  readonly positions: Readonly<Record<string, number>>;
+  /** What is left of the source's chroma at either end, as a share; more than 1 gains. */
+  readonly chromaAtPaper: number;
+  readonly chromaAtInk: number;
+  /** How far the hue has turned at either end, in degrees. */
+  readonly driftAtPaper: number;
+  readonly driftAtInk: number;
+}
+
+export const USUAL_SHAPE: RampShape = {
+  paper: 0.975,
+  ink: 0.17,
+  positions: {},
+  chromaAtPaper: 0.06,
+  chromaAtInk: 0.25,
+  driftAtPaper: 0,
+  driftAtInk: 0,
+};
 
 export interface Ramp {
   /** The emitted colors, lightest first. */
@@ -19,6 +40,10 @@ export interface Ramp {
 /** Beyond these, 8 bits hold nothing lighter, or nothing darker that differs. */
 const WHITE = 0.99999;
 const BLACK = 0.07;
+/** How far apart neighbours stay at the least: less is not seen, and 8 bits might not hold it. */
+export const LEAST_STEP = 0.006;
+/** How far a step may differ from the even one before the neighbours of the source take the rest. */
+const EVEN_WITHIN = 0.024;
 
 /** Where the source is seated: where the two step widths differ least; white and black at an end. */
 function seatOf(source: number, paper: number, ink: number): number {
@@ -28,47 +53,124 @@ function seatOf(source: number, paper: number, ink: number): number {
   return Math.min(RUNGS - 2, Math.max(1, Math.round(even)));
 }
 
-/**
- * The lightness of every rung: even steps from paper to the source and from the source to ink, so
- * that the source keeps its own.
- */
-function lightnessesAround(source: number): { steps: number[]; seat: number } {
-  const paper = Math.max(PAPER, Math.min(1, source + 0.01));
-  const ink = Math.min(INK, Math.max(0, source - 0.01));
-  const seat = seatOf(source, paper, ink);
-  const between = (from: number, to: number, share: number): number => from + (to - from) * share;
-  const steps = Array.from({ length: RUNGS }, (_, rung) => {
-    if (rung === seat) return source;
-    return rung < seat
-      ? between(paper, source, rung / seat)
-      : between(source, ink, (rung - seat) / (RUNGS - 1 - seat));
-  });
-  return { steps, seat };
+interface Knot {
+  readonly rung: number;
+  readonly lightness: number;
 }
 
-/** Chroma falls off towards paper and ink, where a full one would glare or vanish. */
-const ease = (share: number): number => 1 - share ** 2;
+/** Even steps from knot to knot. */
+function between(knots: readonly Knot[]): number[] {
+  return Array.from({ length: RUNGS }, (_, rung) => {
+    const after = knots.findIndex((knot) => knot.rung >= rung);
+    const high = knots[after];
+    const low = knots[after - 1] ?? high;
+    if (!high || !low) return 0;
+    if (high.rung === rung) return high.lightness;
+    const share = (rung - low.rung) / (high.rung - low.rung);
+    return low.lightness + (high.lightness - low.lightness) * share;
+  });
+}
 
-const chromaAt = (source: Oklch, lightness: number): number =>
+/** Every lightness strictly below the one before; the fixed rung moves for nobody. */
+function strict(steps: readonly number[], fixed: number | undefined): number[] {
+  const held = [...steps];
+  const at = (rung: number): number => held[rung] ?? 0;
+  if (fixed === undefined) {
+    for (let rung = 1; rung < RUNGS; rung += 1)
+      held[rung] = Math.min(at(rung), at(rung - 1) - LEAST_STEP);
+    return held;
+  }
+  for (let rung = fixed - 1; rung >= 0; rung -= 1)
+    held[rung] = Math.max(at(rung), at(rung + 1) + LEAST_STEP);
+  for (let rung = fixed + 1; rung < RUNGS; rung += 1)
+    held[rung] = Math.min(at(rung), at(rung - 1) - LEAST_STEP);
+  return held;
+}
+
+const handKnots = ({ positions }: RampShape, seat: number | undefined): Knot[] =>
+  Object.entries(positions)
+    .map(([rung, lightness]) => ({ rung: Number(rung) - 1, lightness }))
+    .filter(({ rung }) => rung !== seat);
+
+/**
+ * The lightness of every rung. Without decisions by hand all steps are equal within 5 %, but for the
+ * two beside the source, which keeps its own lightness.
+ */
+export function lightnessesOf(
+  shape: RampShape,
+  source: number | undefined,
+): { readonly steps: readonly number[]; readonly seat: number | undefined } {
+  if (source === undefined) {
+    const knots = [
+      { rung: 0, lightness: shape.paper },
+      { rung: RUNGS - 1, lightness: shape.ink },
+    ];
+    return {
+      steps: strict(between(withHand(knots, shape, undefined)), undefined),
+      seat: undefined,
+    };
+  }
+  const paper = Math.max(shape.paper, Math.min(1, source + 0.01));
+  const ink = Math.min(shape.ink, Math.max(0, source - 0.01));
+  const seat = seatOf(source, paper, ink);
+  const even = (paper - ink) / (RUNGS - 1);
+  const near = (width: number): number =>
+    Math.min(even * (1 + EVEN_WITHIN), Math.max(even * (1 - EVEN_WITHIN), width));
+  const above = seat === 0 ? even : near((paper - source) / seat);
+  const below = seat === RUNGS - 1 ? even : near((source - ink) / (RUNGS - 1 - seat));
+  const knots: Knot[] = [
+    ...(seat === 0 ? [] : [{ rung: 0, lightness: paper }]),
+    ...(seat > 1 ? [{ rung: seat - 1, lightness: paper - above * (seat - 1) }] : []),
+    { rung: seat, lightness: source },
+    ...(seat < RUNGS - 2 ? [{ rung: seat + 1, lightness: ink + below * (RUNGS - 2 - seat) }] : []),
+    ...(seat === RUNGS - 1 ? [] : [{ rung: RUNGS - 1, lightness: ink }]),
+  ];
+  return { steps: strict(between(withHand(knots, shape, seat)), seat), seat };
+}
+
+/** Knots by hand stand in for those that were found beside the source, never for the source. */
+function withHand(knots: readonly Knot[], shape: RampShape, seat: number | undefined): Knot[] {
+  const hand = handKnots(shape, seat);
+  if (hand.length === 0) return [...knots];
+  const taken = new Set(hand.map(({ rung }) => rung));
+  const ends = knots.filter(
+    ({ rung }) => !taken.has(rung) && (rung === 0 || rung === RUNGS - 1 || rung === seat),
+  );
+  return [...ends, ...hand].sort((one, other) => one.rung - other.rung);
+}
+
+/** How far on the way from the source (0) to paper or to ink (1) a lightness lies. */
+const shareOf = (source: Oklch, lightness: number): number =>
   lightness >= source.lightness
-    ? source.chroma *
-      (0.06 + 0.94 * ease((lightness - source.lightness) / Math.max(0.02, 1 - source.lightness)))
-    : source.chroma *
-      (0.25 + 0.75 * ease((source.lightness - lightness) / Math.max(0.02, source.lightness)));
+    ? (lightness - source.lightness) / Math.max(0.02, 1 - source.lightness)
+    : (source.lightness - lightness) / Math.max(0.02, source.lightness);
+
+/** The color that the shape asks for at a lightness, whether or not a screen can show it. */
+export function askedAt(source: Oklch, shape: RampShape, lightness: number): Oklch {
+  const light = lightness >= source.lightness;
+  const share = Math.min(1, shareOf(source, lightness));
+  const left = light ? shape.chromaAtPaper : shape.chromaAtInk;
+  const drift = light ? shape.driftAtPaper : shape.driftAtInk;
+  return {
+    lightness,
+    // Chroma falls off slowly at first: near the source the ramp stays in its color.
+    chroma: source.chroma * (left + (1 - left) * (1 - share ** 2)),
+    hue: source.hue + drift * share,
+  };
+}
 
 /**
  * A ramp from near-paper to near-ink in which the source stands unchanged: neighbouring rungs are
- * equally far apart in OKLab lightness on either side of it, hue is kept, chroma falls off towards
- * both ends and gives way where sRGB does not hold it. Lightness falls strictly from rung to rung.
- * White takes the first rung, black the last.
+ * equally far apart in OKLab lightness within 5 %, but for those beside the source and those moved by
+ * hand; chroma falls off and the hue turns towards both ends as the shape says, and chroma gives way
+ * where sRGB does not hold it. Lightness falls strictly from rung to rung. White takes the first rung,
+ * black the last.
  */
-export function rampOf(source: Hex): Ramp {
+export function rampOf(source: Hex, shape: RampShape = USUAL_SHAPE): Ramp {
   const polar = oklchOf(oklabOf(rgbOf(source)));
-  const { steps, seat } = lightnessesAround(polar.lightness);
+  const { steps, seat = 0 } = lightnessesOf(shape, polar.lightness);
   const colors = steps.map((lightness, rung) =>
-    rung === seat
-      ? source
-      : hexOf(toSrgb({ lightness, chroma: chromaAt(polar, lightness), hue: polar.hue })),
+    rung === seat ? source : hexOf(toSrgb(askedAt(polar, shape, lightness))),
   );
   return { colors, seat };
 }
@@ -76,17 +178,64 @@ export function rampOf(source: Hex): Ramp {
 /** The chroma of neutrals at full tint: still grey beside a color, no longer grey beside grey. */
 const FULL_TINT = 0.035;
 
+/** Neutrals are a little lighter at the paper end: pages stand on them. */
+export const NEUTRAL_SHAPE: RampShape = { ...USUAL_SHAPE, paper: 0.983 };
+
 /**
  * Neutrals that belong with a source: even in OKLab lightness from paper to ink, of the source's
  * hue, with a chroma from none (tint 0) to 0.035 (tint 1).
  */
-export function neutralsOf(source: Hex, tint: number): readonly Hex[] {
+export function neutralsOf(
+  source: Hex,
+  tint: number,
+  shape: RampShape = NEUTRAL_SHAPE,
+): readonly Hex[] {
   const { hue } = oklchOf(oklabOf(rgbOf(source)));
-  return Array.from({ length: RUNGS }, (_, rung) => {
-    const share = rung / (RUNGS - 1);
-    const lightness = PAPER + 0.008 + (INK - PAPER) * share;
+  const { steps } = lightnessesOf(shape, undefined);
+  const span = Math.max(0.1, shape.paper - shape.ink);
+  return steps.map((lightness) => {
+    const share = (shape.paper - lightness) / span;
     const chroma =
       FULL_TINT * tint * (0.35 + 0.65 * Math.sin(Math.PI * Math.min(0.85, share + 0.1)));
-    return hexOf(toSrgb({ lightness, chroma, hue }));
+    const drift =
+      share < 0.5 ? shape.driftAtPaper * (1 - 2 * share) : shape.driftAtInk * (2 * share - 1);
+    return hexOf(toSrgb({ lightness, chroma, hue: hue + drift }));
   });
+}
+
+/** The names that rungs can go by. Names follow the place of a rung, so that no decision renames one. */
+export const RUNG_NAMES = ['from paper', 'from ink', 'tens', 'words'] as const;
+export type RungNames = (typeof RUNG_NAMES)[number];
+
+const WORDS = [
+  'paper',
+  'mist',
+  'veil',
+  'haze',
+  'pale',
+  'light',
+  'soft',
+  'fair',
+  'mid',
+  'full',
+  'firm',
+  'deep',
+  'dark',
+  'dusk',
+  'night',
+  'ink',
+] as const;
+
+/** The name of a rung (1 to 16) in a way of naming. */
+export function rungName(rung: number, names: RungNames = 'from paper'): string {
+  switch (names) {
+    case 'from paper':
+      return String(rung);
+    case 'from ink':
+      return String(RUNGS + 1 - rung);
+    case 'tens':
+      return String(rung * 10);
+    case 'words':
+      return WORDS[rung - 1] ?? String(rung);
+  }
 }

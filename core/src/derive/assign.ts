@@ -1,19 +1,16 @@
-import { contrastRatio } from '../color/contrast.ts';
-import type { Hex } from '../color/srgb.ts';
-import { MODES, type Mode, type StyleDocument } from '../system/document.ts';
+import { ratioOfLuminances, relativeLuminance } from '../color/contrast.ts';
+import { FAMILIES, MODES, type Mode, type StyleDocument } from '../system/document.ts';
 import type { Patch } from '../system/patch.ts';
-import { rungOf } from './color.ts';
-import type { DerivedRamp, TextPair } from './derived.ts';
+import type { DerivedRamp } from './derived.ts';
+import { cheapest, type Choice, type Pull } from './cheapest.ts';
+import type { NeedPlan } from './needs.ts';
+import { colorsIn, LAST_RESORT, paintedBy } from './paint.ts';
+import { RUNGS } from '../color/ramp.ts';
+import { NEUTRAL } from '../system/validate.ts';
 
-type Color = StyleDocument['color'];
+type Roles = StyleDocument['color']['roles'];
 
-/** A text on a surface and the ratio that it needs there. */
-export interface NeededPair {
-  readonly pair: TextPair;
-  readonly needed: number;
-}
-
-/** A role that moves to another rung, or would have to. */
+/** A role that stands on another rung than it was wished or held on. */
 export interface Move {
   readonly role: string;
   readonly name: string;
@@ -23,12 +20,15 @@ export interface Move {
 }
 
 export interface Assignment {
-  /** What makes every pair pass that can, nothing where all do already. */
-  readonly patch: Patch;
+  /** The rung of every role that moves, by mode and role. */
+  readonly rungs: Readonly<Record<Mode, ReadonlyMap<string, number>>>;
   readonly moves: readonly Move[];
   /** Pairs that no rung satisfies while what is pinned stays. */
-  readonly unsolved: readonly { readonly pair: TextPair; readonly mode: Mode }[];
+  readonly unsolved: readonly { readonly need: NeedPlan; readonly mode: Mode }[];
 }
+
+/** Which roles may move: those that are wishes, or those held by hand on a rung too. */
+export type Movable = 'wishes' | 'every rung';
 
 /** A surface moves only if it has to: everything on it is seen to move. */
 const SURFACE_COST = 4;
@@ -37,146 +37,133 @@ const SURFACE_REACH = 3;
 /** A pair that stays unsolved costs more than any move. */
 const UNSOLVED_COST = 1000;
 
-/** What a role may be painted in: one color where it is pinned, the rungs of its ramp otherwise. */
 interface Candidate {
-  readonly hex: Hex;
   readonly rung: number;
-  readonly cost: number;
+  readonly luminance: number;
 }
 
-interface Variable {
+interface Variable extends Choice {
   readonly id: string;
   readonly name: string;
-  readonly ramp: DerivedRamp | undefined;
-  readonly rung: number;
+  readonly from: number;
   readonly candidates: readonly Candidate[];
 }
 
 function variableOf(
   id: string,
-  color: Color,
+  role: Roles['items'][string],
   ramps: ReadonlyMap<string, DerivedRamp>,
-  present: Hex,
   mode: Mode,
-  surface: boolean,
+  movable: Movable,
+  isSurface: boolean,
+  present: number,
 ): Variable {
-  const role = color.roles.items[id];
-  const paint = role?.[mode];
-  const found = paint?.kind === 'rung' ? rungOf(paint, ramps) : undefined;
-  const name = role?.name ?? id;
-  if (!found)
-    return { id, name, ramp: undefined, rung: 0, candidates: [{ hex: present, rung: 0, cost: 0 }] };
-  const reach = surface ? SURFACE_REACH : Infinity;
-  const candidates = found.ramp.colors
-    .map((hex, index): Candidate => {
-      const steps = Math.abs(index + 1 - found.rung);
-      return { hex, rung: index + 1, cost: steps * (surface ? SURFACE_COST : 1) };
-    })
-    .filter(({ rung }) => Math.abs(rung - found.rung) <= reach)
-    .sort((one, other) => one.cost - other.cost || one.rung - other.rung);
-  return { id, name, ramp: found.ramp, rung: found.rung, candidates };
-}
-
-/** Every way to place the surfaces, the cheapest first. */
-function* placings(
-  surfaces: readonly Variable[],
-): Generator<{ readonly chosen: ReadonlyMap<string, Candidate>; readonly cost: number }> {
-  const all = surfaces.reduce<{ chosen: ReadonlyMap<string, Candidate>; cost: number }[]>(
-    (sets, { id, candidates }) =>
-      sets.flatMap(({ chosen, cost }) =>
-        candidates.map((candidate) => ({
-          chosen: new Map([...chosen, [id, candidate]]),
-          cost: cost + candidate.cost,
-        })),
-      ),
-    [{ chosen: new Map(), cost: 0 }],
-  );
-  yield* all.sort((one, other) => one.cost - other.cost);
-}
-
-interface Solution {
-  readonly chosen: ReadonlyMap<string, Candidate>;
-  readonly cost: number;
-  readonly unsolved: readonly TextPair[];
-}
-
-/**
- * The cheapest placing in one mode. Given the surfaces, every text finds its own rung by itself, so
- * that only the surfaces have to be tried together; the search ends when they alone cost more than
- * what was found.
- */
-function solve(
-  surfaces: readonly Variable[],
-  texts: readonly Variable[],
-  pairs: readonly NeededPair[],
-): Solution {
-  let best: Solution = { chosen: new Map(), cost: Infinity, unsolved: [] };
-  for (const placing of placings(surfaces)) {
-    if (placing.cost >= best.cost) break;
-    const chosen = new Map(placing.chosen);
-    let { cost } = placing;
-    const fails = ({ pair, needed }: NeededPair, text: Hex | undefined): boolean => {
-      const on = chosen.get(pair.on.id)?.hex;
-      return text === undefined || on === undefined || contrastRatio(text, on) < needed;
+  const paint = role[mode];
+  const free = paint.kind === 'near' || (paint.kind === 'rung' && movable === 'every rung');
+  const ramp = free ? ramps.get(paint.ramp) : undefined;
+  if (!free || !ramp)
+    return {
+      id,
+      name: role.name,
+      from: 0,
+      costs: [0],
+      candidates: [{ rung: 0, luminance: present }],
     };
-    const unsolved = pairs
-      .filter(({ pair }) => placing.chosen.has(pair.color.id))
-      .filter((one) => fails(one, chosen.get(one.pair.color.id)?.hex))
-      .map(({ pair }) => pair);
-    for (const { id, candidates } of texts) {
-      const own = pairs.filter(({ pair }) => pair.color.id === id);
-      const failing = (candidate: Candidate) => own.filter((one) => fails(one, candidate.hex));
-      // The nearest rung that fails least: where none passes everywhere, the fewest pairs are lost.
-      const found = candidates
-        .map((candidate) => ({ candidate, failed: failing(candidate) }))
-        .reduce((one, other) => (other.failed.length < one.failed.length ? other : one));
-      chosen.set(id, found.candidate);
-      cost += found.candidate.cost;
-      unsolved.push(...found.failed.map(({ pair }) => pair));
-    }
-    cost += unsolved.length * UNSOLVED_COST;
-    if (cost < best.cost) best = { chosen, cost, unsolved };
-  }
-  return best;
-}
-
-/**
- * The rungs at which every text reads on its surface in both modes, as near as possible to those that
- * were chosen: a role moves along its own ramp only, texts before surfaces. A role painted in a source
- * itself or in a color of its own is pinned. Exact for texts anywhere on their ramps and surfaces up
- * to three rungs from where they stand; pairs that stay short are told.
- */
-export function assignRungs(
-  color: Color,
-  ramps: ReadonlyMap<string, DerivedRamp>,
-  needs: (mode: Mode) => readonly NeededPair[],
-): Assignment {
-  const found = MODES.map((mode) => {
-    const pairs = needs(mode);
-    const used = new Map(
-      pairs.flatMap(({ pair }) => [pair.color, pair.on]).map((role) => [role.id, role]),
-    );
-    const grounds = new Set(pairs.map(({ pair }) => pair.on.id));
-    const variables = [...used.values()].map(({ id, colors }) =>
-      variableOf(id, color, ramps, colors[mode], mode, grounds.has(id)),
-    );
-    const surfaces = variables.filter(({ id }) => grounds.has(id));
-    const texts = variables.filter(({ id }) => !grounds.has(id));
-    const { chosen, unsolved } = solve(surfaces, texts, pairs);
-    const moves = variables.flatMap(({ id, name, ramp, rung }): Move[] => {
-      const to = chosen.get(id)?.rung ?? rung;
-      return ramp && to !== rung ? [{ role: id, name, mode, from: rung, to }] : [];
-    });
-    return { moves, unsolved: unsolved.map((pair) => ({ pair, mode })) };
-  });
-  const moves = found.flatMap((one) => one.moves);
+  const reach = isSurface ? SURFACE_REACH : Infinity;
+  const ends = ramp.id === NEUTRAL && !isSurface ? LAST_RESORT : [];
+  const found = [
+    ...colorsIn(ramp, mode).map((hex, index) => ({ hex, rung: index + 1 })),
+    ...ends.map(({ hex, rung }) => ({ hex, rung })),
+  ]
+    .map(({ hex, rung }) => ({
+      rung,
+      luminance: relativeLuminance(hex),
+      steps: Math.abs(rung - paint.rung) + (rung < 1 || rung > RUNGS ? RUNGS : 0),
+    }))
+    .filter(({ steps }) => steps <= reach)
+    .sort((one, other) => one.steps - other.steps || one.rung - other.rung);
   return {
-    moves,
-    unsolved: found.flatMap((one) => one.unsolved),
-    patch: moves.map(({ role, mode, to }) => ({
-      op: 'replace',
-      path: `/color/roles/items/${role}/${mode}/rung`,
-      value: to,
-    })),
+    id,
+    name: role.name,
+    from: paint.rung,
+    costs: found.map(({ steps }) => steps * (isSurface ? SURFACE_COST : 1)),
+    candidates: found,
   };
 }
+
+/** What belongs to a vivid color is no surface, even where text stands on it. */
+const isOfFamily = (id: string): boolean =>
+  FAMILIES.some((family) => id === family || id.startsWith(`${family}-`));
+
+/**
+ * The rungs at which every pair of roles passes in both modes, as near as possible to those that were
+ * wished: a role moves along its own ramp only, by the fewest rungs in sum, surfaces (at most three
+ * rungs) only where moving what stands on them costs more. What is painted in a source itself, in a
+ * color of its own or in a share of another role is pinned. Where no neutral reads, pure white or black
+ * is the last resort: one of the two reads on every color at AA. Exact: no other choice of rungs leaves
+ * fewer pairs short, or as many with fewer moves. Pairs that stay short are told.
+ */
+export function assignRungs(
+  roles: Roles,
+  ramps: ReadonlyMap<string, DerivedRamp>,
+  needs: readonly NeedPlan[],
+  movable: Movable = 'wishes',
+): Assignment {
+  const asked = needs.filter(
+    ({ needed, color, on }) => needed > 0 && color in roles.items && on in roles.items,
+  );
+  const grounds = new Set(asked.map(({ on }) => on));
+  for (const { color } of asked) grounds.delete(color);
+  for (const id of grounds) if (isOfFamily(id)) grounds.delete(id);
+  const moves: Move[] = [];
+  const unsolved: { need: NeedPlan; mode: Mode }[] = [];
+  const rungsIn = (mode: Mode): Map<string, number> => {
+    const variables = new Map<string, Variable>();
+    const variable = (id: string): Variable | undefined => {
+      const known = variables.get(id);
+      const role = roles.items[id];
+      if (known || !role) return known;
+      const present = relativeLuminance(paintedBy(roles, ramps, role[mode], mode).hex);
+      const made = variableOf(id, role, ramps, mode, movable, grounds.has(id), present);
+      variables.set(id, made);
+      return made;
+    };
+    const pulls = asked.flatMap((need): (Pull & { need: NeedPlan })[] => {
+      const one = variable(need.color);
+      const other = variable(need.on);
+      if (!one || !other) return [];
+      const cost = (first: number, second: number): number =>
+        ratioOfLuminances(
+          one.candidates[first]?.luminance ?? 0,
+          other.candidates[second]?.luminance ?? 0,
+        ) >= need.needed
+          ? 0
+          : UNSOLVED_COST;
+      return [{ one: need.color, other: need.on, cost, need }];
+    });
+    const chosen = cheapest(variables, pulls);
+    for (const { need, cost } of pulls)
+      if (cost(chosen.get(need.color) ?? 0, chosen.get(need.on) ?? 0) > 0)
+        unsolved.push({ need, mode });
+    const rungs = new Map<string, number>();
+    for (const { id, name, from, candidates } of variables.values()) {
+      const to = candidates[chosen.get(id) ?? 0]?.rung ?? from;
+      if (to === from) continue;
+      rungs.set(id, to);
+      moves.push({ role: id, name, mode, from, to });
+    }
+    return rungs;
+  };
+  const [light, dark] = MODES;
+  return { rungs: { light: rungsIn(light), dark: rungsIn(dark) }, moves, unsolved };
+}
+
+/** The moves as decisions: every role stands on its rung by hand. */
+export const movesPatch = (moves: readonly Move[]): Patch =>
+  moves.map(({ role, mode, to }) => {
+    const path = `/color/roles/items/${role}/${mode}`;
+    const pure = LAST_RESORT.find(({ rung }) => rung === to);
+    return pure
+      ? { op: 'replace', path, value: { kind: 'own', value: pure.hex } }
+      : { op: 'replace', path: `${path}/rung`, value: to };
+  });

@@ -1,11 +1,22 @@
-import { rampOf, neutralsOf } from '../color/ramp.ts';
-import { rgbOf, type Hex } from '../color/srgb.ts';
+import { gradientCss } from '../color/gradient.ts';
+import { oklabOf, oklchOf } from '../color/oklab.ts';
+import { wideJson } from '../color/parse-color.ts';
 import {
+  neutralsOf,
+  NEUTRAL_SHAPE,
+  rampOf,
+  rungName,
+  RUNGS,
+  USUAL_SHAPE,
+  type RampShape,
+} from '../color/ramp.ts';
+import { toSrgb } from '../color/gamut.ts';
+import { hexOf, rgbOf, type Hex } from '../color/srgb.ts';
+import {
+  FAMILIES,
   inOrder,
   MODES,
   type ColorRole,
-  type Mode,
-  type Paint,
   type Part,
   type StyleDocument,
 } from '../system/document.ts';
@@ -15,24 +26,44 @@ import {
   propertyOfPath,
   slugs,
   type Token,
-  type TokenJson,
   type TokenValue,
   type TrailDecision,
 } from '../tokens/token.ts';
-import type { DerivedColorRole, DerivedRamp, Rule, TextPair, TextStyle } from './derived.ts';
+import type { Assignment } from './assign.ts';
+import { colorJson } from './color-json.ts';
+import type {
+  DerivedColorRole,
+  DerivedGradient,
+  DerivedRamp,
+  Need,
+  Rule,
+  TextPair,
+  TextStyle,
+} from './derived.ts';
+import type { NeedPlan } from './needs.ts';
+import { veilSlugs, veilToken } from './veil.ts';
+import { paintedBy, type Painted } from './paint.ts';
 
 type Color = StyleDocument['color'];
 
-/** A color as the Color module of the open token format writes it. */
-export function colorJson(hex: Hex): TokenJson {
-  const components = rgbOf(hex).map((channel) => Number(channel.toFixed(5)));
-  return { colorSpace: 'srgb', components, alpha: 1, hex };
-}
+/** What a ramp decides over the usual run of one. */
+const shapeOf = (usual: RampShape, decided: Color['neutral']['ramp']): RampShape =>
+  decided === undefined ? usual : ({ ...usual, ...decided } as RampShape);
+
+/** Colors that keep only so much of their chroma; the source itself is kept as it is. */
+const softened = (colors: readonly Hex[], keep: number, seat: number): readonly Hex[] =>
+  colors.map((hex, index) => {
+    if (index === seat) return hex;
+    const color = oklchOf(oklabOf(rgbOf(hex)));
+    return hexOf(toSrgb({ ...color, chroma: color.chroma * keep }));
+  });
 
 /** The ramps of all sources, and the neutrals' under its own id. */
 export function deriveRamps(
   sources: Color['sources'],
   neutral: Color['neutral'],
+  names: Color['rungNames'],
+  darkChroma: Color['darkChroma'] = 1,
 ): ReadonlyMap<string, DerivedRamp> {
   const named = inOrder(sources);
   const slugOf = slugs([
@@ -40,10 +71,22 @@ export function deriveRamps(
     [NEUTRAL, neutral.name],
   ]);
   const slug = (id: string): string => slugOf.get(id) ?? id;
-  const ramps = named.map(([id, { name, value }]): [string, DerivedRamp] => [
-    id,
-    { id, name, slug: slug(id), ...rampOf(value) },
-  ]);
+  const rungNames = Array.from({ length: RUNGS }, (_, index) => rungName(index + 1, names));
+  const ramps = named.map(([id, { name, value, wide, ramp: shape }]): [string, DerivedRamp] => {
+    const ramp = rampOf(value, shapeOf(USUAL_SHAPE, shape));
+    return [
+      id,
+      {
+        id,
+        name,
+        slug: slug(id),
+        ...ramp,
+        ...(darkChroma < 1 && { dark: softened(ramp.colors, darkChroma, ramp.seat) }),
+        ...(wide !== undefined && { wide }),
+        rungNames,
+      },
+    ];
+  });
   const tintedBy = sources.items[neutral.source]?.value ?? '#808080';
   return new Map([
     ...ramps,
@@ -53,43 +96,34 @@ export function deriveRamps(
         id: NEUTRAL,
         name: neutral.name,
         slug: slug(NEUTRAL),
-        colors: neutralsOf(tintedBy, neutral.tint),
+        colors: neutralsOf(tintedBy, neutral.tint, shapeOf(NEUTRAL_SHAPE, neutral.ramp)),
+        rungNames,
       },
     ],
   ]);
 }
 
-/** The ramp and the rung (1 to 16) on which a paint stands; undefined for a color of its own. */
-export function rungOf(
-  paint: Paint,
-  ramps: ReadonlyMap<string, DerivedRamp>,
-): { readonly ramp: DerivedRamp; readonly rung: number } | undefined {
-  if (paint.kind === 'own') return undefined;
-  const ramp = ramps.get(paint.kind === 'rung' ? paint.ramp : paint.source);
-  return ramp && { ramp, rung: paint.kind === 'rung' ? paint.rung : (ramp.seat ?? 0) + 1 };
-}
-
-function colorOf(ramps: ReadonlyMap<string, DerivedRamp>, paint: Paint): Hex {
-  if (paint.kind === 'own') return paint.value;
-  const found = rungOf(paint, ramps);
-  return found?.ramp.colors[found.rung - 1] ?? '#808080';
-}
-
 export function deriveColorRoles(
   roles: Color['roles'],
   ramps: ReadonlyMap<string, DerivedRamp>,
+  { rungs }: Assignment,
 ): ReadonlyMap<string, DerivedColorRole> {
   const slugOf = slugs(inOrder(roles).map(([id, { name }]) => [id, name]));
   return new Map(
-    inOrder(roles).map(([id, role]) => [
-      id,
-      {
+    inOrder(roles).map(([id, role]) => {
+      const light = paintedBy(roles, ramps, role.light, 'light', rungs.light, id);
+      const dark = paintedBy(roles, ramps, role.dark, 'dark', rungs.dark, id);
+      return [
         id,
-        name: role.name,
-        slug: slugOf.get(id) ?? id,
-        colors: { light: colorOf(ramps, role.light), dark: colorOf(ramps, role.dark) },
-      },
-    ]),
+        {
+          id,
+          name: role.name,
+          slug: slugOf.get(id) ?? id,
+          colors: { light: light.hex, dark: dark.hex },
+          painted: { light, dark },
+        },
+      ];
+    }),
   );
 }
 
@@ -105,32 +139,72 @@ export const derivePairs = (
     return style && color && on ? [{ id, style, part: use.part, color, on }] : [];
   });
 
+/** Every need with its colors. */
+export const deriveNeeds = (
+  plans: readonly NeedPlan[],
+  colors: ReadonlyMap<string, DerivedColorRole>,
+): Need[] =>
+  plans.flatMap((plan) => {
+    const color = colors.get(plan.color);
+    const on = colors.get(plan.on);
+    return color && on ? [{ ...plan, color, on }] : [];
+  });
+
+export function deriveGradients(
+  gradients: Color['gradients'],
+  colors: ReadonlyMap<string, DerivedColorRole>,
+): DerivedGradient[] {
+  const slugOf = slugs(inOrder(gradients).map(([id, { name }]) => [id, name]));
+  return inOrder(gradients).map(([id, { name, space, angle, stops }]) => ({
+    id,
+    name,
+    slug: slugOf.get(id) ?? id,
+    space,
+    angle,
+    stops: inOrder(stops)
+      .flatMap(([, { at, color }]) => {
+        const role = colors.get(color);
+        return role ? [{ at, role }] : [];
+      })
+      .sort((one, other) => one.at - other.at),
+  }));
+}
+
 function rampTokens({ sources, neutral }: Color, ramp: DerivedRamp): Token[] {
   const source = sources.items[ramp.id];
   const decision: TrailDecision = source
     ? { path: `/color/sources/items/${ramp.id}/value`, label: ramp.name, value: source.value }
     : { path: '/color/neutral/tint', label: `tint of ${ramp.name}`, value: String(neutral.tint) };
   return ramp.colors.map((hex, index) => {
-    const path = ['palette', ramp.slug, String(index + 1)];
+    const path = ['palette', ramp.slug, ramp.rungNames[index] ?? String(index + 1)];
+    const isSeat = index === ramp.seat;
+    const value = (color: Hex): TokenValue => ({
+      json: isSeat && ramp.wide !== undefined ? wideJson(ramp.wide, color) : colorJson(color),
+      css: color,
+      ...(isSeat && ramp.wide !== undefined && { wide: ramp.wide }),
+    });
+    const light = value(hex);
+    const dark = ramp.dark?.[index];
     return {
       id: path.join('.'),
       path,
       tier: 'primitive',
       type: 'color',
-      values: everyMode({ json: colorJson(hex), css: hex }),
+      values: dark === undefined || dark === hex ? everyMode(light) : { light, dark: value(dark) },
       trail: () => ({
         decisions: [decision],
         steps: [
-          index === ramp.seat
+          isSeat
             ? 'the source itself, unchanged'
             : `rung ${index + 1} of ${ramp.colors.length} from paper to ink, even in OKLab lightness`,
+          ...(dark === undefined || dark === hex ? [] : [`in dark with less chroma: ${dark}`]),
         ],
       }),
     };
   });
 }
 
-const paintDecision = (id: string, role: ColorRole, mode: Mode): TrailDecision => {
+const paintDecision = (id: string, role: ColorRole, mode: 'light' | 'dark'): TrailDecision => {
   const paint = role[mode];
   return {
     path: `/color/roles/items/${id}/${mode}`,
@@ -140,47 +214,83 @@ const paintDecision = (id: string, role: ColorRole, mode: Mode): TrailDecision =
         ? paint.value
         : paint.kind === 'source'
           ? 'the color itself'
-          : `rung ${paint.rung}`,
+          : paint.kind === 'share'
+            ? `${Number((paint.share * 100).toFixed(1))} % of ${paint.of} over ${paint.over}`
+            : paint.kind === 'near'
+              ? `the rung nearest to ${paint.rung} that reads`
+              : `rung ${paint.rung}`,
   };
 };
 
-function roleToken(
-  role: ColorRole,
-  derived: DerivedColorRole,
-  ramps: ReadonlyMap<string, DerivedRamp>,
-): Token {
-  const value = (mode: Mode): TokenValue => {
-    const found = rungOf(role[mode], ramps);
-    const hex = derived.colors[mode];
-    return {
-      ...(found && { reference: `palette.${found.ramp.slug}.${found.rung}` }),
-      json: colorJson(hex),
-      css: hex,
-    };
-  };
+const roleValue = ({ hex, ramp, rung, wide, transparent }: Painted): TokenValue => {
+  if (transparent)
+    return { json: colorJson(transparent.of, transparent.share), css: transparent.css };
+  const name = ramp && rung !== undefined ? ramp.rungNames[rung - 1] : undefined;
   return {
-    id: `color.${derived.slug}`,
-    path: ['color', derived.slug],
+    ...(ramp && name !== undefined && { reference: `palette.${ramp.slug}.${name}` }),
+    json: wide === undefined ? colorJson(hex) : wideJson(wide, hex),
+    css: hex,
+    ...(wide !== undefined && { wide }),
+  };
+};
+
+function roleToken(role: ColorRole, { id, slug, painted }: DerivedColorRole): Token {
+  return {
+    id: `color.${slug}`,
+    path: ['color', slug],
     tier: 'semantic',
     type: 'color',
-    values: { light: value('light'), dark: value('dark') },
+    values: { light: roleValue(painted.light), dark: roleValue(painted.dark) },
     trail: () => ({
-      decisions: MODES.map((mode) => paintDecision(derived.id, role, mode)),
-      steps: [],
+      decisions: MODES.map((mode) => paintDecision(id, role, mode)),
+      steps: MODES.flatMap((mode) => {
+        const { rung } = painted[mode];
+        const paint = role[mode];
+        return paint.kind === 'near' && rung !== undefined && rung !== paint.rung
+          ? [
+              `in ${mode} rung ${paint.rung} does not read everywhere; ${rung} is the nearest that does`,
+            ]
+          : [];
+      }),
     }),
   };
 }
+
+const gradientToken = ({ id, name, slug, space, angle, stops }: DerivedGradient): Token => ({
+  id: `gradient.${slug}`,
+  path: ['gradient', slug],
+  tier: 'semantic',
+  type: 'gradient',
+  values: everyMode({
+    json: stops.map(({ at, role }) => ({ color: `{color.${role.slug}}`, position: at })),
+    extension: { space, angle },
+    css: gradientCss(
+      stops.map(({ at, role }) => ({ at, css: variable(role) })),
+      space,
+      `${angle}deg`,
+    ),
+  }),
+  trail: () => ({
+    decisions: [{ path: `/color/gradients/items/${id}`, label: name, value: `in ${space}` }],
+    steps: stops.map(({ at, role }) => `${role.name} at ${Math.round(at * 100)} %`),
+  }),
+});
 
 export const deriveColorTokens = (
   color: Color,
   ramps: ReadonlyMap<string, DerivedRamp>,
   roles: ReadonlyMap<string, DerivedColorRole>,
+  gradients: readonly DerivedGradient[],
 ): Token[] => [
   ...[...ramps.values()].flatMap((ramp) => rampTokens(color, ramp)),
   ...inOrder(color.roles).flatMap(([id, role]) => {
     const derived = roles.get(id);
-    return derived ? [roleToken(role, derived, ramps)] : [];
+    return derived ? [roleToken(role, derived)] : [];
   }),
+  ...gradients.filter(({ stops }) => stops.length > 1).map(gradientToken),
+  ...inOrder(color.veils).map(([id, veil]) =>
+    veilToken(id, veilSlugs(color.veils).get(id) ?? id, veil, roles),
+  ),
 ];
 
 /** The part of a text that a use speaks of, as a selector of the exported classes. */
@@ -188,6 +298,7 @@ export const partSelector = (part: Part, { slug }: TextStyle): string =>
   ({
     words: `.type-${slug}`,
     link: `.type-${slug} a`,
+    visited: `.type-${slug} a:visited`,
     button: `.quiet-button .type-${slug}`,
   })[part];
 
@@ -218,3 +329,69 @@ export function deriveColorRules(
     return [own, ...texts];
   });
 }
+
+/** Where text that does not stand on the surface of its own takes its color from. */
+const FILLED = ['hover', 'pressed'] as const;
+
+/**
+ * For every vivid color a class for what is filled with it, in all its states, and one for a wash of
+ * it. Parts that the system does not have are left out.
+ */
+export function deriveFamilyRules(roles: ReadonlyMap<string, DerivedColorRole>): Rule[] {
+  const rule = (
+    selector: string,
+    ...declarations: readonly (readonly [string, string | undefined])[]
+  ) => {
+    const held = declarations.flatMap(([property, value]) =>
+      value === undefined ? [] : [[property, value] as const],
+    );
+    return held.length > 0 ? [{ selector, declarations: held }] : [];
+  };
+  return FAMILIES.flatMap((id): Rule[] => {
+    const role = roles.get(id);
+    if (!role) return [];
+    const part = (name: string): string | undefined => {
+      const found = roles.get(`${id}-${name}`);
+      return found && variable(found);
+    };
+    const fill = `.fill-${role.slug}`;
+    const states = { hover: `${fill}:hover`, pressed: `${fill}:active` } as const;
+    return [
+      ...rule(fill, ['background-color', variable(role)]),
+      ...rule(`${fill}, ${fill} *`, ['color', part('ink')]),
+      ...FILLED.flatMap((state) => rule(states[state], ['background-color', part(state)])),
+      ...rule(`${fill}[aria-disabled="true"]`, ['background-color', part('disabled')]),
+      ...rule(
+        `.wash-${role.slug}`,
+        ['background-color', part('wash')],
+        ['border-color', part('edge')],
+      ),
+    ];
+  });
+}
+
+/** The gradients as classes, and the ring around what has the focus. */
+export const deriveColorClasses = (
+  roles: ReadonlyMap<string, DerivedColorRole>,
+  gradients: readonly DerivedGradient[],
+): Rule[] => {
+  const focus = roles.get('focus');
+  const edge = roles.get('line-strong');
+  return [
+    ...(focus
+      ? [
+          {
+            selector: ':focus-visible',
+            declarations: [['outline', `0.1875rem solid ${variable(focus)}`]],
+          } as const,
+        ]
+      : []),
+    ...(edge
+      ? [{ selector: '.field', declarations: [['border-color', variable(edge)]] } as const]
+      : []),
+    ...gradients.map(({ slug }): Rule => ({
+      selector: `.gradient-${slug}`,
+      declarations: [['background-image', `var(${propertyOfPath(['gradient', slug])})`]],
+    })),
+  ];
+};

@@ -2,29 +2,32 @@ import { propertyOfPath, type Token } from '../tokens/token.ts';
 import type { Rule } from './derived.ts';
 
 type Components = Readonly<
-  Record<string, Readonly<Record<string, { readonly from: string; readonly property: string }>>>
+  Record<
+    string,
+    Readonly<Record<string, { readonly from: readonly string[]; readonly property: string }>>
+  >
 >;
 
 /**
- * The few components that a page cannot do without, each part taken from a semantic token. Where a
- * system has no such token (a role was removed), the part and its declaration are left out.
+ * The few components that a page cannot do without, each part taken from the first semantic token that
+ * there is. Where a system has none (a role was removed), the part and its declaration are left out.
  */
 const COMPONENTS: Components = {
   button: {
-    background: { from: 'color.action', property: 'background-color' },
-    ink: { from: 'color.action-ink', property: 'color' },
-    inset: { from: 'space.inset', property: 'padding-inline' },
+    background: { from: ['color.action'], property: 'background-color' },
+    ink: { from: ['color.action-ink'], property: 'color' },
+    inset: { from: ['space.inset'], property: 'padding-inline' },
   },
   'quiet-button': {
-    edge: { from: 'color.action', property: 'border-color' },
-    inset: { from: 'space.inset', property: 'padding-inline' },
+    edge: { from: ['color.action-edge', 'color.action'], property: 'border-color' },
+    inset: { from: ['space.inset'], property: 'padding-inline' },
   },
   notice: {
-    background: { from: 'color.surface', property: 'background-color' },
-    edge: { from: 'color.link', property: 'border-inline-start-color' },
-    inset: { from: 'space.inset', property: 'padding' },
+    background: { from: ['color.notice-wash', 'color.surface'], property: 'background-color' },
+    edge: { from: ['color.notice-edge', 'color.link'], property: 'border-inline-start-color' },
+    inset: { from: ['space.inset'], property: 'padding' },
   },
-  table: { line: { from: 'color.line', property: 'border-color' } },
+  table: { line: { from: ['color.line'], property: 'border-color' } },
 };
 
 const parts = Object.entries(COMPONENTS).flatMap(([component, own]) =>
@@ -33,9 +36,9 @@ const parts = Object.entries(COMPONENTS).flatMap(([component, own]) =>
 
 export const deriveComponentTokens = (semantic: ReadonlyMap<string, Token>): Token[] =>
   parts.flatMap(({ component, part, from }): Token[] => {
-    const source = semantic.get(from);
+    const source = from.map((id) => semantic.get(id)).find(Boolean);
     if (!source) return [];
-    const value = (mode: 'light' | 'dark') => ({ ...source.values[mode], reference: from });
+    const value = (mode: 'light' | 'dark') => ({ ...source.values[mode], reference: source.id });
     return [
       {
         id: `${component}.${part}`,
@@ -51,7 +54,7 @@ export const deriveComponentTokens = (semantic: ReadonlyMap<string, Token>): Tok
 export const deriveComponentRules = (semantic: ReadonlyMap<string, Token>): Rule[] =>
   Object.keys(COMPONENTS).flatMap((component): Rule[] => {
     const declarations = parts
-      .filter((part) => part.component === component && semantic.has(part.from))
+      .filter((part) => part.component === component && part.from.some((id) => semantic.has(id)))
       .map(
         ({ part, property }) => [property, `var(${propertyOfPath([component, part])})`] as const,
       );

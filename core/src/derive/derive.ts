@@ -1,9 +1,14 @@
 import type { StyleDocument } from '../system/document.ts';
 import { propertyOf, type Token } from '../tokens/token.ts';
+import { assignRungs } from './assign.ts';
 import {
+  deriveColorClasses,
   deriveColorRoles,
   deriveColorRules,
   deriveColorTokens,
+  deriveFamilyRules,
+  deriveGradients,
+  deriveNeeds,
   derivePairs,
   deriveRamps,
 } from './color.ts';
@@ -13,10 +18,12 @@ import type { Derived, Rule } from './derived.ts';
 import { deriveFaces } from './faces.ts';
 import { deriveFittings } from './fittings.ts';
 import { memo } from './memo.ts';
+import { needsOf, type NeedPlan } from './needs.ts';
 import { deriveSpaceTokens, deriveSteps } from './space.ts';
 import { deriveStyles, rootShare } from './styles.ts';
 import { deriveTypeRules } from './type-rules.ts';
 import { deriveTypeTokens } from './type-tokens.ts';
+import { deriveVeilRules } from './veil.ts';
 
 const byId = (tokens: readonly Token[]): ReadonlyMap<string, Token> =>
   new Map(tokens.map((token) => [token.id, token]));
@@ -44,6 +51,28 @@ const groundRules = (page: boolean, root: number | undefined): Rule[] => [
 ];
 
 /**
+ * The assignment, found anew only when something has changed that it depends on: what is needed of
+ * every pair, not the sizes that it follows from.
+ */
+function assigner(): (
+  roles: StyleDocument['color']['roles'],
+  ramps: ReturnType<typeof deriveRamps>,
+  plans: readonly NeedPlan[],
+) => ReturnType<typeof assignRungs> {
+  let asked = '';
+  let same: readonly NeedPlan[] = [];
+  const found = memo(assignRungs);
+  return (roles, ramps, plans) => {
+    const now = plans.map(({ id, needed, color, on }) => `${id} ${needed} ${color} ${on}`).join();
+    if (now !== asked) {
+      asked = now;
+      same = plans;
+    }
+    return found(roles, ramps, same);
+  };
+}
+
+/**
  * A function from documents to all that follows from them. It remembers each part of the last
  * result and computes only what a change has touched, so that a slider can ask for it at every
  * movement. The same document always gives the same result.
@@ -55,6 +84,26 @@ export function createDeriver(): (document: StyleDocument) => Derived {
   const typeTokens = memo(deriveTypeTokens);
   const typeRules = memo(deriveTypeRules);
   const ramps = memo(deriveRamps);
+  const needPlans = memo(
+    (
+      color: StyleDocument['color'],
+      textStyles: ReturnType<typeof deriveStyles>,
+      level: StyleDocument['brief']['conformance'],
+    ) =>
+      needsOf({
+        texts: color.texts,
+        roles: color.roles,
+        styles: textStyles,
+        level,
+        plainLinks: color.plainLinks ?? false,
+      }),
+  );
+  const assignment = assigner();
+  const needs = memo(deriveNeeds);
+  const gradients = memo(deriveGradients);
+  const familyRules = memo(deriveFamilyRules);
+  const colorClasses = memo(deriveColorClasses);
+  const veilRules = memo(deriveVeilRules);
   const colorRoles = memo(deriveColorRoles);
   const colorTokens = memo(deriveColorTokens);
   const pairs = memo(derivePairs);
@@ -74,12 +123,15 @@ export function createDeriver(): (document: StyleDocument) => Derived {
     const spaceSteps = steps(space);
     const textFittings = fittings(type, content, spaceSteps.get(space.roles.inset)?.px ?? 0);
     const textStyles = styles(fonts, type, brief.languages, textFittings);
-    const allRamps = ramps(color.sources, color.neutral);
-    const colors = colorRoles(color.roles, allRamps);
+    const allRamps = ramps(color.sources, color.neutral, color.rungNames, color.darkChroma);
+    const plans = needPlans(color, textStyles, brief.conformance);
+    const assigned = assignment(color.roles, allRamps, plans);
+    const colors = colorRoles(color.roles, allRamps, assigned);
+    const allGradients = gradients(color.gradients, colors);
     const textPairs = pairs(color.texts, textStyles, colors);
     const base = semantic(
       typeTokens(fonts, type, textStyles, spaceSteps),
-      colorTokens(color, allRamps, colors),
+      colorTokens(color, allRamps, colors, allGradients),
       spaceTokens(space, spaceSteps, rootShare(type)),
     );
     return {
@@ -88,12 +140,18 @@ export function createDeriver(): (document: StyleDocument) => Derived {
       ramps: allRamps,
       colors,
       pairs: textPairs,
+      needs: needs(plans, colors),
+      assignment: assigned,
+      gradients: allGradients,
       steps: spaceSteps,
       faces: faces(textStyles, brief.languages, content.story.aside !== ''),
       rules: [
         ...groundRules(base.byId.has('color.page'), type.root),
         ...typeRules(fonts, type, textStyles),
         ...colorRules(colors, textPairs),
+        ...familyRules(colors),
+        ...colorClasses(colors, allGradients),
+        ...veilRules(color.veils, colors, textStyles),
         ...componentRules(base.byId),
       ],
     };

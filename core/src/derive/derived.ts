@@ -4,6 +4,10 @@ import type { StandIn } from '../fonts/stand-in.ts';
 import type { Face, Mode, Part } from '../system/document.ts';
 import type { FluidSize } from '../type/fluid.ts';
 import type { Token } from '../tokens/token.ts';
+import type { GradientSpace } from '../color/gradient.ts';
+import type { Assignment } from './assign.ts';
+import type { NeedPlan } from './needs.ts';
+import type { Painted } from './paint.ts';
 
 /** The face that sets a text: what the decisions ask for, and the nearest weight that is there. */
 export interface StyleFace {
@@ -36,8 +40,14 @@ export interface DerivedRamp {
   readonly name: string;
   readonly slug: string;
   readonly colors: readonly Hex[];
+  /** In the dark theme, where vivid colors keep less of their chroma there. */
+  readonly dark?: readonly Hex[];
   /** Where the source stands unchanged; absent for neutrals. */
   readonly seat?: number;
+  /** The source as screens with a wide gamut show it. */
+  readonly wide?: string;
+  /** What its rungs are called in tokens. */
+  readonly rungNames: readonly string[];
 }
 
 export interface DerivedColorRole {
@@ -45,6 +55,23 @@ export interface DerivedColorRole {
   readonly name: string;
   readonly slug: string;
   readonly colors: Readonly<Record<Mode, Hex>>;
+  /** How each mode came about. */
+  readonly painted: Readonly<Record<Mode, Painted>>;
+}
+
+/** A need with the colors that it speaks of. */
+export interface Need extends Omit<NeedPlan, 'color' | 'on'> {
+  readonly color: DerivedColorRole;
+  readonly on: DerivedColorRole;
+}
+
+export interface DerivedGradient {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly space: GradientSpace;
+  readonly angle: number;
+  readonly stops: readonly { readonly at: number; readonly role: DerivedColorRole }[];
 }
 
 /** A text in a color on a surface, as used. */
@@ -89,6 +116,10 @@ export interface Derived {
   readonly ramps: ReadonlyMap<string, DerivedRamp>;
   readonly colors: ReadonlyMap<string, DerivedColorRole>;
   readonly pairs: readonly TextPair[];
+  /** Every color on every ground that is used, the pairs of texts first. */
+  readonly needs: readonly Need[];
+  readonly assignment: Assignment;
+  readonly gradients: readonly DerivedGradient[];
   readonly steps: ReadonlyMap<string, SpaceStep>;
   readonly faces: readonly DeliveredFace[];
   readonly rules: readonly Rule[];

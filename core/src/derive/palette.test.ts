@@ -5,9 +5,11 @@ import { sampleDocument } from '../system/sample.ts';
 import { derive } from './derive.ts';
 import { nearDuplicates, shiftPatch } from './palette.ts';
 
+const STATES = ['accent', 'success', 'warning', 'danger', 'notice'];
+
 const second: Patch = [
   { op: 'add', path: '/color/sources/items/other', value: { name: 'other', value: '#2c6466' } },
-  { op: 'replace', path: '/color/sources/order', value: ['brand', 'other'] },
+  { op: 'replace', path: '/color/sources/order', value: [...STATES, 'brand', 'other'] },
   {
     op: 'replace',
     path: '/color/roles/items/link/light',
@@ -49,12 +51,12 @@ describe('colors that are nearly the same', () => {
     const merge = found.find(({ merged }) => merged.source === 'other');
     const result = patched(document, merge?.patch ?? []);
     if (!result.ok) throw new Error(JSON.stringify(result.problems));
-    expect(result.document.color.sources.order).toEqual(['brand']);
+    expect(result.document.color.sources.order).toEqual([...STATES, 'brand']);
     expect(result.document.color.roles.items['link']?.light).toEqual({
       kind: 'rung',
       ramp: 'brand',
       rung: 11,
     });
-    expect([...derive(result.document).ramps.keys()]).toEqual(['brand', 'neutral']);
+    expect([...derive(result.document).ramps.keys()]).toEqual([...STATES, 'brand', 'neutral']);
   });
 });

@@ -2,7 +2,7 @@ import { oklabDistance, oklabOf } from '../color/oklab.ts';
 import { shifted, type Shift } from '../color/shift.ts';
 import { rgbOf, type Hex } from '../color/srgb.ts';
 import { inOrder, MODES, type Paint, type StyleDocument } from '../system/document.ts';
-import type { Operation, Patch } from '../system/patch.ts';
+import { jsonOf, type Operation, type Patch } from '../system/patch.ts';
 
 type Color = StyleDocument['color'];
 
@@ -59,7 +59,8 @@ const paintsOf = ({ roles }: Color) =>
 
 /** A paint of one source as the same of another; any other paint stays. */
 function moved(paint: Paint, from: string, to: string): Paint | undefined {
-  if (paint.kind === 'rung' && paint.ramp === from) return { ...paint, ramp: to };
+  if ((paint.kind === 'rung' || paint.kind === 'near') && paint.ramp === from)
+    return { ...paint, ramp: to };
   if (paint.kind === 'source' && paint.source === from) return { ...paint, source: to };
   return undefined;
 }
@@ -70,7 +71,7 @@ function mergeSources(color: Color, from: string, to: string): Patch {
   return [
     ...paintsOf(color).flatMap(({ path, paint }): Operation[] => {
       const next = moved(paint, from, to);
-      return next ? [{ op: 'replace', path, value: { ...next } }] : [];
+      return next ? [{ op: 'replace', path, value: jsonOf(next) }] : [];
     }),
     ...(neutral.source === from
       ? [{ op: 'replace' as const, path: '/color/neutral/source', value: to }]

@@ -65,6 +65,29 @@ const ruleCss = ({ selector, within, declarations }: Rule): string => {
     : `${within} {\n${block(selector, lines, '  ')}}\n`;
 };
 
+/** Values for screens that show more than sRGB; the others keep those of the blocks above. */
+function wideRules(tokens: readonly Token[]): string[] {
+  const lines = (mode: 'light' | 'dark'): string[] =>
+    tokens.flatMap((token) => {
+      const { wide, reference } = token.values[mode];
+      const differs = mode === 'light' || wide !== token.values.light.wide;
+      return wide === undefined || reference !== undefined || !differs
+        ? []
+        : [`${propertyOf(token)}: ${wide};`];
+    });
+  const [light, dark] = [lines('light'), lines('dark')];
+  const within = '@media (color-gamut: p3)';
+  return [
+    ...(light.length > 0 ? [`${within} {\n${block(':root', light, '  ')}}\n`] : []),
+    ...(dark.length > 0
+      ? [
+          `@media (color-gamut: p3) and (prefers-color-scheme: dark) {\n${block(':root:not([data-theme="light"])', dark, '  ')}}\n`,
+          `${within} {\n${block(':root[data-theme="dark"]', dark, '  ')}}\n`,
+        ]
+      : []),
+  ];
+}
+
 /** A value that is taken from the same token in both modes changes with that token. */
 const sameInDark = ({ values: { light, dark } }: Token): boolean =>
   light === dark ||
@@ -72,8 +95,8 @@ const sameInDark = ({ values: { light, dark } }: Token): boolean =>
 
 /**
  * The style sheet as its top-level rules in order: font faces, every token as a custom property, the
- * values of the dark theme (by the reader's preference, or by `data-theme` on the root), and the
- * classes.
+ * values of the dark theme (by the reader's preference, or by `data-theme` on the root), the colors
+ * beyond sRGB for screens that show them, and the classes.
  */
 export function writeCssRules({ tokens, tokenById, faces, rules }: Derived): readonly string[] {
   const dark = properties(
@@ -92,6 +115,7 @@ export function writeCssRules({ tokens, tokenById, faces, rules }: Derived): rea
           block(':root[data-theme="light"]', ['color-scheme: light;']),
         ]
       : []),
+    ...wideRules(tokens),
     ...rules.map(ruleCss),
   ];
 }

@@ -33,6 +33,17 @@ html { overflow-x: clip; }
 .table th, .table td { text-align: start; padding-block: 0.5em; padding-inline-end: 1em; border-block-end-width: 1px; border-block-end-style: solid; border-color: inherit; vertical-align: baseline; overflow-wrap: anywhere; }
 .cards { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(100%, 15rem), 1fr)); gap: var(--space-inset); }
 .card { container-type: inline-size; display: grid; gap: var(--space-stack); align-content: start; padding: var(--space-inset); }
+.alerts { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(100%, 14rem), 1fr)); gap: var(--space-stack); }
+.alert { display: grid; gap: 0.5rem; justify-items: start; align-content: start; padding: var(--space-stack); border-width: 1px; border-style: solid; }
+.tag { padding: 0.125em 0.5em; border-radius: 0.125rem; }
+.form-row { display: grid; gap: 0.25rem; }
+.field { display: block; padding: 0.5em 0.75em; border-width: 1px; border-style: solid; max-inline-size: 24rem; }
+.hint { color: var(--color-faint, inherit); font: var(--type-small-weight, 400) var(--type-small-size, 1rem) / 1.5 var(--face-text, inherit); }
+.artwork { margin: 0 0 var(--space-section); }
+.artwork svg { display: block; max-inline-size: 100%; block-size: auto; }
+.over-picture { position: relative; max-inline-size: none; padding: 0; margin-block: var(--space-inset) var(--space-section); min-block-size: 26rem; align-items: end; overflow: clip; }
+.hero-picture, .hero-veil { position: absolute; inset: 0; inline-size: 100%; block-size: 100%; object-fit: cover; }
+.hero-words { position: relative; display: grid; gap: var(--space-stack); padding: var(--space-inset); max-inline-size: 36rem; }
 .site-footer { padding-block: var(--space-inset) var(--space-section); border-block-start: 1px solid var(--table-line, currentcolor); }
 h1, h2, h3, h4, h5, h6 { overflow-wrap: break-word; }
 h1 { text-wrap: balance; }

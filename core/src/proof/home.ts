@@ -1,5 +1,7 @@
 import type { Derived } from '../derive/derived.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
+import { veilSlugs } from '../derive/veil.ts';
+import { paintedArtwork } from './artwork.ts';
 import { markOf } from './mark.ts';
 import { element, type ProofElement, type ProofNode } from './node.ts';
 
@@ -63,7 +65,8 @@ function builder({ styles, pairs, colors }: Derived) {
 
 type Build = ReturnType<typeof builder>;
 
-const nowhere = { href: '#' };
+/** Leads nowhere that anybody has been: a link to the page itself would count as visited. */
+const nowhere = { href: '#to-be-written' };
 
 /** Words within a text, with where they stand in the document. */
 const wordsAt = (
@@ -116,20 +119,40 @@ function header({ text }: Build, { name, content }: StyleDocument): ProofElement
   );
 }
 
-function hero(build: Build, { content }: StyleDocument): ProofElement {
+function hero(build: Build, { color, content }: StyleDocument): ProofElement {
   const { title, lead, primary, secondary } = content.hero;
-  return element(
-    'section',
-    { class: 'hero' },
+  const veil = content.heroVeil === undefined ? undefined : color.veils.items[content.heroVeil];
+  const slug =
+    content.heroVeil === undefined ? undefined : veilSlugs(color.veils).get(content.heroVeil);
+  const words = [
     build.text('h1', 'h1', 'page', [title], '/content/hero/title'),
     build.text('p', 'lead', 'page', [lead], '/content/hero/lead'),
     element(
       'p',
       { class: 'actions' },
       button(build, primary, '/content/hero/primary'),
-      quietButton(build, secondary, '/content/hero/secondary'),
+      // Over a picture the quiet button would need a proof of its own.
+      ...(veil ? [] : [quietButton(build, secondary, '/content/hero/secondary')]),
     ),
-  );
+  ];
+  if (!veil || slug === undefined) return element('section', { class: 'hero' }, ...words);
+  return {
+    ...element(
+      'section',
+      { class: `hero over-picture over-${slug}` },
+      element('img', {
+        class: 'hero-picture',
+        src: `/proof/pictures/${veil.picture.file}`,
+        width: String(veil.picture.width),
+        height: String(veil.picture.height),
+        alt: '',
+      }),
+      element('div', { class: `hero-veil veil-${slug}` }),
+      element('div', { class: 'hero-words' }, ...words),
+    ),
+    uses: [`veil.${slug}`],
+    decision: `/color/veils/items/${content.heroVeil ?? ''}`,
+  };
 }
 
 function notice({ text, ground }: Build, { content }: StyleDocument): ProofNode[] {
@@ -241,6 +264,88 @@ function story({ text }: Build, { content }: StyleDocument): ProofElement {
   );
 }
 
+/** What states say, each on a wash of its color with a label filled with it. */
+function alerts({ text }: Build, { content }: StyleDocument, { colors }: Derived): ProofNode[] {
+  const all = content.alerts ? inOrder(content.alerts) : [];
+  const shown = all.flatMap(([id, alert]) => {
+    const role = colors.get(alert.family);
+    return role ? [{ id, alert, role }] : [];
+  });
+  if (shown.length === 0) return [];
+  return [
+    element(
+      'section',
+      { class: 'block' },
+      element(
+        'div',
+        { class: 'alerts' },
+        ...shown.map(({ id, alert, role }): ProofElement => ({
+          ...element(
+            'div',
+            { class: `alert wash-${role.slug}` },
+            {
+              ...element(
+                'span',
+                { class: `tag fill-${role.slug}` },
+                text('span', 'label', 'page', [alert.title], `/content/alerts/items/${id}/title`),
+              ),
+              uses: [`color.${role.slug}`, `color.${role.slug}-ink`],
+              decision: `/color/roles/items/${role.id}/light`,
+            },
+            text('p', 'body', 'page', [alert.text], `/content/alerts/items/${id}/text`),
+          ),
+          uses: [`color.${role.slug}-wash`, `color.${role.slug}-edge`],
+          decision: `/color/roles/items/${role.id}-wash/light`,
+        })),
+      ),
+    ),
+  ];
+}
+
+/** A form: labels, fields with a strong edge, a hint that is faint, one button. */
+function form(build: Build, { content }: StyleDocument): ProofNode[] {
+  if (!content.form) return [];
+  const { text } = build;
+  const { title, fields, hint, submit } = content.form;
+  return [
+    element(
+      'section',
+      { class: 'block prose' },
+      text('h2', 'h2', 'page', [title], '/content/form/title'),
+      ...inOrder(fields).map(([id, label]) =>
+        element(
+          'div',
+          { class: 'form-row' },
+          text('span', 'label', 'page', [label], `/content/form/fields/items/${id}`),
+          {
+            ...element(
+              'span',
+              { class: 'field' },
+              { ...element('span', { class: 'hint' }, hint), content: '/content/form/hint' },
+            ),
+            uses: ['color.line-strong', 'color.faint'],
+            decision: '/color/roles/items/line-strong/light',
+          },
+        ),
+      ),
+      element('p', { class: 'actions' }, button(build, submit, '/content/form/submit')),
+    ),
+  ];
+}
+
+/** A picture of the site's own that takes its colors from the roles. */
+function artwork({ content }: StyleDocument, { colors }: Derived): ProofNode[] {
+  if (!content.artwork) return [];
+  return [
+    {
+      ...element('figure', { class: 'artwork' }),
+      svg: paintedArtwork(content.artwork, colors),
+      uses: Object.values(content.artwork.fills).map((id) => `color.${colors.get(id)?.slug ?? id}`),
+      decision: '/content/artwork',
+    },
+  ];
+}
+
 /** The home page of a site, made of its own words and the classes of the exported style sheet. */
 export function homePage(document: StyleDocument, derived: Derived): ProofElement {
   const build = builder(derived);
@@ -256,8 +361,11 @@ export function homePage(document: StyleDocument, derived: Derived): ProofElemen
         { class: 'site-main' },
         hero(build, document),
         ...notice(build, document),
+        ...alerts(build, document, derived),
         ...table(build, document),
         ...cards(build, document),
+        ...form(build, document),
+        ...artwork(document, derived),
         story(build, document),
       ),
       element(

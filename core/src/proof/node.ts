@@ -3,6 +3,8 @@ export interface ProofElement {
   readonly tag: string;
   readonly attributes: Readonly<Record<string, string>>;
   readonly children: readonly ProofNode[];
+  /** Its content as SVG markup, sanitised before it is shown. */
+  readonly svg?: string;
   /** The tokens that make it, by id. */
   readonly uses?: readonly string[];
   /** The decision that a click leads to (a JSON Pointer). */
@@ -33,5 +35,6 @@ export function writeHtml(node: ProofNode): string {
     .map(([name, value]) => ` ${name}="${escaped(value)}"`)
     .join('');
   const open = `<${node.tag}${attributes}>`;
-  return `${open}${node.children.map(writeHtml).join('')}</${node.tag}>`;
+  if (node.tag === 'img') return open;
+  return `${open}${node.svg ?? ''}${node.children.map(writeHtml).join('')}</${node.tag}>`;
 }

@@ -1,14 +1,15 @@
 import * as z from 'zod/mini';
 import type { DeepReadonly } from '../deep-readonly.ts';
 import { isHex, type Hex } from '../color/srgb.ts';
-import { RUNGS } from '../color/ramp.ts';
+import { GRADIENT_SPACES } from '../color/gradient.ts';
+import { RUNG_NAMES, RUNGS } from '../color/ramp.ts';
 import { fontFamily } from '../fonts/family.ts';
 import { LANGUAGE_CODES } from '../fonts/languages.ts';
 import { MOOD_WORDS } from '../fonts/mood.ts';
 import { NEEDS } from '../fonts/pairing.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
-export const SCHEMA = 2;
+export const SCHEMA = 3;
 
 export const MODES = ['light', 'dark'] as const;
 export type Mode = (typeof MODES)[number];
@@ -107,21 +108,103 @@ const textRole = z.strictObject({
   fit: z.optional(z.strictObject({ lines: z.int().check(z.gte(1), z.lte(6)), least: textSize })),
 });
 
+/** A color beyond sRGB as CSS writes it, for screens that can show it. */
+const wideColor = z.string().check(z.maxLength(80), z.regex(/^[a-z0-9-]+\([a-z0-9.%+\- ]+\)$/));
+
+const share = z.number().check(z.gte(0), z.lte(1));
+const rungNumber = z.int().check(z.gte(1), z.lte(RUNGS));
+
 const paint = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('rung'),
-    ramp: id,
-    rung: z.int().check(z.gte(1), z.lte(RUNGS)),
-  }),
+  /** A rung, held by hand. */
+  z.strictObject({ kind: z.literal('rung'), ramp: id, rung: rungNumber }),
+  /** A wish: the rung nearest to this one at which everything reads. */
+  z.strictObject({ kind: z.literal('near'), ramp: id, rung: rungNumber }),
   /** The source itself, on whatever rung of its ramp it stands. */
   z.strictObject({ kind: z.literal('source'), source: id }),
-  z.strictObject({ kind: z.literal('own'), value: hex }),
+  z.strictObject({ kind: z.literal('own'), value: hex, wide: z.optional(wideColor) }),
+  /** So much of one role over another: emitted transparent, or flattened to one color. */
+  z.strictObject({
+    kind: z.literal('share'),
+    of: id,
+    over: id,
+    share,
+    form: z.enum(['transparent', 'flat']),
+  }),
 ]);
+
+const degrees = z.number().check(z.gte(-180), z.lte(180));
+
+/** Where a ramp departs from the usual run; lightness in OKLab, chroma as a share of the source’s. */
+const rampShape = z.strictObject({
+  paper: z.optional(z.number().check(z.gte(0.6), z.lte(1))),
+  ink: z.optional(z.number().check(z.gte(0), z.lte(0.5))),
+  /** Lightness moved by hand, by the number of the rung. */
+  positions: z.optional(z.record(z.string().check(z.regex(/^([1-9]|1[0-6])$/)), share)),
+  chromaAtPaper: z.optional(z.number().check(z.gte(0), z.lte(2))),
+  chromaAtInk: z.optional(z.number().check(z.gte(0), z.lte(2))),
+  driftAtPaper: z.optional(degrees),
+  driftAtInk: z.optional(degrees),
+});
+
+const gradient = z.strictObject({
+  name: label,
+  space: z.enum(GRADIENT_SPACES),
+  /** Degrees as CSS has them: 90 runs to the right. */
+  angle: z.number().check(z.gte(0), z.lt(360)),
+  stops: collection(z.strictObject({ at: share, color: id })),
+});
+
+const pictureFile = z.strictObject({
+  name: label,
+  file: z.string().check(z.regex(/^[0-9a-f]{16}\.(png|jpg|webp|avif)$/)),
+  width: z.int().check(z.gte(1), z.lte(20000)),
+  height: z.int().check(z.gte(1), z.lte(20000)),
+});
+
+/** From where a veil comes: over the whole picture, or fading out from one side. */
+export const VEIL_SIDES = ['all over', 'bottom', 'top', 'start', 'end'] as const;
+
+/** Text over a picture, and the veil between the two that makes it readable. */
+const veil = z.strictObject({
+  name: label,
+  picture: pictureFile,
+  /** Where text will stand, as shares of the frame; each in a text role. */
+  boxes: collection(z.strictObject({ text: id, x: share, y: share, width: share, height: share })),
+  /** The color role of the text, and of the veil. */
+  ink: id,
+  color: z.union([hex, id]),
+  side: z.enum(VEIL_SIDES),
+  /** How many of the pixels have to pass. */
+  pixels: z.number().check(z.gte(0.5), z.lte(1)),
+  /** Opacity where the veil is strongest, in levels of 255. */
+  strength: z.int().check(z.gte(0), z.lte(255)),
+});
+
+/** Artwork in SVG whose fills follow the palette. */
+const artwork = z.strictObject({
+  name: label,
+  svg: z.string().check(z.maxLength(60_000)),
+  /** The color role that each fill is taken from, by the fill as it came. */
+  fills: z.record(hex, id),
+  locked: z.boolean(),
+});
 
 const colorRole = z.strictObject({ name: label, light: paint, dark: paint });
 
-/** The words themselves, the links in them, or a quiet button set in that text. */
-export const PARTS = ['words', 'link', 'button'] as const;
+/** The vivid colors of a site, each of which has inks, washes, edges and states. */
+export const FAMILIES = [
+  'action',
+  'support',
+  'accent',
+  'success',
+  'warning',
+  'danger',
+  'notice',
+] as const;
+export type ColorFamily = (typeof FAMILIES)[number];
+
+/** The words themselves, the links in them, those that were followed, or a quiet button set so. */
+export const PARTS = ['words', 'link', 'visited', 'button'] as const;
 
 /** Which text stands in which color on which surface; the pairs that are checked follow from it. */
 const textUse = z.strictObject({
@@ -162,6 +245,16 @@ const content = z.strictObject({
     title: words,
     cards: collection(z.strictObject({ title: words, text: words, link: label })),
   }),
+  /** What states say, in the colors of states. */
+  alerts: z.optional(
+    collection(z.strictObject({ family: z.enum(FAMILIES), title: words, text: words })),
+  ),
+  form: z.optional(
+    z.strictObject({ title: words, fields: collection(label), hint: words, submit: label }),
+  ),
+  /** The veil over whose picture the opening words stand. */
+  heroVeil: z.optional(id),
+  artwork: z.optional(artwork),
   footer: words,
 });
 
@@ -218,14 +311,30 @@ export const documentSchema = z.strictObject({
     roles: collection(textRole),
   }),
   color: z.strictObject({
-    sources: collection(z.strictObject({ name: label, value: hex })),
+    sources: collection(
+      z.strictObject({
+        name: label,
+        value: hex,
+        wide: z.optional(wideColor),
+        ramp: z.optional(rampShape),
+      }),
+    ),
     neutral: z.strictObject({
       name: label,
       source: id,
       tint: z.number().check(z.gte(0), z.lte(1)),
+      ramp: z.optional(rampShape),
     }),
+    /** How rungs are named in tokens; from paper where absent. */
+    rungNames: z.optional(z.enum(RUNG_NAMES)),
+    /** Links are told from the text around them by their color alone. */
+    plainLinks: z.optional(z.boolean()),
+    /** What is left of the chroma of vivid colors in the dark theme; 1 where absent. */
+    darkChroma: z.optional(z.number().check(z.gte(0.3), z.lte(1))),
     roles: collection(colorRole),
     texts: collection(textUse),
+    gradients: collection(gradient),
+    veils: collection(veil),
   }),
   space: z.strictObject({
     unit: size,
@@ -244,6 +353,10 @@ export type StyleDocument = DeepReadonly<z.infer<typeof documentSchema>>;
 export type TextRole = StyleDocument['type']['roles']['items'][string];
 export type ColorRole = StyleDocument['color']['roles']['items'][string];
 export type Paint = ColorRole['light'];
+export type Source = StyleDocument['color']['sources']['items'][string];
+export type Veil = StyleDocument['color']['veils']['items'][string];
+export type Gradient = StyleDocument['color']['gradients']['items'][string];
+export type Artwork = NonNullable<StyleDocument['content']['artwork']>;
 export type Part = (typeof PARTS)[number];
 export type TextUse = StyleDocument['color']['texts']['items'][string];
 export type Anchor = StyleDocument['type']['anchors']['items'][string];

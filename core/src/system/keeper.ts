@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import type { DeepReadonly } from '../deep-readonly.ts';
+import { isHex, type Hex } from '../color/srgb.ts';
 import { fontFamily } from '../fonts/family.ts';
 
 /** A pair of faces set aside, or a trio with a label face, with all that was measured of them. */
@@ -9,3 +10,17 @@ export const keptPair = z.strictObject({
   label: z.optional(fontFamily),
 });
 export type KeptPair = DeepReadonly<z.infer<typeof keptPair>>;
+
+/** A palette set aside: colors in order, with names where they have any. */
+export const keptPalette = z.strictObject({
+  name: z.string().check(z.minLength(1), z.maxLength(80)),
+  colors: z
+    .array(
+      z.strictObject({
+        name: z.string().check(z.maxLength(80)),
+        hex: z.custom<Hex>((value) => typeof value === 'string' && isHex(value)),
+      }),
+    )
+    .check(z.minLength(1), z.maxLength(256)),
+});
+export type KeptPalette = DeepReadonly<z.infer<typeof keptPalette>>;

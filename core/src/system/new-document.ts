@@ -1,22 +1,13 @@
 import type { Hex } from '../color/srgb.ts';
 import type { FontFamily } from '../fonts/family.ts';
-import { SCHEMA, type Collection, type StyleDocument } from './document.ts';
+import { collectionOf, NOTHING } from './collection.ts';
+import { companionsOf, usualColorRoles } from './color-roles.ts';
+import { SCHEMA, type Paint, type StyleDocument } from './document.ts';
 
-/** A collection from pairs of id and thing, in the order given. */
-export const collectionOf = <Item>(
-  entries: readonly (readonly [id: string, item: Item])[],
-): Collection<Item> => ({
-  order: entries.map(([id]) => id),
-  items: Object.fromEntries(entries),
-});
+export { collectionOf };
 
 type Type = StyleDocument['type'];
 type Color = StyleDocument['color'];
-
-const rung = (ramp: string, light: number, dark: number) => ({
-  light: { kind: 'rung', ramp, rung: light } as const,
-  dark: { kind: 'rung', ramp, rung: dark } as const,
-});
 
 /** From a phone’s short lines to the longest that are comfortable. Common practice. */
 export const LINE = { from: 30, to: 75 } as const;
@@ -49,31 +40,19 @@ export const usualTexts: Color['texts'] = collectionOf([
   ['lead-page', { text: 'lead', part: 'words', color: 'quiet', on: 'page' }],
   ['body-page', { text: 'body', part: 'words', color: 'text', on: 'page' }],
   ['body-link-page', { text: 'body', part: 'link', color: 'link', on: 'page' }],
+  ['body-visited-page', { text: 'body', part: 'visited', color: 'visited', on: 'page' }],
   ['small-page', { text: 'small', part: 'words', color: 'quiet', on: 'page' }],
   ['caption-page', { text: 'caption', part: 'words', color: 'quiet', on: 'page' }],
   ['quote-page', { text: 'quote', part: 'words', color: 'text', on: 'page' }],
   ['code-page', { text: 'code', part: 'words', color: 'text', on: 'page' }],
   ['label-page', { text: 'label', part: 'words', color: 'text', on: 'page' }],
-  ['button-page', { text: 'label', part: 'button', color: 'action', on: 'page' }],
+  ['button-page', { text: 'label', part: 'button', color: 'action-edge', on: 'page' }],
   ['h4-surface', { text: 'h4', part: 'words', color: 'text', on: 'surface' }],
   ['body-surface', { text: 'body', part: 'words', color: 'text', on: 'surface' }],
   ['body-link-surface', { text: 'body', part: 'link', color: 'link', on: 'surface' }],
   ['small-surface', { text: 'small', part: 'words', color: 'quiet', on: 'surface' }],
   ['label-action', { text: 'label', part: 'words', color: 'action-ink', on: 'action' }],
 ]);
-
-/** The color roles, each on a rung of the brand's ramp or of the neutrals. */
-export const usualColorRoles = (brand: string): Color['roles'] =>
-  collectionOf([
-    ['page', { name: 'page', ...rung('neutral', 1, 15) }],
-    ['surface', { name: 'surface', ...rung('neutral', 2, 14) }],
-    ['text', { name: 'text', ...rung('neutral', 15, 2) }],
-    ['quiet', { name: 'quiet', ...rung('neutral', 11, 5) }],
-    ['line', { name: 'line', ...rung('neutral', 4, 12) }],
-    ['link', { name: 'link', ...rung(brand, 11, 5) }],
-    ['action', { name: 'action', ...rung(brand, 10, 6), light: { kind: 'source', source: brand } }],
-    ['action-ink', { name: 'action ink', ...rung('neutral', 1, 16) }],
-  ]);
 
 export const usualSpace: StyleDocument['space'] = {
   unit: 8,
@@ -86,6 +65,15 @@ export const usualSpace: StyleDocument['space'] = {
     ['xxl', { name: 'xxl', multiple: 8 }],
   ]),
   roles: { inset: 'l', stack: 'm', section: 'xxl' },
+};
+
+/** The brand color itself, unchanged, is what one acts on in light. */
+const ofTheBrand = (roles: Color['roles']): Color['roles'] => {
+  const itself: Paint = { kind: 'source', source: 'brand' };
+  const action = roles.items['action'];
+  return action
+    ? { ...roles, items: { ...roles.items, action: { ...action, light: itself } } }
+    : roles;
 };
 
 export interface Start {
@@ -126,10 +114,28 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
       roles: usualRoles,
     },
     color: {
-      sources: collectionOf([['brand', { name: 'brand', value: brand }]]),
+      sources: collectionOf([
+        ['brand', { name: 'brand', value: brand }],
+        ...Object.entries(companionsOf(brand)).map(
+          ([id, value]) => [id, { name: id, value }] as const,
+        ),
+      ]),
       neutral: { name: 'grey', source: 'brand', tint: 0.4 },
-      roles: usualColorRoles('brand'),
+      roles: ofTheBrand(
+        usualColorRoles({
+          brand: 'brand',
+          action: 'brand',
+          support: 'neutral',
+          accent: 'accent',
+          success: 'success',
+          warning: 'warning',
+          danger: 'danger',
+          notice: 'notice',
+        }),
+      ),
       texts: usualTexts,
+      gradients: NOTHING,
+      veils: NOTHING,
     },
     space: usualSpace,
     content: {

@@ -43,9 +43,18 @@ const lineOfTheBrief: Upgrade = (document) =>
     isRecord(brief) ? { ...brief, line: LINE } : brief,
   ) as Record<string, unknown>;
 
+/** Gradients and veils came later: an older system has none. */
+const emptyCollections: Upgrade = (document) =>
+  changed(document, ['color'], (color) =>
+    isRecord(color)
+      ? { ...color, gradients: { order: [], items: {} }, veils: { order: [], items: {} } }
+      : color,
+  ) as Record<string, unknown>;
+
 /** One upgrade for each older schema number, to the next one. Schema 1 is the first. */
 const UPGRADES: Readonly<Record<number, Upgrade>> = {
   1: (document) => lineOfTheBrief(anchorsInOrder(labelsOfTheirOwn(document))),
+  2: (document) => emptyCollections(document),
 };
 
 /** Reads a stored document of any schema number up to the newest; a newer one is a problem. */

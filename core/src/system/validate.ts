@@ -4,6 +4,8 @@ import {
   MODES,
   MOST_ANCHORS,
   type Collection,
+  type Mode,
+  type Paint,
   type StyleDocument,
 } from './document.ts';
 
@@ -38,13 +40,66 @@ function* paintProblems({ color }: StyleDocument): Generator<Problem> {
     for (const mode of MODES) {
       const paint = role[mode];
       const path = `/color/roles/items/${id}/${mode}`;
-      if (paint.kind === 'rung' && paint.ramp !== NEUTRAL && !(paint.ramp in color.sources.items))
+      if (
+        (paint.kind === 'rung' || paint.kind === 'near') &&
+        paint.ramp !== NEUTRAL &&
+        !(paint.ramp in color.sources.items)
+      )
         yield { path: `${path}/ramp`, message: `there is no ramp “${paint.ramp}”` };
       if (paint.kind === 'source' && !(paint.source in color.sources.items))
         yield { path: `${path}/source`, message: `there is no color “${paint.source}”` };
     }
+  for (const [id, role] of inOrder(color.roles))
+    for (const mode of MODES) yield* shareProblems(color, id, role[mode], mode);
   if (!(color.neutral.source in color.sources.items))
     yield { path: '/color/neutral/source', message: 'names a color that is not there' };
+}
+
+/** A share is of one role over another, and neither of them is a share itself: no circle can form. */
+function* shareProblems(
+  { roles }: StyleDocument['color'],
+  id: string,
+  paint: Paint,
+  mode: Mode,
+): Generator<Problem> {
+  if (paint.kind !== 'share') return;
+  for (const end of ['of', 'over'] as const) {
+    const path = `/color/roles/items/${id}/${mode}/${end}`;
+    const role = roles.items[paint[end]];
+    if (!role) yield { path, message: `there is no color role “${paint[end]}”` };
+    else if (role[mode].kind === 'share')
+      yield { path, message: `“${role.name}” is a share itself; take a whole color` };
+  }
+}
+
+function* veilProblems({ color, content, type }: StyleDocument): Generator<Problem> {
+  for (const [id, { stops }] of inOrder(color.gradients)) {
+    const path = `/color/gradients/items/${id}/stops`;
+    yield* orderProblems(path, stops);
+    if (stops.order.length < 2) yield { path, message: 'a gradient has two colors at least' };
+    for (const [stop, { color: role }] of inOrder(stops))
+      if (!(role in color.roles.items))
+        yield { path: `${path}/items/${stop}/color`, message: `there is no color role “${role}”` };
+  }
+  for (const [id, { boxes, color: tint, ink }] of inOrder(color.veils)) {
+    const path = `/color/veils/items/${id}`;
+    yield* orderProblems(`${path}/boxes`, boxes);
+    if (!(ink in color.roles.items))
+      yield { path: `${path}/ink`, message: `there is no color role “${ink}”` };
+    if (!tint.startsWith('#') && !(tint in color.roles.items))
+      yield { path: `${path}/color`, message: `there is no color role “${tint}”` };
+    for (const [box, { text }] of inOrder(boxes))
+      if (!(text in type.roles.items))
+        yield {
+          path: `${path}/boxes/items/${box}/text`,
+          message: `there is no text role “${text}”`,
+        };
+  }
+  if (content.heroVeil !== undefined && !(content.heroVeil in color.veils.items))
+    yield { path: '/content/heroVeil', message: 'names a picture that is not there' };
+  for (const role of Object.values(content.artwork?.fills ?? {}))
+    if (!(role in color.roles.items))
+      yield { path: '/content/artwork/fills', message: `there is no color role “${role}”` };
 }
 
 function* useProblems({ color, type }: StyleDocument): Generator<Problem> {
@@ -101,12 +156,16 @@ function* problemsOf(document: StyleDocument): Generator<Problem> {
     ['/color/sources', color.sources],
     ['/color/roles', color.roles],
     ['/color/texts', color.texts],
+    ['/color/gradients', color.gradients],
+    ['/color/veils', color.veils],
     ['/space/steps', space.steps],
     ['/tokens/custom', tokens.custom],
     ['/content/nav', content.nav],
     ['/content/table/columns', content.table.columns],
     ['/content/table/rows', content.table.rows],
     ['/content/cards/cards', content.cards.cards],
+    ...(content.alerts ? [['/content/alerts', content.alerts] as const] : []),
+    ...(content.form ? [['/content/form/fields', content.form.fields] as const] : []),
   ];
   for (const [path, collection] of collections) yield* orderProblems(path, collection);
   yield* listProblems(document);
@@ -117,6 +176,7 @@ function* problemsOf(document: StyleDocument): Generator<Problem> {
     yield { path: '/color/sources', message: 'a system keeps one color at least' };
   yield* paintProblems(document);
   yield* useProblems(document);
+  yield* veilProblems(document);
   for (const [role, step] of Object.entries(space.roles))
     if (!(step in space.steps.items))
       yield { path: `/space/roles/${role}`, message: `there is no step “${step}”` };

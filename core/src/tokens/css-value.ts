@@ -46,8 +46,22 @@ const lengthCss =
 const familyName = (name: string): string =>
   /^[a-z-]+$/.test(name) ? name : `"${name.replaceAll(/["\\\n]/g, '')}"`;
 
+/** Colors with their places, one after the other, as a gradient to the right. */
+function gradientCss(value: TokenJson): string | undefined {
+  if (!isList(value) || value.length < 2) return undefined;
+  const stops = value.map((stop) => {
+    if (!isRecord(stop) || !isNumber(stop['position'])) return undefined;
+    const color = colorCss(stop['color'] ?? null);
+    return color === undefined
+      ? undefined
+      : `${color} ${Number((stop['position'] * 100).toFixed(2))}%`;
+  });
+  return stops.includes(undefined) ? undefined : `linear-gradient(to right, ${stops.join(', ')})`;
+}
+
 const CSS_OF: Readonly<Record<string, (value: TokenJson) => string | undefined>> = {
   color: colorCss,
+  gradient: gradientCss,
   dimension: lengthCss(['px', 'rem']),
   duration: lengthCss(['ms', 's']),
   number: (value) => (isNumber(value) ? String(value) : undefined),

@@ -14,6 +14,8 @@ export interface TokenValue {
   readonly json: TokenJson;
   /** The value as it stands in a style sheet, without reference; absent where CSS has no single one. */
   readonly css?: string;
+  /** The value on screens with a wide gamut, where it differs. */
+  readonly wide?: string;
   /** What the open format cannot say, under our own key of `$extensions`. */
   readonly extension?: TokenJson;
 }

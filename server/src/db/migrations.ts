@@ -80,6 +80,15 @@ const STEPS: readonly Step[] = [
       await sequelize.query('DROP TABLE own_font_files; DROP TABLE own_families;');
     },
   },
+  {
+    name: '0004-pictures',
+    up: async ({ sequelize }) => {
+      await sequelize.query('CREATE TABLE pictures (name text PRIMARY KEY, bytes bytea NOT NULL);');
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('DROP TABLE pictures;');
+    },
+  },
 ];
 
 /** Brings the tables to the newest form. Safe to run at every start. */

@@ -43,13 +43,13 @@ export class ChangeRow extends Model<
   declare at: CreationOptional<Date>;
 }
 
-/** Something set aside for later, across systems: a pair of faces with a note. */
+/** Something set aside for later, across systems: a pair of faces or a palette, with a note. */
 export class KeeperRow extends Model<
   InferAttributes<KeeperRow>,
   InferCreationAttributes<KeeperRow>
 > {
   declare id: CreationOptional<string>;
-  declare kind: 'pair';
+  declare kind: 'pair' | 'palette';
   /** As it was set aside; read with the schema of its kind. */
   declare content: unknown;
   declare note: string;
@@ -79,6 +79,15 @@ export class OwnFontFileRow extends Model<
   declare bytes: Buffer;
 }
 
+/** A picture that somebody brought, under a name with the hash of its bytes. */
+export class PictureRow extends Model<
+  InferAttributes<PictureRow>,
+  InferCreationAttributes<PictureRow>
+> {
+  declare name: string;
+  declare bytes: Buffer;
+}
+
 /** A connection with the tables as seen through it. */
 export interface Database {
   readonly sequelize: Sequelize;
@@ -87,6 +96,7 @@ export interface Database {
   readonly Keepers: typeof KeeperRow;
   readonly OwnFamilies: typeof OwnFamilyRow;
   readonly OwnFontFiles: typeof OwnFontFileRow;
+  readonly Pictures: typeof PictureRow;
 }
 
 /** Connects and names the tables. The tables themselves are made by the migrations. */
@@ -97,6 +107,7 @@ export function connect(url: string): Database {
   class Keepers extends KeeperRow {}
   class OwnFamilies extends OwnFamilyRow {}
   class OwnFontFiles extends OwnFontFileRow {}
+  class Pictures extends PictureRow {}
   Systems.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
@@ -152,5 +163,12 @@ export function connect(url: string): Database {
     },
     { sequelize, tableName: 'own_font_files', underscored: true, timestamps: false },
   );
-  return { sequelize, Systems, Changes, Keepers, OwnFamilies, OwnFontFiles };
+  Pictures.init(
+    {
+      name: { type: DataTypes.TEXT, primaryKey: true },
+      bytes: { type: DataTypes.BLOB, allowNull: false },
+    },
+    { sequelize, tableName: 'pictures', underscored: true, timestamps: false },
+  );
+  return { sequelize, Systems, Changes, Keepers, OwnFamilies, OwnFontFiles, Pictures };
 }

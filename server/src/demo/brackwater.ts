@@ -7,7 +7,7 @@ import {
   usualSpace,
 } from '@garnish/core/system/new-document';
 import { family } from '../fonts/shipped.ts';
-import { itself, painted, rung, withRoles } from './decide.ts';
+import { itself, own, painted, rung, share, withRoles } from './decide.ts';
 
 const crossing = (quay: string, leaves: string, arrives: string, tide: string) => ({
   quay,
@@ -72,18 +72,77 @@ export function brackwater(): StyleDocument {
         ['marsh', { name: 'marsh', value: '#2a6365' }],
         ['buoy', { name: 'buoy', value: '#b5391a' }],
         ['sand', { name: 'sand', value: '#c9a25a' }],
+        ['eelgrass', { name: 'eelgrass', value: '#3f9a68' }],
+        ['lamp', { name: 'lamp', value: '#dfae3a', wide: 'oklch(0.79 0.19 84)' }],
+        [
+          'flare',
+          { name: 'flare', value: '#8f1d2c', ramp: { driftAtInk: -8, chromaAtPaper: 0.1 } },
+        ],
+        ['deep', { name: 'deep water', value: '#2f74a8' }],
       ]),
       neutral: { name: 'silt', source: 'sand', tint: 0.42 },
-      roles: painted({
-        page: ['page', rung('neutral', 1), rung('marsh', 15)],
-        surface: ['surface', rung('marsh', 2), rung('marsh', 14)],
-        text: ['text', rung('marsh', 15), rung('neutral', 2)],
-        quiet: ['quiet', rung('neutral', 10), rung('neutral', 5)],
-        line: ['line', rung('neutral', 4), rung('marsh', 12)],
-        link: ['link', rung('marsh', 10), rung('marsh', 5)],
-        action: ['action', itself('buoy'), rung('buoy', 6)],
-        'action-ink': ['action ink', rung('neutral', 1), rung('buoy', 16)],
-      }),
+      roles: painted(
+        {
+          brand: 'marsh',
+          action: 'buoy',
+          support: 'marsh',
+          accent: 'sand',
+          success: 'eelgrass',
+          warning: 'lamp',
+          danger: 'flare',
+          notice: 'deep',
+        },
+        {
+          page: [rung('neutral', 1), rung('marsh', 15)],
+          surface: [rung('marsh', 2), rung('marsh', 14)],
+          raised: [rung('neutral', 1), rung('marsh', 13)],
+          text: [rung('marsh', 15), rung('neutral', 2)],
+          quiet: [rung('neutral', 10), rung('neutral', 5)],
+          line: [share('text', 'page', 0.18), share('text', 'page', 0.22)],
+          link: [rung('marsh', 10), rung('marsh', 5)],
+          action: [itself('buoy'), rung('buoy', 6)],
+          'action-ink': [rung('neutral', 1), rung('buoy', 16)],
+          'on-pictures': [own('#ffffff'), own('#ffffff')],
+          mudflat: [rung('sand', 3), rung('sand', 13)],
+        },
+      ),
+      veils: collectionOf([
+        [
+          'estuary',
+          {
+            name: 'estuary',
+            picture: {
+              name: 'The estuary in the morning',
+              file: '2587ad7689d64696.webp',
+              width: 1600,
+              height: 900,
+            },
+            boxes: collectionOf([
+              ['title', { text: 'h1', x: 0.03, y: 0.4, width: 0.56, height: 0.32 }],
+              ['lead', { text: 'lead', x: 0.03, y: 0.74, width: 0.56, height: 0.18 }],
+            ]),
+            ink: 'on-pictures',
+            color: '#000000',
+            side: 'all over',
+            pixels: 1,
+            strength: 150,
+          },
+        ],
+      ]),
+      gradients: collectionOf([
+        [
+          'dawn',
+          {
+            name: 'dawn',
+            space: 'oklab',
+            angle: 180,
+            stops: collectionOf([
+              ['high', { at: 0, color: 'art-1' }],
+              ['low', { at: 1, color: 'mudflat' }],
+            ]),
+          },
+        ],
+      ]),
     },
     space: { ...usualSpace, roles: { inset: 'l', stack: 'm', section: 'xxl' } },
     content: {
@@ -156,6 +215,31 @@ export function brackwater(): StyleDocument {
           ],
         ]),
       },
+      alerts: collectionOf([
+        ['runs', { family: 'success', title: 'Saltmere runs', text: 'Every crossing on time.' }],
+        [
+          'fog',
+          { family: 'warning', title: 'Fog before nine', text: 'Boats may wait for the channel.' },
+        ],
+        [
+          'closed',
+          { family: 'danger', title: 'Lower slip closed', text: 'Cars board at the upper slip.' },
+        ],
+        [
+          'works',
+          { family: 'notice', title: 'Quay works', text: 'From Monday the waiting room moves.' },
+        ],
+      ]),
+      form: {
+        title: 'Reserve a car space',
+        fields: collectionOf([
+          ['name', 'Name'],
+          ['plate', 'Number plate'],
+        ]),
+        hint: 'As it stands on the car',
+        submit: 'Reserve',
+      },
+      heroVeil: 'estuary',
       footer: 'Brackwater Ferries, Oxney Quay. Crossings run every day but the first of January.',
     },
   };

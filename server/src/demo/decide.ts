@@ -1,6 +1,7 @@
 import type { Hex } from '@garnish/core/color/srgb';
 import type { Paint, StyleDocument, TextRole } from '@garnish/core/system/document';
-import { collectionOf } from '@garnish/core/system/new-document';
+import { usualColorRoles, type RoleRamps } from '@garnish/core/system/color-roles';
+import { collectionOf } from '@garnish/core/system/collection';
 
 type Roles = StyleDocument['type']['roles'];
 
@@ -14,13 +15,31 @@ export const itself = (source: string): Paint => ({ kind: 'source', source });
 
 export const own = (value: Hex): Paint => ({ kind: 'own', value });
 
-/** Color roles from id to name, light and dark. */
+export const share = (of: string, over: string, part: number): Paint => ({
+  kind: 'share',
+  of,
+  over,
+  share: part,
+  form: 'transparent',
+});
+
+/** The usual roles with some of them decided by hand, light and dark; others are added. */
 export const painted = (
-  roles: Readonly<Record<string, readonly [name: string, light: Paint, dark: Paint]>>,
-): StyleDocument['color']['roles'] =>
-  collectionOf(
-    Object.entries(roles).map(([id, [name, light, dark]]) => [id, { name, light, dark }]),
+  ramps: RoleRamps,
+  decided: Readonly<Record<string, readonly [light: Paint, dark: Paint]>>,
+): StyleDocument['color']['roles'] => {
+  const usual = usualColorRoles(ramps);
+  const added = Object.keys(decided).filter((id) => !(id in usual.items));
+  return collectionOf(
+    [...usual.order, ...added].map((id) => {
+      const [light, dark] = decided[id] ?? [];
+      const role = usual.items[id];
+      const name = role?.name ?? id.replaceAll('-', ' ');
+      const grey: Paint = { kind: 'near', ramp: 'neutral', rung: 8 };
+      return [id, { name, light: light ?? role?.light ?? grey, dark: dark ?? role?.dark ?? grey }];
+    }),
   );
+};
 
 /** Text roles with some of their decisions changed. */
 export const withRoles = (

@@ -1,4 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { validate } from '@garnish/core/system/validate';
+import type { Pictures } from '../pictures/pictures.ts';
 import type { Store } from '../systems/store.ts';
 import { brackwater } from './brackwater.ts';
 import { kestrel } from './kestrel.ts';
@@ -8,7 +10,8 @@ import { tallow } from './tallow.ts';
 export const demoSystems = () => [brackwater(), kestrel(), tallow()];
 
 /** Loads the demo, through the same checks as everything else. */
-export async function loadDemo(store: Store): Promise<void> {
+export async function loadDemo(store: Store, pictures: Pictures): Promise<void> {
+  await pictures.keep(readFileSync(new URL('./estuary.webp', import.meta.url)));
   for (const document of demoSystems()) {
     const checked = validate(document);
     if (!checked.ok)

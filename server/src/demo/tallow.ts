@@ -30,7 +30,13 @@ export function tallow(): StyleDocument {
     },
     color: {
       ...start.color,
-      sources: collectionOf([['brand', { name: 'beeswax', value: '#c9822b' }]]),
+      sources: {
+        ...start.color.sources,
+        items: {
+          ...start.color.sources.items,
+          brand: { name: 'beeswax', value: '#c9822b' },
+        },
+      },
       neutral: { name: 'soot', source: 'brand', tint: 0.7 },
       roles: {
         ...roles,

@@ -1,4 +1,4 @@
-import { keptPair } from '@garnish/core/system/keeper';
+import { keptPair, keptPalette } from '@garnish/core/system/keeper';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import type { KeeperRow } from '../db/models.ts';
@@ -6,10 +6,30 @@ import { problemSchema, Problem } from '../problems.ts';
 
 const note = z.string().trim().max(500);
 
-const newKeeper = z.strictObject({
-  pair: keptPair,
+const origin = z.string().min(1).max(80);
+const hexColor = z.string().regex(/^#[0-9a-f]{6}$/);
+
+const newKeeper = z.strictObject({ pair: keptPair, note, origin });
+
+// Told to the description of the API in its own words; `keptPalette` reads what is stored.
+const newPalette = z.strictObject({
+  palette: z.strictObject({
+    name: z.string().min(1).max(80),
+    colors: z
+      .array(z.strictObject({ name: z.string().max(80), hex: hexColor }))
+      .min(1)
+      .max(256),
+  }),
   note,
-  origin: z.string().min(1).max(80),
+  origin,
+});
+
+const palette = z.object({
+  id: z.uuid(),
+  palette: z.any(),
+  note: z.string(),
+  origin: z.string(),
+  createdAt: z.iso.datetime(),
 });
 
 const keeper = z.object({
@@ -30,9 +50,17 @@ const shown = (row: KeeperRow): z.infer<typeof keeper> => ({
   createdAt: row.createdAt.toISOString(),
 });
 
+const shownPalette = (row: KeeperRow): z.infer<typeof palette> => ({
+  id: row.id,
+  palette: keptPalette.parse(row.content),
+  note: row.note,
+  origin: row.origin,
+  createdAt: row.createdAt.toISOString(),
+});
+
 const unknown = (): Problem => new Problem('unknown-keeper', 'It may have been let go already.');
 
-/** Pairs set aside with a note, for every system. */
+/** Pairs and palettes set aside with a note, for every system. */
 export const keeperRoutes =
   (Keepers: typeof KeeperRow): FastifyPluginAsyncZod =>
   // eslint-disable-next-line @typescript-eslint/require-await -- a plugin is asynchronous by type
@@ -40,7 +68,29 @@ export const keeperRoutes =
     const failures = { '4xx': problemSchema };
 
     app.get('/api/keepers', { schema: { response: { 200: z.array(keeper) } } }, async () =>
-      (await Keepers.findAll({ order: [['createdAt', 'DESC']] })).map(shown),
+      (await Keepers.findAll({ where: { kind: 'pair' }, order: [['createdAt', 'DESC']] })).map(
+        shown,
+      ),
+    );
+
+    app.get('/api/palettes', { schema: { response: { 200: z.array(palette) } } }, async () =>
+      (await Keepers.findAll({ where: { kind: 'palette' }, order: [['createdAt', 'DESC']] })).map(
+        shownPalette,
+      ),
+    );
+
+    app.post(
+      '/api/palettes',
+      { schema: { body: newPalette, response: { 201: palette, ...failures } } },
+      async ({ body }, reply) => {
+        const row = await Keepers.create({
+          kind: 'palette',
+          content: body.palette,
+          note: body.note,
+          origin: body.origin,
+        });
+        return reply.status(201).send(shownPalette(row));
+      },
     );
 
     app.post(

@@ -15,6 +15,7 @@ import {
 import { createPortal } from 'react-dom';
 import { usePreferences } from '../app/preferences.ts';
 import type { View } from '../system/store.ts';
+import { litRule, useLit } from './lit.ts';
 import { renderNode } from './render.tsx';
 
 interface Page {
@@ -113,12 +114,13 @@ export function Frame({
 }: FrameProps) {
   const [page, setPage] = useState<Page>();
   const { proofFonts, proofRoot, proofDrawn } = usePreferences();
+  const lit = useLit();
   const { document: system, derived, rules } = view;
   const classes = classesOf(view);
   const tree = useMemo(
     () => renderNode(homePage(system, derived), editing),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- sizes and colors reach the page by the sheet alone
-    [system.name, system.content, system.brief.languages, classes, editing],
+    [system.name, system.content, system.color.veils, system.brief.languages, classes, editing],
   );
 
   useLayoutEffect(() => {
@@ -129,6 +131,7 @@ export function Frame({
     ...(proofRoot === ROOT_PX
       ? []
       : [`html { font-size: ${proofRoot * rootShare(system.type)}px; }`]),
+    ...(lit.length > 0 ? [litRule(lit)] : []),
     ...(proofDrawn === 'baseline' ? [baselineGrid(system.type.baseline ?? BASELINE_PX)] : []),
   ].join('\n');
   useLayoutEffect(() => {

@@ -9,12 +9,17 @@ const PICKER_PX = { width: 336, height: 150 };
 interface ColorFieldProps {
   readonly label: string;
   readonly value: Hex;
-  readonly onChange: (value: Hex, gesture: string) => void;
+  /** The color itself, where sRGB does not hold it; `value` stands for it then. */
+  readonly wide?: string | undefined;
+  readonly onChange: (value: Hex, gesture: string, wide?: string) => void;
   readonly hideLabel?: boolean;
 }
 
-/** A color: typed as anything CSS accepts, or picked. What cannot be read leaves the last in force. */
-export function ColorField({ label, value, onChange, hideLabel = false }: ColorFieldProps) {
+/**
+ * A color: typed as anything CSS accepts, or picked. One beyond sRGB is kept as it is, with the color
+ * that stands for it. What cannot be read leaves the last in force.
+ */
+export function ColorField({ label, value, wide, onChange, hideLabel = false }: ColorFieldProps) {
   const id = useId();
   const gesture = useGesture();
   const [draft, setDraft] = useState<string>();
@@ -41,12 +46,8 @@ export function ColorField({ label, value, onChange, hideLabel = false }: ColorF
       return;
     }
     setDraft(undefined);
-    setTold(
-      read.mapped
-        ? { words: `Beyond sRGB; ${read.hex} is the nearest within it.`, wrong: false }
-        : undefined,
-    );
-    if (read.hex !== value) onChange(read.hex, gesture());
+    setTold(undefined);
+    if (read.hex !== value || read.wide !== wide) onChange(read.hex, gesture(), read.wide);
   };
 
   return (
@@ -63,16 +64,16 @@ export function ColorField({ label, value, onChange, hideLabel = false }: ColorF
           aria-label={`${label}, picker`}
           aria-expanded={open}
           title="by lightness, chroma and hue"
-          style={{ background: value }}
+          style={{ background: wide ?? value }}
         />
         <input
           id={id}
-          className="figures min-h-7 w-full min-w-0 bg-transparent text-[0.9375rem]"
+          className={`figures min-h-7 w-full min-w-0 bg-transparent ${wide === undefined ? 'text-[0.9375rem]' : 'text-xs'}`}
           autoComplete="off"
           spellCheck={false}
           aria-invalid={told?.wrong ?? false}
           aria-describedby={told ? `${id}-told` : undefined}
-          value={draft ?? value}
+          value={draft ?? wide ?? value}
           onChange={(event) => setDraft(event.currentTarget.value)}
           onBlur={(event) => draft !== undefined && take(event.currentTarget.value)}
           onKeyDown={(event) => {
@@ -92,8 +93,13 @@ export function ColorField({ label, value, onChange, hideLabel = false }: ColorF
         onToggle={({ newState }) => setOpen(newState === 'open')}
         onBeforeToggle={({ newState }) => newState === 'open' && place()}
       >
-        {open && <OklchPicker label={label} value={value} onChange={onChange} />}
+        {open && <OklchPicker label={label} value={value} wide={wide} onChange={onChange} />}
       </div>
+      {wide !== undefined && !told && (
+        <p className="mt-1 text-xs text-quiet">
+          Beyond sRGB: kept, with <span className="figures">{value}</span> for other screens.
+        </p>
+      )}
       {told && (
         <p
           id={`${id}-told`}

@@ -1,5 +1,6 @@
 import { gamutOf, type Gamut } from '@garnish/core/color/gamut-limits';
 import { toSrgb } from '@garnish/core/color/gamut';
+import { oklchCss, wideOklch } from '@garnish/core/color/parse-color';
 import { oklabOf, oklchOf, type Oklch } from '@garnish/core/color/oklab';
 import { hexOf, rgbOf, type Hex } from '@garnish/core/color/srgb';
 import { Pipette } from 'lucide-react';
@@ -78,22 +79,22 @@ function Axis({ axis, words, least, most, step, color, onMove }: AxisProps) {
 interface OklchPickerProps {
   readonly label: string;
   readonly value: Hex;
-  readonly onChange: (value: Hex, gesture: string) => void;
+  readonly wide?: string | undefined;
+  readonly onChange: (value: Hex, gesture: string, wide?: string) => void;
 }
 
-/**
- * Lightness, chroma and hue in OKLCH. What is beyond sRGB is kept here as it was asked for, and taken
- * as the nearest within it.
- */
-export function OklchPicker({ label, value, onChange }: OklchPickerProps) {
+/** Lightness, chroma and hue in OKLCH. A color beyond sRGB is kept, with the nearest within it. */
+export function OklchPicker({ label, value, wide, onChange }: OklchPickerProps) {
   const gesture = useGesture();
   const [asked, setAsked] = useState<{ readonly color: Oklch; readonly hex: Hex }>();
   // A hue survives grey, and a chroma the limits, as long as nothing else has changed the color.
-  const color = asked?.hex === value ? asked.color : oklchOf(oklabOf(rgbOf(value)));
+  const kept = wide === undefined ? undefined : wideOklch(wide);
+  const color = asked?.hex === value ? asked.color : (kept ?? oklchOf(oklabOf(rgbOf(value))));
   const move = (next: Oklch): void => {
     const hex = hexOf(toSrgb(next));
     setAsked({ color: next, hex });
-    if (hex !== value) onChange(hex, gesture());
+    const beyond = gamutOf(next) === 'srgb' ? undefined : oklchCss(next);
+    if (hex !== value || beyond !== wide) onChange(hex, gesture(), beyond);
   };
   const Dropper = eyeDropper();
   const pick = (): void => {
@@ -129,7 +130,7 @@ export function OklchPicker({ label, value, onChange }: OklchPickerProps) {
       <p className="flex items-baseline gap-3 text-xs text-quiet">
         <span className="grow">
           {beyond
-            ? `Beyond sRGB; ${value} is the nearest within it.`
+            ? `Beyond sRGB; ${value} stands for it on other screens.`
             : 'Below each: dark on every screen, grey on wide-gamut ones.'}
         </span>
         {Dropper && (

@@ -1,55 +1,53 @@
-import { useState } from 'react';
-import { Assign } from './assign.tsx';
-import { Fact } from '../../findings/fact.tsx';
-import { Notes } from '../../findings/note.tsx';
 import { useSystem } from '../../system/system-context.ts';
-import { Bench, Section } from '../../ui/bench.tsx';
-import { NearDuplicates, ShiftPalette } from './palette.tsx';
-import { Pairs } from './pairs.tsx';
-import { ColorRoles, type OpenRole } from './roles.tsx';
-import { Sample } from './sample.tsx';
-import { Sources } from './sources.tsx';
+import { Bench } from '../../ui/bench.tsx';
+import { useView, Views, type View } from '../../ui/views.tsx';
+import { ContrastView } from './contrast-view.tsx';
+import { DisplaysView } from './displays-view.tsx';
+import { PaletteView } from './palette-view.tsx';
+import { PicturesView } from './pictures-view.tsx';
+import { RolesView } from './roles-view.tsx';
+import { WholeView } from './whole-view.tsx';
 
-/** Colors in, ramps out; roles for light and dark; every text on its surface judged. */
+type ViewId = 'palette' | 'roles' | 'contrast' | 'pictures' | 'displays' | 'whole';
+
+const VIEWS: readonly [View<ViewId>, ...View<ViewId>[]] = [
+  {
+    id: 'palette',
+    name: 'Palette',
+    at: ['/color/sources', '/color/neutral', '/color/gradients', '/color/rungNames'],
+  },
+  { id: 'roles', name: 'Roles', at: ['/color/roles', '/color/darkChroma', '/color/plainLinks'] },
+  { id: 'contrast', name: 'Contrast', at: ['/color/texts'] },
+  { id: 'pictures', name: 'Pictures', at: ['/color/veils', '/content/artwork'] },
+  { id: 'displays', name: 'Displays', at: [] },
+  { id: 'whole', name: 'Whole', at: ['/color'] },
+];
+
+const SHOWN: Readonly<Record<ViewId, () => React.JSX.Element>> = {
+  palette: PaletteView,
+  roles: RolesView,
+  contrast: ContrastView,
+  pictures: PicturesView,
+  displays: DisplaysView,
+  whole: WholeView,
+};
+
+/** Colors in, ramps out; roles for light and dark; every color judged where it stands. */
 export default function ColorArea() {
   const { findings } = useSystem();
-  const [open, setOpen] = useState<OpenRole>();
+  const [view, open] = useView(VIEWS);
+  const short = findings.filter(({ id }) => id.startsWith('contrast:')).length;
+  const Shown = SHOWN[view];
   return (
-    <Bench title="Color">
-      <Section
-        title="Sources"
-        aside="from paper to ink"
-        notes={
-          <>
-            <Notes findings={findings} at={['/color/sources', '/color/neutral']} />
-            <Fact>The diamond marks the color itself, kept exactly as it was given.</Fact>
-          </>
-        }
-      >
-        <Sources />
-        <Sample />
-      </Section>
-      <Section
-        title="Roles"
-        aside="light · dark"
-        notes={<Notes findings={findings} at={['/color/roles']} />}
-      >
-        <ColorRoles open={open} onOpen={setOpen} />
-        <Assign />
-      </Section>
-      <Section title="All at once" aside="shift the whole palette, seen before it is taken">
-        <ShiftPalette />
-      </Section>
-      <Section title="Nearly the same" aside="colors that could be one">
-        <NearDuplicates />
-      </Section>
-      <Section
-        title="Pairs in use"
-        aside="ratio in light, dark, needed"
-        notes={<Notes findings={findings} at={['/color/texts']} />}
-      >
-        <Pairs />
-      </Section>
+    <Bench title="Color" key={view}>
+      <Views
+        label="Views of color"
+        views={VIEWS}
+        open={view}
+        onOpen={open}
+        counts={{ contrast: short }}
+      />
+      <Shown />
     </Bench>
   );
 }

@@ -1,4 +1,4 @@
-import { judge, ratioText, sizesText, nameOfUse } from '@garnish/core/checks/contrast';
+import { judge, ratioText, sizesText } from '@garnish/core/checks/contrast';
 import type { TextPair } from '@garnish/core/derive/derived';
 import { inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
@@ -32,7 +32,8 @@ export function Pairs() {
   const store = useStore();
   const { decided } = useSystem();
   const { proofTheme } = usePreferences();
-  const { brief, color, type } = decided.document;
+  const { color, type } = decided.document;
+  const needs = new Map(decided.derived.needs.map((need) => [need.id, need]));
   const roles = inOrder(color.roles);
   const styles = inOrder(type.roles);
 
@@ -78,10 +79,11 @@ export function Pairs() {
     <div>
       {decided.derived.pairs.map((pair) => {
         const { id, part } = pair;
-        const judged = MODES.map((mode) => judge(pair, mode, brief.conformance));
+        const need = needs.get(id);
+        const judged = need ? MODES.map((mode) => judge(need, mode)) : [];
         const use = color.texts.items[id];
         if (!use) return null;
-        const what = nameOfUse(pair);
+        const what = need?.what ?? pair.style.name;
         return (
           <div
             key={id}
@@ -95,7 +97,7 @@ export function Pairs() {
               <span className="flex min-w-0 items-center gap-1">
                 {part !== 'words' && (
                   <span className="shrink-0 font-semibold">
-                    {part === 'link' ? 'link in' : 'button in'}
+                    {{ link: 'link in', visited: 'visited in', button: 'button in' }[part]}
                   </span>
                 )}
                 <select

@@ -1,149 +1,142 @@
-import type { Hex } from '@garnish/core/color/srgb';
-import { rungOf } from '@garnish/core/derive/color';
-import { inOrder, MODES, type Mode, type Paint } from '@garnish/core/system/document';
-import type { Patch } from '@garnish/core/system/patch';
-import { useEffect } from 'react';
+import { FAMILY_PARTS } from '@garnish/core/system/color-roles';
+import { FAMILIES, inOrder, MODES, type Mode } from '@garnish/core/system/document';
+import { Plus } from 'lucide-react';
 import { useStore, useSystem } from '../../system/system-context.ts';
-import { ColorField } from '../../ui/color-field.tsx';
+import { paintName } from './paint-name.ts';
+import { RoleChooser } from './role-chooser.tsx';
 
 export interface OpenRole {
   readonly id: string;
   readonly mode: Mode;
 }
 
-const painting = (id: string, mode: Mode, paint: Paint): Patch => [
-  { op: 'replace', path: `/color/roles/items/${id}/${mode}`, value: { ...paint } },
-];
-
-const paintName = (paint: Paint, rampName: (id: string) => string): string => {
-  if (paint.kind === 'own') return paint.value;
-  return paint.kind === 'source'
-    ? `${rampName(paint.source)} itself`
-    : `${rampName(paint.ramp)} ${paint.rung}`;
-};
-
-interface ChooserProps {
-  readonly role: OpenRole;
-  readonly name: string;
-  readonly paint: Paint;
-  readonly hex: Hex;
-  readonly onClose: () => void;
-}
-
-/** All rungs of all ramps; pointing or arrow keys try one in the proof. */
-function Chooser({ role: { id, mode }, name, paint, hex, onClose }: ChooserProps) {
-  const store = useStore();
-  const { decided } = useSystem();
-  useEffect(() => () => store.tryOut(undefined), [store]);
-  const chosen = rungOf(paint, decided.derived.ramps);
-  const take = (next: Paint, gesture?: string): void => {
-    store.change(painting(id, mode, next), `${name} in ${mode}`, gesture ? { gesture } : {});
-  };
-  return (
-    <div
-      className="col-span-full border-y border-line-strong bg-base-200 px-2 py-2"
-      role="group"
-      aria-label={`${name} in ${mode}`}
-      onKeyDown={(event) => event.key === 'Escape' && onClose()}
-      onPointerLeave={() => store.tryOut(undefined)}
-    >
-      <div className="mb-2 flex items-baseline justify-between gap-3">
-        <p className="font-semibold">
-          {name} in {mode}
-        </p>
-        <button type="button" className="act" onClick={onClose}>
-          Done
-        </button>
-      </div>
-      {[...decided.derived.ramps.values()].map((ramp) => (
-        <div key={ramp.id} className="mb-1 grid grid-cols-[4rem_1fr] items-center gap-2">
-          <span className="truncate text-quiet">{ramp.name}</span>
-          <span className="flex">
-            {ramp.colors.map((color, index) => {
-              const isSource = index === ramp.seat;
-              const next: Paint = isSource
-                ? { kind: 'source', source: ramp.id }
-                : { kind: 'rung', ramp: ramp.id, rung: index + 1 };
-              const isChosen = chosen?.ramp.id === ramp.id && chosen.rung === index + 1;
-              return (
-                <button
-                  key={index}
-                  type="button"
-                  aria-label={`${ramp.name} ${isSource ? 'itself' : index + 1}, ${color}`}
-                  aria-pressed={isChosen}
-                  title={`${ramp.name} ${index + 1}  ${color}`}
-                  className="h-7 min-w-0 grow aria-pressed:outline-2 aria-pressed:-outline-offset-4 aria-pressed:outline-white focus-visible:z-10"
-                  style={{ background: color }}
-                  onPointerEnter={() => store.tryOut(painting(id, mode, next))}
-                  onFocus={() => store.tryOut(painting(id, mode, next))}
-                  onClick={() => take(next)}
-                />
-              );
-            })}
-          </span>
-        </div>
-      ))}
-      <div className="mt-2 w-40">
-        <ColorField
-          key={hex}
-          label="a color of its own"
-          value={hex}
-          onChange={(value, gesture) => take({ kind: 'own', value }, gesture)}
-        />
-      </div>
-    </div>
-  );
-}
-
-interface ColorRolesProps {
+interface GroupProps {
   readonly open: OpenRole | undefined;
   readonly onOpen: (role: OpenRole | undefined) => void;
 }
 
-/** What each color does, in light and in dark. */
-export function ColorRoles({ open, onOpen }: ColorRolesProps) {
+interface CellProps extends GroupProps {
+  readonly id: string;
+  /** What is written below it; nothing where a heading says it. */
+  readonly name?: string;
+}
+
+/** One role: light beside dark, each opens what it can be painted in. */
+function Cell({ id, name, open, onOpen }: CellProps) {
   const { decided } = useSystem();
-  const { ramps, colors } = decided.derived;
-  const rampName = (id: string): string => ramps.get(id)?.name ?? id;
-  const roles = inOrder(decided.document.color.roles);
-  const openRole = open && decided.document.color.roles.items[open.id];
-  const openHex = open && colors.get(open.id)?.colors[open.mode];
+  const role = decided.document.color.roles.items[id];
+  const derived = decided.derived.colors.get(id);
+  if (!role || !derived) return <span />;
+  const rampName = (ramp: string): string => decided.derived.ramps.get(ramp)?.name ?? ramp;
   return (
-    <div className="grid grid-cols-4 gap-x-3 gap-y-3">
-      {roles.map(([id, role]) => (
-        <div key={id} className="min-w-0" data-decision={`/color/roles/items/${id}`}>
-          <div className="flex h-7">
-            {MODES.map((mode) => {
-              const hex = colors.get(id)?.colors[mode] ?? '#808080';
-              return (
-                <button
-                  key={mode}
-                  type="button"
-                  aria-expanded={open?.id === id && open.mode === mode}
-                  aria-label={`${role.name} in ${mode}, ${paintName(role[mode], rampName)}`}
-                  title={`${role.name} in ${mode}: ${paintName(role[mode], rampName)}, ${hex}`}
-                  className="grow border border-line aria-expanded:outline-2 aria-expanded:outline-offset-1 aria-expanded:outline-primary"
-                  style={{ background: hex }}
-                  onClick={() =>
-                    onOpen(open?.id === id && open.mode === mode ? undefined : { id, mode })
-                  }
+    <div className="min-w-0" data-decision={`/color/roles/items/${id}`}>
+      <div className="flex h-7">
+        {MODES.map((mode) => {
+          const hex = derived.colors[mode];
+          const said = paintName(role[mode], derived.painted[mode], rampName);
+          return (
+            <button
+              key={mode}
+              type="button"
+              aria-expanded={open?.id === id && open.mode === mode}
+              aria-label={`${role.name} in ${mode}, ${said}`}
+              title={`${role.name} in ${mode}: ${said}, ${hex}`}
+              className="relative min-w-6 grow border border-line aria-expanded:outline-2 aria-expanded:outline-offset-1 aria-expanded:outline-primary"
+              style={{ background: hex }}
+              onClick={() =>
+                onOpen(open?.id === id && open.mode === mode ? undefined : { id, mode })
+              }
+            >
+              {role[mode].kind !== 'near' && (
+                <span
+                  aria-hidden
+                  className="absolute end-0.5 bottom-0.5 h-1 w-1 bg-white outline-1 outline-black"
                 />
-              );
-            })}
-          </div>
-          <p className="truncate">{role.name}</p>
-        </div>
-      ))}
-      {open && openRole && openHex && (
-        <Chooser
-          key={`${open.id} ${open.mode}`}
-          role={open}
-          name={openRole.name}
-          paint={openRole[open.mode]}
-          hex={openHex}
-          onClose={() => onOpen(undefined)}
-        />
-      )}
+              )}
+            </button>
+          );
+        })}
+      </div>
+      {name !== undefined && <p className="truncate">{name}</p>}
     </div>
+  );
+}
+
+const isOfFamily = (id: string): boolean =>
+  FAMILIES.some((family) => id === family || id.startsWith(`${family}-`));
+
+const Chooser = ({ open, onOpen, among }: GroupProps & { readonly among: readonly string[] }) =>
+  open && among.includes(open.id) ? (
+    <RoleChooser key={`${open.id} ${open.mode}`} role={open} onClose={() => onOpen(undefined)} />
+  ) : null;
+
+/** Surfaces, texts, lines, links, illustrations and roles of one's own. */
+export function PlainRoles({ open, onOpen }: GroupProps) {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { roles } = decided.document.color;
+  const plain = inOrder(roles).filter(([id]) => !isOfFamily(id));
+  const add = (): void => {
+    const id = `role-${crypto.randomUUID().slice(0, 8)}`;
+    const grey = { kind: 'near', ramp: 'neutral', rung: 8 };
+    store.change(
+      [
+        {
+          op: 'add',
+          path: `/color/roles/items/${id}`,
+          value: { name: `role ${roles.order.length + 1}`, light: grey, dark: grey },
+        },
+        { op: 'replace', path: '/color/roles/order', value: [...roles.order, id] },
+      ],
+      'another color role',
+    );
+    onOpen({ id, mode: 'light' });
+  };
+  return (
+    <>
+      <div className="grid grid-cols-5 gap-x-3 gap-y-3">
+        {plain.map(([id, { name }]) => (
+          <Cell key={id} id={id} name={name} open={open} onOpen={onOpen} />
+        ))}
+      </div>
+      <Chooser open={open} onOpen={onOpen} among={plain.map(([id]) => id)} />
+      <button type="button" className="act mt-2 gap-1" onClick={add}>
+        <Plus size={13} aria-hidden /> Another role
+      </button>
+    </>
+  );
+}
+
+/** The vivid colors, one a row, with all that belongs to each. */
+export function VividRoles({ open, onOpen }: GroupProps) {
+  const { decided } = useSystem();
+  const { roles } = decided.document.color;
+  const families = FAMILIES.filter((id) => id in roles.items);
+  const parts = FAMILY_PARTS.filter((part) =>
+    families.some((id) => `${id}-${part}` in roles.items),
+  );
+  const among = families.flatMap((id) => [id, ...parts.map((part) => `${id}-${part}`)]);
+  if (families.length === 0)
+    return <p className="text-quiet">This system has no vivid colors yet.</p>;
+  return (
+    <>
+      <div className="grid grid-cols-[4.5rem_repeat(7,minmax(3.1rem,1fr))] items-center gap-x-1.5 gap-y-1.5">
+        <span />
+        {['itself', ...parts].map((part) => (
+          <span key={part} className="truncate text-xs text-quiet">
+            {part}
+          </span>
+        ))}
+        {families.map((id) => (
+          <div key={id} className="contents">
+            <span className="truncate">{roles.items[id]?.name}</span>
+            {[id, ...parts.map((part) => `${id}-${part}`)].map((role) => (
+              <Cell key={role} id={role} open={open} onOpen={onOpen} />
+            ))}
+          </div>
+        ))}
+      </div>
+      <Chooser open={open} onOpen={onOpen} among={among} />
+    </>
   );
 }

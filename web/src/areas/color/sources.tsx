@@ -1,14 +1,20 @@
+import { NEUTRAL_SHAPE, USUAL_SHAPE, type RampShape } from '@garnish/core/color/ramp';
+import { colorName } from '@garnish/core/color/names';
+import type { Hex } from '@garnish/core/color/srgb';
 import type { DerivedRamp } from '@garnish/core/derive/derived';
 import { inOrder } from '@garnish/core/system/document';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { ColorField } from '../../ui/color-field.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
+import { RampEditor } from './ramp-editor.tsx';
+import { Related } from './related.tsx';
 
 function RampBands({ ramp }: { readonly ramp: DerivedRamp }) {
-  const { colors, seat, name } = ramp;
+  const { colors, seat, name, rungNames } = ramp;
   return (
     <div>
       <div
@@ -20,7 +26,7 @@ function RampBands({ ramp }: { readonly ramp: DerivedRamp }) {
           <span
             key={index}
             className="grow"
-            title={`${index + 1}  ${color}`}
+            title={`${rungNames[index] ?? index + 1}  ${color}`}
             style={{ background: color }}
           />
         ))}
@@ -41,6 +47,8 @@ function RampBands({ ramp }: { readonly ramp: DerivedRamp }) {
 export function Sources() {
   const store = useStore();
   const { decided } = useSystem();
+  const [open, setOpen] = useState<string>();
+  const [related, setRelated] = useState<string>();
   const { sources, neutral, roles } = decided.document.color;
   const { ramps } = decided.derived;
   const inUse = (id: string): boolean =>
@@ -48,19 +56,19 @@ export function Sources() {
     inOrder(roles).some(([, { light, dark }]) =>
       [light, dark].some(
         (paint) =>
-          (paint.kind === 'rung' && paint.ramp === id) ||
+          ((paint.kind === 'rung' || paint.kind === 'near') && paint.ramp === id) ||
           (paint.kind === 'source' && paint.source === id),
       ),
     );
 
-  const add = (): void => {
+  const add = (value: Hex = '#5b6c8f', called?: string): void => {
     const id = `color-${crypto.randomUUID().slice(0, 8)}`;
     store.change(
       [
         {
           op: 'add',
           path: `/color/sources/items/${id}`,
-          value: { name: `color ${sources.order.length + 1}`, value: '#5b6c8f' },
+          value: { name: called ?? `color ${sources.order.length + 1}`, value },
         },
         { op: 'replace', path: '/color/sources/order', value: [...sources.order, id] },
       ],
@@ -84,11 +92,11 @@ export function Sources() {
   const neutralRamp = ramps.get(NEUTRAL);
   return (
     <div className="grid gap-3">
-      {inOrder(sources).map(([id, { name, value }]) => {
+      {inOrder(sources).map(([id, { name, value, wide, ramp: shape }]) => {
         const ramp = ramps.get(id);
         return (
           <div key={id} data-decision={`/color/sources/items/${id}`}>
-            <div className="mb-1.5 grid grid-cols-[minmax(0,1fr)_9rem_1.5rem] items-end gap-x-3">
+            <div className="mb-1.5 grid grid-cols-[minmax(0,1fr)_10.5rem_1.5rem] items-start gap-x-3">
               <NameField
                 label={`Name of ${name}`}
                 hideLabel
@@ -104,13 +112,22 @@ export function Sources() {
                 label={`Value of ${name}`}
                 hideLabel
                 value={value}
-                onChange={(next, gesture) =>
+                wide={wide}
+                onChange={(next, gesture, beyond) => {
+                  const path = `/color/sources/items/${id}`;
                   store.change(
-                    [{ op: 'replace', path: `/color/sources/items/${id}/value`, value: next }],
-                    `${name} ${next}`,
+                    [
+                      { op: 'replace', path: `${path}/value`, value: next },
+                      ...(beyond === undefined
+                        ? wide === undefined
+                          ? []
+                          : [{ op: 'remove' as const, path: `${path}/wide` }]
+                        : [{ op: 'add' as const, path: `${path}/wide`, value: beyond }]),
+                    ],
+                    `${name} ${beyond ?? next}`.slice(0, 80),
                     { gesture },
-                  )
-                }
+                  );
+                }}
               />
               {sources.order.length > 1 && !inUse(id) && (
                 <button
@@ -125,10 +142,42 @@ export function Sources() {
               )}
             </div>
             {ramp && <RampBands ramp={ramp} />}
+            <p className="flex flex-wrap items-center gap-x-4 text-xs">
+              <button
+                type="button"
+                className="act text-xs"
+                aria-expanded={open === id}
+                onClick={() => setOpen(open === id ? undefined : id)}
+              >
+                {open === id ? 'Close the ramp' : 'Adjust the ramp'}
+                <span className="sr-only"> of {name}</span>
+              </button>
+              <button
+                type="button"
+                className="act text-xs"
+                aria-expanded={related === id}
+                onClick={() => setRelated(related === id ? undefined : id)}
+              >
+                Related colors
+                <span className="sr-only"> of {name}</span>
+              </button>
+              <span className="grow truncate text-end text-quiet">{colorName(value)}</span>
+            </p>
+            {ramp && open === id && (
+              <RampEditor
+                name={name}
+                path={`/color/sources/items/${id}/ramp`}
+                decided={shape as Partial<RampShape> | undefined}
+                usual={USUAL_SHAPE}
+                colors={ramp.colors}
+                source={value}
+              />
+            )}
+            {related === id && <Related name={name} value={value} onTake={add} />}
           </div>
         );
       })}
-      <button type="button" className="act gap-1 justify-self-start" onClick={add}>
+      <button type="button" className="act gap-1 justify-self-start" onClick={() => add()}>
         <Plus size={13} aria-hidden /> Another color
       </button>
       <div data-decision="/color/neutral">
@@ -186,6 +235,26 @@ export function Sources() {
           />
         </div>
         {neutralRamp && <RampBands ramp={neutralRamp} />}
+        <p className="text-xs">
+          <button
+            type="button"
+            className="act text-xs"
+            aria-expanded={open === NEUTRAL}
+            onClick={() => setOpen(open === NEUTRAL ? undefined : NEUTRAL)}
+          >
+            {open === NEUTRAL ? 'Close the ramp' : 'Adjust the ramp'}
+            <span className="sr-only"> of {neutral.name}</span>
+          </button>
+        </p>
+        {neutralRamp && open === NEUTRAL && (
+          <RampEditor
+            name={neutral.name}
+            path="/color/neutral/ramp"
+            decided={neutral.ramp as Partial<RampShape> | undefined}
+            usual={NEUTRAL_SHAPE}
+            colors={neutralRamp.colors}
+          />
+        )}
       </div>
     </div>
   );

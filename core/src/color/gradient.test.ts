@@ -1,0 +1,80 @@
+import { describe, expect, test } from '@jest/globals';
+import { formatHex, interpolate } from 'culori';
+import fc from 'fast-check';
+import { contrastRatio } from './contrast.ts';
+import { gradientAt, gradientCss, gradientFacts, lowestContrast, straying } from './gradient.ts';
+import { hexOf, rgbOf, type Hex } from './srgb.ts';
+
+const hex = fc
+  .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
+  .map(([red, green, blue]) => hexOf([red / 255, green / 255, blue / 255]));
+
+const two = (from: Hex, to: Hex) => [
+  { at: 0, color: from },
+  { at: 1, color: to },
+];
+
+describe('a gradient', () => {
+  test.each([
+    ['srgb', 'rgb'],
+    ['srgb-linear', 'lrgb'],
+    ['oklab', 'oklab'],
+  ] as const)('in %s runs as culori interpolates', (space, mode) => {
+    fc.assert(
+      fc.property(hex, hex, fc.double({ min: 0, max: 1, noNaN: true }), (from, to, share) => {
+        const theirs = formatHex(interpolate([from, to], mode)(share));
+        const ours = gradientAt(two(from, to), share, space);
+        rgbOf(theirs).forEach((channel, index) => {
+          expect(Math.abs(channel - (rgbOf(ours)[index] ?? 0))).toBeLessThanOrEqual(1.01 / 255);
+        });
+      }),
+    );
+  });
+
+  test('begins and ends with its stops, and rests beyond them', () => {
+    const stops = [
+      { at: 0.2, color: '#b5391a' },
+      { at: 0.8, color: '#2a6365' },
+    ] as const;
+    for (const space of ['oklab', 'oklch', 'srgb', 'srgb-linear'] as const) {
+      expect(gradientAt(stops, 0, space)).toBe('#b5391a');
+      expect(gradientAt(stops, 0.2, space)).toBe('#b5391a');
+      expect(gradientAt(stops, 1, space)).toBe('#2a6365');
+    }
+  });
+
+  test('of yellow and blue goes grey in sRGB, and keeps its color round the hue circle', () => {
+    const stops = two('#ffff00', '#0000ff');
+    expect(gradientFacts(stops, 'srgb', 400).greyest.left).toBeLessThan(0.1);
+    expect(gradientFacts(stops, 'oklch', 400).greyest.left).toBeGreaterThan(0.3);
+    expect(straying(stops, 'oklab')).toBe(0);
+    expect(straying(stops, 'srgb')).toBeGreaterThan(0.02);
+  });
+
+  test('of two near greys stands in bands', () => {
+    // Arithmetic: eight levels over 800 px are bands of about 800 / 9.
+    const { colors, widestBandPx } = gradientFacts(two('#808080', '#888888'), 'srgb', 800);
+    expect(colors).toBe(9);
+    expect(widestBandPx).toBeGreaterThan(90);
+  });
+
+  test('is judged by its lowest contrast, wherever that is', () => {
+    const stops = two('#000000', '#ffffff');
+    const { ratio, color, at } = lowestContrast(stops, 'srgb', '#767676');
+    expect(ratio).toBeLessThan(1.1);
+    expect(at).toBeGreaterThan(0.3);
+    expect(contrastRatio('#767676', color)).toBe(ratio);
+  });
+
+  test('is written as CSS has it', () => {
+    expect(
+      gradientCss(
+        [
+          { at: 0, css: 'var(--a)' },
+          { at: 0.5, css: '#fff' },
+        ],
+        'oklch',
+      ),
+    ).toBe('linear-gradient(to right in oklch, var(--a) 0%, #fff 50%)');
+  });
+});

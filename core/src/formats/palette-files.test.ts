@@ -1,0 +1,84 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { hexOf } from '../color/srgb.ts';
+import { PALETTE_FORMATS, readPalette, writePalette, type PaletteFile } from './palette-files.ts';
+
+const palette: PaletteFile = {
+  name: 'Low water',
+  colors: [
+    { name: 'wet sand', hex: '#b09a72' },
+    { name: 'eelgrass', hex: '#3f9a68' },
+    { name: '', hex: '#0a2a33' },
+  ],
+};
+
+describe('a palette file', () => {
+  test.each(PALETTE_FORMATS)('of %s gives every color back, in order', (format) => {
+    const read = readPalette(writePalette(palette, format), 'low-water.x');
+    if (!read.ok) throw new Error(read.problem);
+    expect(read.palette.colors.map(({ hex }) => hex)).toEqual(['#b09a72', '#3f9a68', '#0a2a33']);
+    expect(read.leftOut).toBe(0);
+  });
+
+  test.each(['gpl', 'svg', 'json'] as const)('of %s gives its names back too', (format) => {
+    const read = readPalette(writePalette(palette, format), 'x');
+    if (!read.ok) throw new Error(read.problem);
+    expect(read.palette.name).toBe('Low water');
+    expect(read.palette.colors.slice(0, 2).map(({ name }) => name)).toEqual([
+      'wet sand',
+      'eelgrass',
+    ]);
+  });
+
+  test('round trips whatever the colors and names are', () => {
+    const color = fc.record({
+      name: fc.constantFrom('', 'a "quoted" one', 'ampersand & co', 'x < y', 'ünïcode'),
+      hex: fc
+        .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
+        .map(([red, green, blue]) => hexOf([red / 255, green / 255, blue / 255])),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(color, { minLength: 1, maxLength: 40 }),
+        fc.constantFrom(...PALETTE_FORMATS),
+        (colors, format) => {
+          const read = readPalette(writePalette({ name: 'any', colors }, format), 'any');
+          if (!read.ok) throw new Error(read.problem);
+          expect(read.palette.colors.map(({ hex }) => hex)).toEqual(colors.map(({ hex }) => hex));
+        },
+      ),
+    );
+  });
+
+  test('of the GIMP palette text is read as its authors write it', () => {
+    // GIMP palette text: comments, columns, tabs or blanks, names with blanks.
+    const read = readPalette(
+      'GIMP Palette\nName: Harbour\nColumns: 4\n# a comment\n255   0   0\tbright red\n  0 128 255  a blue\n300 0 0\tnone\n',
+      'harbour.gpl',
+    );
+    expect(read).toEqual({
+      ok: true,
+      palette: {
+        name: 'Harbour',
+        colors: [
+          { name: 'bright red', hex: '#ff0000' },
+          { name: 'a blue', hex: '#0080ff' },
+        ],
+      },
+      leftOut: 1,
+    });
+  });
+
+  test('without colors is told, not taken', () => {
+    expect(readPalette('nothing here', 'x.txt').ok).toBe(false);
+    expect(readPalette('', 'x.txt').ok).toBe(false);
+    expect(readPalette('{"a": 1}', 'x.json').ok).toBe(false);
+    expect(readPalette('{ broken', 'x.json').ok).toBe(false);
+  });
+
+  test('of more than 256 colors is taken up to there', () => {
+    const many = Array.from({ length: 300 }, (_, index) => hexOf([index / 300, 0, 0])).join('\n');
+    const read = readPalette(many, 'many.txt');
+    expect(read.ok && [read.palette.colors.length, read.leftOut]).toEqual([256, 44]);
+  });
+});

@@ -1,0 +1,227 @@
+import { parseColor } from '../color/parse-color.ts';
+import type { Hex } from '../color/srgb.ts';
+import { colorJson } from '../derive/color-json.ts';
+import { slugs } from '../tokens/token.ts';
+import { readDtcg } from './read-dtcg.ts';
+
+/** A color with its name, which may be empty. */
+export interface NamedColor {
+  readonly name: string;
+  readonly hex: Hex;
+}
+
+export interface PaletteFile {
+  readonly name: string;
+  readonly colors: readonly NamedColor[];
+}
+
+export type ReadPalette =
+  | { readonly ok: true; readonly palette: PaletteFile; readonly leftOut: number }
+  | { readonly ok: false; readonly problem: string };
+
+export const PALETTE_FORMATS = ['gpl', 'css', 'json', 'svg', 'txt'] as const;
+export type PaletteFormat = (typeof PALETTE_FORMATS)[number];
+
+export const PALETTE_FORMAT_NAMES: Readonly<Record<PaletteFormat, string>> = {
+  gpl: 'GIMP palette',
+  css: 'CSS properties',
+  json: 'JSON tokens',
+  svg: 'SVG swatches',
+  txt: 'list of hex',
+};
+
+const MOST = 256;
+
+const named = (
+  colors: readonly NamedColor[],
+): readonly (NamedColor & { readonly slug: string })[] => {
+  const slugOf = slugs(
+    colors.map(({ name, hex }, index) => [
+      String(index),
+      /^\p{L}/u.test(name) ? name : `color ${name === '' ? hex.slice(1) : name}`,
+    ]),
+  );
+  return colors.map((color, index) => ({
+    ...color,
+    slug: slugOf.get(String(index)) ?? `${index}`,
+  }));
+};
+
+const bytes = (hex: Hex): number[] =>
+  [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16));
+
+const escaped = (text: string): string =>
+  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('"', '&quot;');
+
+const oneLine = (text: string): string => text.replaceAll(/\s+/g, ' ').trim();
+
+const SWATCH = 48;
+
+const WRITE: Readonly<Record<PaletteFormat, (palette: PaletteFile) => string>> = {
+  // GIMP palette text, version 2: a head, then red, green, blue and a name a line.
+  gpl: ({ name, colors }) =>
+    [
+      'GIMP Palette',
+      `Name: ${oneLine(name)}`,
+      'Columns: 0',
+      '#',
+      ...colors.map(
+        (color) =>
+          `${bytes(color.hex)
+            .map((level) => String(level).padStart(3))
+            .join(' ')}\t${oneLine(color.name)}`,
+      ),
+      '',
+    ].join('\n'),
+  css: ({ colors }) =>
+    `:root {\n${named(colors)
+      .map(({ slug, hex }) => `  --${slug}: ${hex};\n`)
+      .join('')}}\n`,
+  json: ({ name, colors }) =>
+    `${JSON.stringify(
+      {
+        $description: name,
+        ...Object.fromEntries(
+          named(colors).map((color) => [
+            color.slug,
+            { $type: 'color', $value: colorJson(color.hex), $description: color.name },
+          ]),
+        ),
+      },
+      undefined,
+      2,
+    )}\n`,
+  svg: ({ name, colors }) =>
+    [
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${colors.length * SWATCH}" height="${SWATCH}">`,
+      `<title>${escaped(name)}</title>`,
+      ...colors.map(
+        (color, index) =>
+          `<rect x="${index * SWATCH}" width="${SWATCH}" height="${SWATCH}" fill="${color.hex}"><title>${escaped(color.name)}</title></rect>`,
+      ),
+      '</svg>',
+      '',
+    ].join('\n'),
+  txt: ({ colors }) => `${colors.map(({ hex }) => hex).join('\n')}\n`,
+};
+
+/** A palette as a file of one of the open formats. */
+export const writePalette = (palette: PaletteFile, format: PaletteFormat): string =>
+  WRITE[format](palette);
+
+const hexOfText = (text: string): Hex | undefined => {
+  const read = parseColor(text);
+  return read.ok ? read.hex : undefined;
+};
+
+const unescaped = (text: string): string =>
+  text.replaceAll('&lt;', '<').replaceAll('&quot;', '"').replaceAll('&amp;', '&');
+
+interface Found {
+  readonly name?: string;
+  readonly colors: readonly (NamedColor | undefined)[];
+}
+
+function readGpl(text: string): Found {
+  const lines = text.split(/\r?\n/).slice(1);
+  const name = lines
+    .find((line) => /^name:/i.test(line))
+    ?.slice(5)
+    .trim();
+  const colors = lines
+    .filter((line) => /^\s*\d/.test(line))
+    .map((line): NamedColor | undefined => {
+      const match = /^\s*(\d+)\s+(\d+)\s+(\d+)\s*(.*)$/.exec(line);
+      if (!match) return undefined;
+      const hex = hexOfText(`rgb(${match[1]} ${match[2]} ${match[3]})`);
+      const inRange = match.slice(1, 4).every((level) => Number(level) <= 255);
+      const called = (match[4] ?? '').trim();
+      return hex && inRange ? { name: called === 'Untitled' ? '' : called, hex } : undefined;
+    });
+  return { ...(name !== undefined && name !== '' && { name }), colors };
+}
+
+const readCss = (text: string): Found => ({
+  colors: [...text.matchAll(/--([\p{L}\p{N}_-]+)\s*:\s*([^;}]+)[;}]/gu)].map(
+    ([, name = '', value = '']): NamedColor | undefined => {
+      const hex = hexOfText(value);
+      return hex && { name: name.replaceAll('-', ' '), hex };
+    },
+  ),
+});
+
+function readJson(text: string): Found {
+  const read = readDtcg(text);
+  if (read.kind !== 'tokens') return { colors: [] };
+  const root = JSON.parse(text) as { readonly $description?: unknown };
+  return {
+    ...(typeof root.$description === 'string' && { name: root.$description }),
+    colors: read.tokens
+      .filter(({ type }) => type === 'color')
+      .map(({ path, value, description }): NamedColor | undefined => {
+        const own = value as { readonly hex?: unknown } | string;
+        const written = typeof own === 'string' ? own : typeof own.hex === 'string' ? own.hex : '';
+        const hex = hexOfText(written);
+        return hex && { name: description ?? path.split('.').join(' ').replaceAll('-', ' '), hex };
+      }),
+  };
+}
+
+function readSvg(text: string): Found {
+  const name = /<svg[^>]*>\s*<title>([^<]*)<\/title>/.exec(text)?.[1];
+  const rects = [
+    ...text.matchAll(
+      /<rect\b[^>]*?\bfill="([^"]+)"[^>]*?(?:\/>|>(?:\s*<title>([^<]*)<\/title>)?)/g,
+    ),
+  ];
+  return {
+    ...(name !== undefined && { name: unescaped(name) }),
+    colors: rects.map(([, fill = '', called = '']): NamedColor | undefined => {
+      const hex = hexOfText(fill);
+      return hex && { name: unescaped(called), hex };
+    }),
+  };
+}
+
+const readHexList = (text: string): Found => ({
+  colors: text
+    .split(/[\s,;]+/)
+    .filter((word) => word !== '')
+    .map((word): NamedColor | undefined => {
+      const hex = hexOfText(word);
+      return hex && { name: '', hex };
+    }),
+});
+
+function formatOf(text: string): PaletteFormat {
+  const start = text.trimStart();
+  if (/^gimp palette/i.test(start)) return 'gpl';
+  if (start.startsWith('{')) return 'json';
+  if (/<svg[\s>]/.test(start.slice(0, 2000))) return 'svg';
+  return /--[\p{L}\p{N}_-]+\s*:/u.test(start) ? 'css' : 'txt';
+}
+
+/**
+ * Reads a palette of any of the five formats, told apart by what stands in it. Of more than 256 colors
+ * the first are taken. Where no color can be read, a problem in words; nothing is thrown.
+ */
+export function readPalette(text: string, fileName: string): ReadPalette {
+  const format = formatOf(text);
+  const read = { gpl: readGpl, css: readCss, json: readJson, svg: readSvg, txt: readHexList };
+  const { name, colors } = read[format](text);
+  const found = colors.filter((color) => color !== undefined);
+  if (found.length === 0)
+    return {
+      ok: false,
+      problem: `${fileName} has no color that can be read. Palettes come as GIMP palette, CSS properties, JSON tokens, SVG swatches or a list of hex.`,
+    };
+  const held = found.slice(0, MOST);
+  return {
+    ok: true,
+    palette: {
+      name: (name ?? fileName.replace(/\.[a-z]+$/i, '')).slice(0, 80) || 'palette',
+      colors: held.map((color) => ({ ...color, name: color.name.slice(0, 80) })),
+    },
+    leftOut: colors.length - held.length,
+  };
+}

@@ -1,0 +1,3 @@
+export function DisplaysView() {
+  return <p />;
+}

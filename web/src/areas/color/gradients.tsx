@@ -1,0 +1,296 @@
+import { ratioText } from '@garnish/core/checks/contrast';
+import {
+  gradientAt,
+  gradientCss,
+  gradientFacts,
+  GRADIENT_SPACES,
+  lowestContrast,
+} from '@garnish/core/color/gradient';
+import type { DerivedGradient } from '@garnish/core/derive/derived';
+import { inOrder } from '@garnish/core/system/document';
+import { jsonOf } from '@garnish/core/system/patch';
+import { Plus, X } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { usePreferences } from '../../app/preferences.ts';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { Choice } from '../../ui/choice.tsx';
+import { NameField } from '../../ui/name-field.tsx';
+import { NumberField } from '../../ui/number-field.tsx';
+
+/** The length over which bands are looked for: a wide screen. */
+const LENGTH_PX = 1440;
+const GREY_MIDDLE = 0.55;
+const WIDE_BAND_PX = 14;
+const STRIPS = 96;
+
+interface EditorProps {
+  readonly gradient: DerivedGradient;
+}
+
+/** One gradient: its stops, the space it runs in, what the eye would stumble over, and text on it. */
+function GradientEditor({ gradient }: EditorProps) {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { proofTheme: mode } = usePreferences();
+  const { id, name, space, angle } = gradient;
+  const path = `/color/gradients/items/${id}`;
+  const { color, brief } = decided.document;
+  const decidedStops = color.gradients.items[id]?.stops;
+  const roles = inOrder(color.roles);
+  const [text, setText] = useState('text');
+  const stops = useMemo(
+    () => gradient.stops.map(({ at, role }) => ({ at, color: role.colors[mode] })),
+    [gradient, mode],
+  );
+  const facts = useMemo(() => gradientFacts(stops, space, LENGTH_PX), [stops, space]);
+  const ink = decided.derived.colors.get(text)?.colors[mode];
+  const lowest = ink && lowestContrast(stops, space, ink);
+  const needed = brief.conformance === 'AAA' ? 7 : 4.5;
+  if (!decidedStops) return null;
+  const set = (part: string, value: string | number, label: string, gesture?: string): void => {
+    store.change(
+      [{ op: 'replace', path: `${path}/${part}`, value }],
+      label,
+      gesture ? { gesture } : {},
+    );
+  };
+  const add = (): void => {
+    const stop = `stop-${crypto.randomUUID().slice(0, 6)}`;
+    const last = inOrder(decidedStops).at(-1)?.[1];
+    store.change(
+      [
+        {
+          op: 'add',
+          path: `${path}/stops/items/${stop}`,
+          value: { at: 0.5, color: last?.color ?? roles[0]?.[0] ?? 'page' },
+        },
+        { op: 'replace', path: `${path}/stops/order`, value: [...decidedStops.order, stop] },
+      ],
+      `another color in ${name}`,
+    );
+  };
+  return (
+    <div role="group" aria-label={`Gradient ${name}`} data-decision={path} className="mb-4">
+      <div className="flex items-end gap-3">
+        <div className="min-w-0 grow">
+          <NameField
+            label={`Name of gradient ${name}`}
+            hideLabel
+            value={name}
+            onChange={(next) => set('name', next, `gradient ${next}`)}
+          />
+        </div>
+        <div className="w-20">
+          <NumberField
+            label={`Angle of ${name}`}
+            hideLabel
+            value={angle}
+            min={0}
+            max={359}
+            step={5}
+            decimals={0}
+            unit="°"
+            onChange={(value, gesture) => set('angle', value, `angle of ${name}`, gesture)}
+          />
+        </div>
+        <button
+          type="button"
+          className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
+          aria-label={`Remove gradient ${name}`}
+          onClick={() =>
+            store.change(
+              [
+                { op: 'remove', path },
+                {
+                  op: 'replace',
+                  path: '/color/gradients/order',
+                  value: color.gradients.order.filter((other) => other !== id),
+                },
+              ],
+              `without gradient ${name}`,
+            )
+          }
+        >
+          <X size={13} aria-hidden />
+        </button>
+      </div>
+      <div
+        className="mt-1.5 h-10"
+        role="img"
+        aria-label={`${name} in ${space}`}
+        style={{
+          backgroundImage: gradientCss(
+            stops.map(({ at, color: css }) => ({ at, css })),
+            space,
+          ),
+        }}
+      />
+      <div className="flex h-2" aria-hidden title="the emitted colors one by one">
+        {Array.from({ length: STRIPS }, (_, index) => (
+          <span
+            key={index}
+            className="grow"
+            style={{ background: gradientAt(stops, index / (STRIPS - 1), space) }}
+          />
+        ))}
+      </div>
+      <div className="mt-1 flex flex-wrap items-center gap-x-3">
+        <span className="text-quiet">runs in</span>
+        <Choice
+          label={`Space of ${name}`}
+          options={GRADIENT_SPACES.map((value) => ({ value, name: value }))}
+          value={space}
+          onChange={(next) => set('space', next, `${name} in ${next}`)}
+        />
+      </div>
+      <ul aria-label={`Colors of ${name}`}>
+        {inOrder(decidedStops).map(([stop, { at, color: role }]) => (
+          <li
+            key={stop}
+            className="grid grid-cols-[1.5rem_minmax(0,1fr)_4.5rem_1.5rem] items-center gap-x-2"
+          >
+            <span
+              className="h-4"
+              style={{ background: decided.derived.colors.get(role)?.colors[mode] }}
+              aria-hidden
+            />
+            <select
+              className="bare select min-w-0"
+              aria-label={`Color in ${name}`}
+              value={role}
+              onChange={(event) =>
+                set(`stops/items/${stop}/color`, event.currentTarget.value, `color in ${name}`)
+              }
+            >
+              {roles.map(([key, { name: called }]) => (
+                <option key={key} value={key}>
+                  {called}
+                </option>
+              ))}
+            </select>
+            <NumberField
+              label={`Place in ${name}`}
+              hideLabel
+              value={at * 100}
+              min={0}
+              max={100}
+              step={5}
+              decimals={1}
+              unit="%"
+              onChange={(value, gesture) =>
+                set(`stops/items/${stop}/at`, value / 100, `place in ${name}`, gesture)
+              }
+            />
+            {decidedStops.order.length > 2 && (
+              <button
+                type="button"
+                className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
+                aria-label={`Remove a color of ${name}`}
+                onClick={() =>
+                  store.change(
+                    [
+                      { op: 'remove', path: `${path}/stops/items/${stop}` },
+                      {
+                        op: 'replace',
+                        path: `${path}/stops/order`,
+                        value: decidedStops.order.filter((other) => other !== stop),
+                      },
+                    ],
+                    `a color less in ${name}`,
+                  )
+                }
+              >
+                <X size={12} aria-hidden />
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="flex flex-wrap gap-x-4">
+        <button type="button" className="act gap-1" onClick={add}>
+          <Plus size={13} aria-hidden /> Another color in it
+        </button>
+      </p>
+      <p className="text-xs text-quiet">
+        {facts.colors} colors over {LENGTH_PX} px;{' '}
+        <span className={facts.widestBandPx > WIDE_BAND_PX ? 'text-warning' : ''}>
+          widest band {facts.widestBandPx} px
+        </span>
+        {facts.greyest.left < GREY_MIDDLE && (
+          <span className="text-warning">
+            ; greyest at {Math.round(facts.greyest.at * 100)} %, where{' '}
+            {Math.round(facts.greyest.left * 100)} % of the chroma is left: try oklch
+          </span>
+        )}
+        .
+      </p>
+      {lowest && (
+        <p className="flex flex-wrap items-center gap-x-2 text-xs">
+          <span className="text-quiet">text on it in</span>
+          <select
+            className="bare select max-w-32 text-xs"
+            aria-label={`Text on ${name}`}
+            value={text}
+            onChange={(event) => setText(event.currentTarget.value)}
+          >
+            {roles.map(([key, { name: called }]) => (
+              <option key={key} value={key}>
+                {called}
+              </option>
+            ))}
+          </select>
+          <span className={`figures ${lowest.ratio < needed ? 'font-bold text-error' : ''}`}>
+            {ratioText(lowest.ratio)}
+          </span>
+          <span className="text-quiet">
+            at its lowest, {Math.round(lowest.at * 100)} % of the way
+            {lowest.ratio < needed ? `; ${needed} is needed` : ''}
+          </span>
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Gradients between roles, which follow them into both themes. */
+export function Gradients() {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { gradients, roles } = decided.document.color;
+  const add = (): void => {
+    const id = `gradient-${crypto.randomUUID().slice(0, 8)}`;
+    const has = (role: string): string => (role in roles.items ? role : (roles.order[0] ?? 'page'));
+    store.change(
+      [
+        {
+          op: 'add',
+          path: `/color/gradients/items/${id}`,
+          value: jsonOf({
+            name: `gradient ${gradients.order.length + 1}`,
+            space: 'oklab',
+            angle: 90,
+            stops: {
+              order: ['from', 'to'],
+              items: { from: { at: 0, color: has('action') }, to: { at: 1, color: has('link') } },
+            },
+          }),
+        },
+        { op: 'replace', path: '/color/gradients/order', value: [...gradients.order, id] },
+      ],
+      'another gradient',
+    );
+  };
+  return (
+    <>
+      {decided.derived.gradients.length === 0 && (
+        <p className="pb-1 text-quiet">None yet. A gradient runs between two roles or more.</p>
+      )}
+      {decided.derived.gradients.map((gradient) => (
+        <GradientEditor key={gradient.id} gradient={gradient} />
+      ))}
+      <button type="button" className="act gap-1" onClick={add}>
+        <Plus size={13} aria-hidden /> Another gradient
+      </button>
+    </>
+  );
+}

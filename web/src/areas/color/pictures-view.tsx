@@ -1,0 +1,3 @@
+export function PicturesView() {
+  return <p />;
+}

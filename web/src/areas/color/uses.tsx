@@ -1,0 +1,142 @@
+import type { Hex } from '@garnish/core/color/srgb';
+import { usesOf } from '@garnish/core/derive/uses';
+import { NEUTRAL } from '@garnish/core/system/validate';
+import { useEffect, useState } from 'react';
+import { light, litSelector } from '../../proof/lit.ts';
+import { presenceOf, tooMuch, type Presence, type Share } from '../../proof/measure-colors.ts';
+import { usePageInFrame } from '../../proof/page-in-frame.ts';
+import { useSystem } from '../../system/system-context.ts';
+
+/** Where a source and its ramp are used: tokens, roles, components, texts, spots in the proof. */
+export function WhereUsed() {
+  const { decided } = useSystem();
+  const page = usePageInFrame();
+  const { ramps } = decided.derived;
+  const [source, setSource] = useState(decided.document.color.sources.order[0] ?? NEUTRAL);
+  const [lit, setLit] = useState(false);
+  const uses = usesOf(decided.document, decided.derived, source);
+  const tokens = uses.tokens.filter((token) => !token.startsWith('palette.'));
+  const spots = page && tokens.length > 0 ? page.querySelectorAll(litSelector(tokens)).length : 0;
+  const marked = lit ? tokens.join(' ') : '';
+  useEffect(() => {
+    light(marked === '' ? [] : marked.split(' '));
+    return () => light([]);
+  }, [marked]);
+  const rows = [
+    ['tokens', uses.tokens],
+    ['roles', uses.roles],
+    ['components', uses.components],
+    ['texts', uses.texts],
+    ['gradients', uses.gradients],
+    ['pictures', uses.pictures],
+  ] as const;
+  return (
+    <div>
+      <div className="flex flex-wrap items-center gap-x-4">
+        <select
+          aria-label="The color whose uses are told"
+          className="select w-40"
+          value={source}
+          onChange={(event) => setSource(event.currentTarget.value)}
+        >
+          {[...ramps.values()].map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <label className="flex min-h-6 items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="h-4 w-4 accent-primary"
+            checked={lit}
+            onChange={() => setLit(!lit)}
+          />
+          mark its {spots} spots in the proof
+        </label>
+      </div>
+      <dl className="mt-1" aria-label={`Uses of ${ramps.get(source)?.name ?? source}`}>
+        {rows.map(([what, names]) => (
+          <div key={what} className="grid grid-cols-[6rem_2rem_minmax(0,1fr)] border-t border-line">
+            <dt className="text-quiet">{what}</dt>
+            <dd className="figures text-end">{names.length}</dd>
+            <dd className="truncate ps-3" title={names.join(', ')}>
+              {names.join(', ')}
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </div>
+  );
+}
+
+interface BarProps {
+  readonly label: string;
+  readonly shares: readonly Share[];
+  readonly nameOf: (hex: Hex) => string;
+}
+
+const LEAST_SHOWN = 0.005;
+
+function Bar({ label, shares, nameOf }: BarProps) {
+  const shown = shares.filter(({ share }) => share >= LEAST_SHOWN);
+  return (
+    <div className="mt-1">
+      <div className="flex h-4 border border-line" role="img" aria-label={label}>
+        {shares.map(({ hex, share }) => (
+          <span key={hex} style={{ background: hex, flexGrow: share }} title={nameOf(hex)} />
+        ))}
+      </div>
+      <ul className="flex flex-wrap gap-x-4 text-xs text-quiet" aria-label={label}>
+        {shown.slice(0, 8).map(({ hex, share }) => (
+          <li key={hex} className="flex items-center gap-1">
+            <span
+              className="h-2.5 w-2.5 border border-line"
+              style={{ background: hex }}
+              aria-hidden
+            />
+            {nameOf(hex)} <span className="figures">{(share * 100).toFixed(1)} %</span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** How much of the page is colored, measured in the proof as it stands. */
+export function Colored() {
+  const { decided } = useSystem();
+  const page = usePageInFrame();
+  const [found, setFound] = useState<Presence>();
+  const roles = [...decided.derived.colors.values()];
+  const nameOf = (hex: Hex): string =>
+    roles.find(({ colors }) => colors.light === hex || colors.dark === hex)?.name ?? hex;
+  return (
+    <div>
+      <button
+        type="button"
+        className="act"
+        disabled={!page}
+        onClick={() => page && setFound(presenceOf(page))}
+      >
+        Measure the proof
+      </button>
+      {found && (
+        <div role="status">
+          <Bar label="Share of the area" shares={found.areas} nameOf={nameOf} />
+          <Bar label="Share of the text" shares={found.texts} nameOf={nameOf} />
+          {tooMuch(found).map((words) => (
+            <p key={words} className="mt-1 text-warning">
+              {words}
+            </p>
+          ))}
+          {tooMuch(found).length === 0 && (
+            <p className="mt-1 text-quiet">
+              Most of the text is not colored, and at most three vivid hues stand beside each other.
+            </p>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

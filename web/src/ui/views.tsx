@@ -1,0 +1,67 @@
+import { useSearchParams } from 'react-router';
+
+export interface View<Id extends string> {
+  readonly id: Id;
+  readonly name: string;
+  /** The places of the document that are decided in it. */
+  readonly at: readonly string[];
+}
+
+/**
+ * The views of an area, one of which is open: the one that the address names (`?view=`), else the one
+ * in which the decision of the address (`?at=`) is made, else the first.
+ */
+export function useView<Id extends string>(
+  views: readonly [View<Id>, ...View<Id>[]],
+): readonly [view: Id, open: (id: Id) => void] {
+  const [parameters, setParameters] = useSearchParams();
+  const named = views.find(({ id }) => id === parameters.get('view'));
+  const at = parameters.get('at');
+  const deciding =
+    at === null
+      ? undefined
+      : views.find((view) => view.at.some((path) => at === path || at.startsWith(`${path}/`)));
+  const view = named ?? deciding ?? views[0];
+  return [view.id, (id) => setParameters({ view: id }, { replace: true })];
+}
+
+interface ViewsProps<Id extends string> {
+  readonly label: string;
+  readonly views: readonly View<Id>[];
+  readonly open: Id;
+  readonly onOpen: (id: Id) => void;
+  /** How many things in a view are to be repaired. */
+  readonly counts?: Readonly<Partial<Record<Id, number>>>;
+}
+
+/** The views of an area as words over its bench. */
+export function Views<Id extends string>(props: ViewsProps<Id>) {
+  const { label, views, open, onOpen, counts } = props;
+  return (
+    <nav
+      aria-label={label}
+      className="sticky top-0 z-20 flex flex-wrap gap-x-4 border-b border-line bg-base-100 px-4 py-1.5"
+    >
+      {views.map(({ id, name }) => {
+        const count = counts?.[id] ?? 0;
+        return (
+          <button
+            key={id}
+            type="button"
+            aria-current={id === open ? 'page' : undefined}
+            className="min-h-6 text-quiet hover:text-base-content aria-[current]:font-semibold aria-[current]:text-base-content"
+            onClick={() => onOpen(id)}
+          >
+            {name}
+            {count > 0 && (
+              <span className="figures ms-1 text-xs text-error">
+                {count}
+                <span className="sr-only"> to repair</span>
+              </span>
+            )}
+          </button>
+        );
+      })}
+    </nav>
+  );
+}

@@ -1,6 +1,6 @@
 import { contrastRatio } from './contrast.ts';
 import { toSrgb } from './gamut.ts';
-import { oklabDistance, oklabOf, oklchOf, rgbOfOklab, type Oklab } from './oklab.ts';
+import { oklabDistance, oklabOf, oklchOf, rgbOfOklab } from './oklab.ts';
 import { encoded, hexOf, linear, rgbOf, type Hex, type Rgb } from './srgb.ts';
 
 /** The spaces of CSS in which a gradient can run, as CSS writes them. */

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { hexOf } from '../color/srgb.ts';
 import { DISPLAY_PALETTES, nearestOf } from './displays.ts';
 import { dither, DITHERINGS, meanColor } from './dither.ts';
+import { contrastOnDisplay, membersFor } from './on-display.ts';
 
 const colorsOf = (id: string) => DISPLAY_PALETTES.find((one) => one.id === id)?.colors ?? [];
 
@@ -71,5 +72,19 @@ describe('dithering', () => {
     ).toBe(true);
     expect(shares).toEqual([0, 0.5]);
     expect(dither(grey(100), 64, 64, colorsOf('two'), 'none', () => false)).toBe(false);
+  });
+});
+
+describe('text on a limited display', () => {
+  test('is judged by the members that show it', () => {
+    const two = colorsOf('two');
+    expect(contrastOnDisplay(two, '#222222', '#eeeeee', 'none')).toBe(21);
+    // A middle grey becomes a pattern of black and white, on which neither reads.
+    expect(membersFor(two, '#808080', 'error diffusion').toSorted()).toEqual([
+      '#000000',
+      '#ffffff',
+    ]);
+    expect(contrastOnDisplay(two, '#ffffff', '#808080', 'error diffusion')).toBe(1);
+    expect(membersFor(two, '#606060', 'none')).toEqual(['#000000']);
   });
 });

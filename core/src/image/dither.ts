@@ -51,6 +51,7 @@ export function dither(
     };
   });
   if (colors.length === 0) throw new RangeError('a palette has one color at least');
+  const nearest = nearestIn(colors.map(({ light }) => light));
   // How far the colors of the palette lie apart: so much a threshold has to reach.
   const reach = dithering === 'ordered' ? spacing(colors.map(({ light }) => light)) : 0;
   const rowLength = (width + 2) * 3;
@@ -70,17 +71,7 @@ export function dither(
       const r = light(0) + threshold + (errors[offset] ?? 0);
       const g = light(1) + threshold + (errors[offset + 1] ?? 0);
       const b = light(2) + threshold + (errors[offset + 2] ?? 0);
-      let best = colors[0];
-      let least = Infinity;
-      for (const color of colors) {
-        const [lr = 0, lg = 0, lb = 0] = color.light;
-        // Green weighs most in what is seen, blue least. Common practice: 3, 6, 1.
-        const distance = 3 * (lr - r) ** 2 + 6 * (lg - g) ** 2 + (lb - b) ** 2;
-        if (distance < least) {
-          least = distance;
-          best = color;
-        }
-      }
+      const best = colors[nearest(r, g, b)];
       if (!best) continue;
       const [red = 0, green = 0, blue = 0] = best.bytes;
       data[at] = red;
@@ -104,6 +95,40 @@ export function dither(
     if (y % 32 === 0 && !told(y / height)) return false;
   }
   return true;
+}
+
+/** Levels a channel in which nearest colors are remembered, from and to which in linear light. */
+const CELLS = 64;
+const FROM = -0.25;
+const TO = 1.25;
+
+/** The place in the palette of the color nearest to one in linear light, remembered by cells of it. */
+function nearestIn(
+  lights: readonly (readonly number[])[],
+): (r: number, g: number, b: number) => number {
+  const known = new Int16Array(CELLS ** 3).fill(-1);
+  const cell = (value: number): number =>
+    Math.min(CELLS - 1, Math.max(0, Math.floor(((value - FROM) / (TO - FROM)) * CELLS)));
+  // Few colors are compared as fast as they are looked up, and exactly.
+  const remembered = lights.length > 16;
+  return (r, g, b) => {
+    const key = remembered ? (cell(r) * CELLS + cell(g)) * CELLS + cell(b) : 0;
+    const before = remembered ? (known[key] ?? -1) : -1;
+    if (before >= 0) return before;
+    let best = 0;
+    let least = Infinity;
+    for (let index = 0; index < lights.length; index += 1) {
+      const [lr = 0, lg = 0, lb = 0] = lights[index] ?? [];
+      // Green weighs most in what is seen, blue least. Common practice: 3, 6, 1.
+      const distance = 3 * (lr - r) ** 2 + 6 * (lg - g) ** 2 + (lb - b) ** 2;
+      if (distance < least) {
+        least = distance;
+        best = index;
+      }
+    }
+    if (remembered) known[key] = best;
+    return best;
+  };
 }
 
 /** The mean distance from each color to its nearest other, along grey, in linear light. */

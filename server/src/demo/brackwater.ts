@@ -125,7 +125,7 @@ export function brackwater(): StyleDocument {
             color: '#000000',
             side: 'all over',
             pixels: 1,
-            strength: 150,
+            strength: 131,
           },
         ],
       ]),

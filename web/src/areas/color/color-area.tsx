@@ -39,7 +39,7 @@ export default function ColorArea() {
   const short = findings.filter(({ id }) => id.startsWith('contrast:')).length;
   const Shown = SHOWN[view];
   return (
-    <Bench title="Color" key={view}>
+    <Bench title="Color" key={view} margin={view === 'palette' || view === 'contrast'}>
       <Views
         label="Views of color"
         views={VIEWS}

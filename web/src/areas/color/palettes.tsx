@@ -221,7 +221,7 @@ export function Palettes() {
       <div className="mt-2 flex flex-wrap items-baseline gap-x-3">
         <input
           type="search"
-          className="input min-w-0 grow"
+          className="input w-full"
           aria-label="Search the palettes"
           placeholder="a word, a hue or a mood"
           value={sought}

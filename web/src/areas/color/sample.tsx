@@ -1,13 +1,18 @@
 import type { SampledColor } from '@garnish/core/color/dominant';
+import { colorName, uniqueName } from '@garnish/core/color/names';
+import type { Hex } from '@garnish/core/color/srgb';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
-import { readPicture, UnreadablePicture } from './read-picture.ts';
+import { UnreadablePicture } from '../../ui/picture.ts';
+import { Loupe } from './loupe.tsx';
+import { readPicture } from './read-picture.ts';
 
 interface Found {
   readonly name: string;
   readonly colors: readonly SampledColor[];
+  readonly canvas: OffscreenCanvas;
 }
 
 const WORDS = { paper: 'near white', ink: 'near black', grey: 'grey', color: '' } as const;
@@ -29,8 +34,8 @@ export function Sample() {
     setBusy(true);
     setProblem(undefined);
     readPicture(file)
-      .then((colors) => {
-        setFound({ name: file.name, colors });
+      .then(({ colors, canvas }) => {
+        setFound({ name: file.name, colors, canvas });
         if (colors.length === 0) setProblem(`${file.name} is transparent all over.`);
       })
       .catch((error: unknown) => {
@@ -51,14 +56,15 @@ export function Sample() {
   }, []);
 
   const known = new Set<string>(inOrder(sources).map(([, { value }]) => value));
-  const add = ({ hex }: SampledColor): void => {
+  const names = new Set(inOrder(sources).map(([, { name }]) => name));
+  const add = (hex: Hex): void => {
     const source = `color-${crypto.randomUUID().slice(0, 8)}`;
     store.change(
       [
         {
           op: 'add',
           path: `/color/sources/items/${source}`,
-          value: { name: `color ${sources.order.length + 1}`, value: hex },
+          value: { name: uniqueName(colorName(hex), names), value: hex },
         },
         { op: 'replace', path: '/color/sources/order', value: [...sources.order, source] },
       ],
@@ -107,7 +113,7 @@ export function Sample() {
                       type="button"
                       className="act"
                       aria-label={`Take ${hex} as a color`}
-                      onClick={() => add(color)}
+                      onClick={() => add(hex)}
                     >
                       Take
                     </button>
@@ -116,6 +122,7 @@ export function Sample() {
               );
             })}
           </ul>
+          <Loupe key={found.name} picture={found.canvas} name={found.name} onTake={add} />
         </>
       )}
     </FileDrop>

@@ -1,0 +1,59 @@
+import { nearestOf } from '../image/displays.ts';
+import { parseColor } from '../color/parse-color.ts';
+import type { Hex } from '../color/srgb.ts';
+
+/** The attributes of SVG that paint. */
+const PAINTING = ['fill', 'stroke', 'stop-color'] as const;
+
+const ATTRIBUTE = new RegExp(`(${PAINTING.join('|')})="([^"]*)"`, 'g');
+const STYLE = /style="([^"]*)"/g;
+
+const hexOfCss = (value: string): Hex | undefined => {
+  if (/^(none|currentcolor|transparent|inherit|url\()/i.test(value.trim())) return undefined;
+  const read = parseColor(value);
+  return read.ok ? read.hex : undefined;
+};
+
+/**
+ * SVG in which every fill, stroke and stop is an attribute of the form `#rrggbb`, whether it stood in
+ * an attribute or in a style; what is no color stays as it is.
+ */
+export function plainPaints(svg: string): string {
+  const moved = svg.replaceAll(STYLE, (_whole, style: string) => {
+    const attributes = style
+      .split(';')
+      .map((declaration) => declaration.split(':').map((part) => part.trim()))
+      .filter(([name = '', value = '']) => name !== '' && value !== '' && !/["<>&]/.test(value))
+      .map(([name = '', value = '']) => `${name}="${value}"`);
+    return attributes.join(' ');
+  });
+  return moved.replaceAll(ATTRIBUTE, (whole, name: string, value: string) => {
+    const hex = hexOfCss(value);
+    return hex === undefined ? whole : `${name}="${hex}"`;
+  });
+}
+
+/** The colors that an SVG is painted with, each once, in the order in which they come. */
+export const fillsOf = (svg: string): readonly Hex[] => [
+  ...new Set(
+    [...svg.matchAll(ATTRIBUTE)].flatMap(([, , value = '']) => {
+      const hex = hexOfCss(value);
+      return hex === undefined ? [] : [hex];
+    }),
+  ),
+];
+
+/** The role whose color is nearest to each fill: what the artwork is mapped to at first. */
+export function nearestRoles(
+  fills: readonly Hex[],
+  roles: readonly { readonly id: string; readonly hex: Hex }[],
+): Readonly<Record<Hex, string>> {
+  if (roles.length === 0) return {};
+  const colors = roles.map(({ hex }) => hex);
+  return Object.fromEntries(
+    fills.map((fill) => {
+      const { hex } = nearestOf(colors, fill);
+      return [fill, roles.find((role) => role.hex === hex)?.id ?? roles[0]?.id ?? ''];
+    }),
+  );
+}

@@ -136,7 +136,7 @@ test('color: a new brand color stands unchanged in its ramp and reaches the proo
 
 test('color: a role is tried on every rung and takes one', async ({ page, request }) => {
   const id = await copyOf(request, BRACKWATER);
-  await openArea(page, id, 'color');
+  await openArea(page, id, 'color?view=roles');
   await page.getByRole('button', { name: /^link in light/ }).click();
   const rung = page.getByRole('button', { name: /^marsh 12,/ });
   await rung.click();
@@ -146,7 +146,7 @@ test('color: a role is tried on every rung and takes one', async ({ page, reques
     ramp: 'marsh',
     rung: 12,
   });
-  await expect(page.getByText('falls short')).toHaveCount(0);
+  await expect(page.getByRole('link', { name: /^Review/ })).toContainText('0');
 });
 
 test('color: which text stands in which color on which surface is decided, and judged at once', async ({
@@ -154,15 +154,26 @@ test('color: which text stands in which color on which surface is decided, and j
   request,
 }) => {
   const id = await copyOf(request, BRACKWATER);
-  await openArea(page, id, 'color');
-  await page.getByRole('combobox', { name: 'Color of small' }).first().selectOption('line');
+  await openArea(page, id, 'color?view=contrast');
+  await page.getByRole('combobox', { name: 'Color of small' }).first().selectOption('mudflat');
   await expect(
-    page.getByRole('article', { name: 'small in line on page falls short in light' }),
+    page.getByRole('article', { name: 'small in mudflat on page falls short in light' }),
   ).toBeVisible();
   const words = proof(page).locator('.site-footer .type-small');
   await expect
     .poll(() => words.evaluate((element) => getComputedStyle(element).color))
-    .toBe('rgb(201, 196, 188)');
+    .toBe(
+      await proof(page)
+        .locator('body')
+        .evaluate((body) => {
+          const probe = body.ownerDocument.createElement('i');
+          probe.style.color = 'var(--color-mudflat)';
+          body.append(probe);
+          const { color } = getComputedStyle(probe);
+          probe.remove();
+          return color;
+        }),
+    );
 });
 
 test('space: the unit and a step change, a nonsense unit is explained, and the proof follows', async ({
@@ -177,13 +188,13 @@ test('space: the unit and a step change, a nonsense unit is explained, and the p
   await expect(page.getByRole('alert')).toContainText('Between 1 and 400 px');
   await unit.fill('10');
   await unit.press('Enter');
-  const hero = proof(page).locator('.hero');
+  const footer = proof(page).locator('.site-footer');
   await expect
-    .poll(() => hero.evaluate((element) => getComputedStyle(element).paddingBlockStart))
+    .poll(() => footer.evaluate((element) => getComputedStyle(element).paddingBlockEnd))
     .toBe('80px');
   await page.getByRole('combobox', { name: 'section' }).selectOption({ label: 'xl, 50 px' });
   await expect
-    .poll(() => hero.evaluate((element) => getComputedStyle(element).paddingBlockStart))
+    .poll(() => footer.evaluate((element) => getComputedStyle(element).paddingBlockEnd))
     .toBe('50px');
 });
 

@@ -1,4 +1,5 @@
 import path from 'node:path';
+import multipart from '@fastify/multipart';
 import helmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
 import swagger from '@fastify/swagger';
@@ -33,6 +34,9 @@ export interface ServerOptions {
 }
 
 const BODY_LIMIT = 4 * 1024 * 1024;
+/** The largest file that people bring, and how many at once. */
+const MOST_BYTES = 8 * 1024 * 1024;
+const MOST_FILES = 20;
 
 /** Nothing from elsewhere, no inline script, no inline style. */
 const POLICY = {
@@ -89,6 +93,10 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await app.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: POLICY },
     strictTransportSecurity: false,
+  });
+  await app.register(multipart, {
+    throwFileSizeLimit: false,
+    limits: { fileSize: MOST_BYTES, files: MOST_FILES, fields: 4, fieldSize: 4000 },
   });
   await app.register(swagger, {
     openapi: {

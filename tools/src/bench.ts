@@ -3,7 +3,12 @@
  * movement in the browser, in milliseconds. The median of several rounds counts.
  */
 import { contrastTable } from '@garnish/core/color/contrast';
-import { hexOf } from '@garnish/core/color/srgb';
+import { dominantColors } from '@garnish/core/color/dominant';
+import { oklabDistance, oklabOf, type Oklab } from '@garnish/core/color/oklab';
+import { hexOf, rgbOf } from '@garnish/core/color/srgb';
+import { histogramUnder, leastStrength } from '@garnish/core/image/veil';
+import { buildPaletteSync, utils } from 'image-q';
+import quantize from 'quantize';
 import { assignRungs } from '@garnish/core/derive/assign';
 import { createDeriver, derive } from '@garnish/core/derive/derive';
 import { deriveStyles } from '@garnish/core/derive/styles';
@@ -145,6 +150,184 @@ function measureType(): void {
     timed(() => sizes.map((size) => zoomGaps(piecesOf(size)))),
     'their clamps at 100 widths',
     naive,
+  );
+}
+
+/** A picture like a photograph: soft light, texture, a few small vivid things. Always the same. */
+function photograph(width: number, height: number): Uint8ClampedArray {
+  const data = new Uint8ClampedArray(width * height * 4);
+  let seed = 7;
+  const random = (): number => {
+    seed = (seed * 1103515245 + 12345) & 0x7fffffff;
+    return seed / 0x7fffffff;
+  };
+  for (let y = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1) {
+      const [u, v] = [x / width, y / height];
+      const grain = (random() - 0.5) * 26;
+      const wave = Math.sin(u * 21 + v * 9) * 18 + Math.sin(v * 47) * 9;
+      const sky = v < 0.45;
+      const boat = Math.hypot((u - 0.55) * 2.2, v - 0.5) < 0.045;
+      const [r, g, b] = boat
+        ? [190, 50, 30]
+        : sky
+          ? [70 + v * 260, 110 + v * 150, 125 + v * 60]
+          : [60 + wave + u * 60, 95 + wave + v * 30, 100 + wave - u * 20];
+      data.set([(r ?? 0) + grain, (g ?? 0) + grain, (b ?? 0) + grain, 255], (y * width + x) * 4);
+    }
+  return data;
+}
+
+/** The mean distance in OKLab from the pixels to the nearest color of a palette. */
+function meanError(data: Uint8ClampedArray, palette: readonly Oklab[]): number {
+  let sum = 0;
+  let count = 0;
+  for (let at = 0; at < data.length; at += 4 * 97) {
+    const lab = oklabOf([
+      (data[at] ?? 0) / 255,
+      (data[at + 1] ?? 0) / 255,
+      (data[at + 2] ?? 0) / 255,
+    ]);
+    sum += Math.min(...palette.map((color) => oklabDistance(lab, color)));
+    count += 1;
+  }
+  return sum / count;
+}
+
+/** The colors of a photograph against two general quantising libraries, at the same number of colors. */
+async function measureSampling(): Promise<void> {
+  const [width, height] = [1600, 1200];
+  const data = photograph(width, height);
+  const once = async <Result>(work: () => Result | Promise<Result>) => {
+    await work();
+    const started = performance.now();
+    const result = await work();
+    return { result, ms: performance.now() - started };
+  };
+  const own = await once(() => dominantColors(data));
+  const count = own.result.length;
+  const labs = (colors: readonly (readonly number[])[]): Oklab[] =>
+    colors.map(([r = 0, g = 0, b = 0]) => oklabOf([r / 255, g / 255, b / 255]));
+  const cut = await once(() => {
+    const pixels: [number, number, number][] = [];
+    for (let at = 0; at < data.length; at += 4)
+      pixels.push([data[at] ?? 0, data[at + 1] ?? 0, data[at + 2] ?? 0]);
+    return quantize(pixels, count);
+  });
+  const wu = await once(() =>
+    buildPaletteSync([utils.PointContainer.fromUint8Array(data, width, height)], {
+      colors: count,
+      paletteQuantization: 'wuquant',
+    }),
+  );
+  const errors = [
+    meanError(
+      data,
+      own.result.map(({ hex }) => oklabOf(rgbOf(hex))),
+    ),
+    meanError(data, labs(cut.result ? cut.result.palette() : [])),
+    meanError(
+      data,
+      labs(
+        wu.result
+          .getPointContainer()
+          .getPointArray()
+          .map(({ r, g, b }) => [r, g, b]),
+      ),
+    ),
+  ] as const;
+  console.log(
+    `${count} colors of a photograph of ${((width * height) / 1e6).toFixed(1)} megapixels: ` +
+      `${own.ms.toFixed(0)} ms, ${(own.ms / cut.ms).toFixed(2)} × median cut (${cut.ms.toFixed(0)} ms), ` +
+      `${(own.ms / wu.ms).toFixed(2)} × Wu (${wu.ms.toFixed(0)} ms); mean error ${errors[0].toFixed(4)}, ` +
+      `median cut ${errors[1].toFixed(4)}, Wu ${errors[2].toFixed(4)} in OKLab`,
+  );
+  const twelve = photograph(4000, 3000);
+  const large = await once(() => dominantColors(twelve));
+  console.log(`colors of 12 megapixels: ${large.ms.toFixed(0)} ms (limit 1500)`);
+}
+
+/** The least veil over a large picture, and the 500 by 500 table. */
+function measurePixels(): void {
+  const [width, height] = [1600, 1200];
+  const picture = { data: photograph(width, height), width, height };
+  const frame = { x: 0, y: 0, width, height };
+  const started = performance.now();
+  const seen = histogramUnder(picture, frame, { x: 0, y: 0, width: 1, height: 1 }, 'all over');
+  const found = leastStrength([seen], {
+    ink: '#ffffff',
+    color: '#000000',
+    needed: 4.5,
+    pixels: 1,
+  });
+  console.log(
+    `least veil over 1.9 megapixels: ${(performance.now() - started).toFixed(0)} ms, strength ${found?.strength ?? 'none'}`,
+  );
+  const colors = Array.from({ length: 500 }, (_, index) =>
+    hexOf([((index * 37) % 256) / 255, ((index * 91) % 256) / 255, ((index * 53) % 256) / 255]),
+  );
+  row(
+    'contrast of 500 by 500 colors',
+    timed(() => contrastTable(colors), 9, 3),
+    'a general library, pair by pair (limit 1/30)',
+    timed(
+      () => {
+        let sum = 0;
+        for (const one of colors) for (const other of colors) sum += wcagContrast(one, other);
+        return sum;
+      },
+      1,
+      1,
+    ),
+  );
+}
+
+/** A full derive with eight ramps and two themes, the assignment known; the limit is 4 ms. */
+function measureEightRamps(): void {
+  const made = patched(brackwater, [
+    { op: 'add', path: '/color/sources/items/eighth', value: { name: 'eighth', value: '#7a3f8f' } },
+    {
+      op: 'replace',
+      path: '/color/sources/order',
+      value: [...brackwater.color.sources.order, 'eighth'],
+    },
+  ]);
+  if (!made.ok) throw new Error('the eighth color does not fit');
+  const deriver = createDeriver();
+  deriver(made.document);
+  let flip = false;
+  const ms = timed(
+    () => {
+      // Another tint of the neutrals by a hair: every color is derived again, no wish changes its rung.
+      flip = !flip;
+      return deriver({
+        ...made.document,
+        color: {
+          ...made.document.color,
+          roles: { ...made.document.color.roles },
+          sources: { ...made.document.color.sources },
+          neutral: { ...made.document.color.neutral, tint: flip ? 0.42 : 0.421 },
+        },
+      });
+    },
+    9,
+    5,
+  );
+  const same = timed(
+    () => {
+      flip = !flip;
+      return deriver({
+        ...made.document,
+        name: flip ? 'one' : 'other',
+        type: { ...made.document.type },
+      });
+    },
+    9,
+    5,
+  );
+  console.log(
+    `derive ${made.document.color.sources.order.length} ramps, ${made.document.color.roles.order.length} roles, two themes, all assigned anew: ${ms.toFixed(1)} ms; ` +
+      `the assignment known: ${same.toFixed(1)} ms (limit 4)`,
   );
 }
 
@@ -352,6 +535,9 @@ async function main(): Promise<void> {
   measureCore();
   measureType();
   measureAssignment();
+  measureEightRamps();
+  measurePixels();
+  await measureSampling();
   measureRanking();
   measureTrios();
   await measureBrowser();

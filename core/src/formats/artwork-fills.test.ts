@@ -31,7 +31,7 @@ describe('artwork', () => {
       fills: { ...fills, '#ff6347': 'danger' },
       locked: false,
     };
-    expect(paintedArtwork(artwork, colors)).toContain('style="fill:var(--color-danger)"');
+    expect(paintedArtwork(artwork, colors)).toContain('fill="var(--color-danger)"');
     expect(paintedArtwork({ ...artwork, locked: true }, colors)).toBe(plain);
   });
 });

@@ -43,7 +43,7 @@ html { overflow-x: clip; }
 .artwork svg { display: block; max-inline-size: 100%; block-size: auto; }
 .over-picture { position: relative; max-inline-size: none; padding: 0; margin-block: var(--space-inset) var(--space-section); min-block-size: 26rem; align-items: end; overflow: clip; }
 .hero-picture, .hero-veil { position: absolute; inset: 0; inline-size: 100%; block-size: 100%; object-fit: cover; }
-.hero-words { position: relative; display: grid; gap: var(--space-stack); padding: var(--space-inset); max-inline-size: 36rem; }
+.hero-words { position: relative; display: grid; gap: var(--space-stack); padding: var(--space-inset); max-inline-size: calc(${HERO_REM}rem + 2 * var(--space-inset)); }
 .site-footer { padding-block: var(--space-inset) var(--space-section); border-block-start: 1px solid var(--table-line, currentcolor); }
 h1, h2, h3, h4, h5, h6 { overflow-wrap: break-word; }
 h1 { text-wrap: balance; }

@@ -15,6 +15,6 @@ export function paintedArtwork(
   if (locked) return svg;
   return svg.replaceAll(/(fill|stroke|stop-color)="(#[0-9a-f]{6})"/g, (whole, name, color) => {
     const role = colors.get(fills[String(color) as keyof typeof fills] ?? '');
-    return role ? `style="${String(name)}:var(${propertyOfPath(['color', role.slug])})"` : whole;
+    return role ? `${String(name)}="var(${propertyOfPath(['color', role.slug])})"` : whole;
   });
 }

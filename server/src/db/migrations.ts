@@ -81,12 +81,21 @@ const STEPS: readonly Step[] = [
     },
   },
   {
-    name: '0004-pictures',
+    name: '0004-pictures-and-palettes',
     up: async ({ sequelize }) => {
-      await sequelize.query('CREATE TABLE pictures (name text PRIMARY KEY, bytes bytea NOT NULL);');
+      await sequelize.query(`
+        CREATE TABLE pictures (name text PRIMARY KEY, bytes bytea NOT NULL);
+        ALTER TABLE keepers DROP CONSTRAINT keepers_kind_check;
+        ALTER TABLE keepers ADD CONSTRAINT keepers_kind_check CHECK (kind IN ('pair', 'palette'));
+      `);
     },
     down: async ({ sequelize }) => {
-      await sequelize.query('DROP TABLE pictures;');
+      await sequelize.query(`
+        DROP TABLE pictures;
+        DELETE FROM keepers WHERE kind = 'palette';
+        ALTER TABLE keepers DROP CONSTRAINT keepers_kind_check;
+        ALTER TABLE keepers ADD CONSTRAINT keepers_kind_check CHECK (kind IN ('pair'));
+      `);
     },
   },
 ];

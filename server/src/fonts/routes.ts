@@ -1,5 +1,4 @@
 import { createReadStream } from 'node:fs';
-import multipart from '@fastify/multipart';
 import { CATEGORIES } from '@garnish/core/fonts/family';
 import { LOCAL_FAMILIES } from '@garnish/core/fonts/local-families';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
@@ -9,18 +8,12 @@ import type { OwnFonts, Upload } from './own-fonts.ts';
 import { families, fontPath } from './shipped.ts';
 
 const A_YEAR = 'public, max-age=31536000, immutable';
-const MOST_BYTES = 8 * 1024 * 1024;
-const MOST_FILES = 20;
 
 /** The catalogue, the font files under the names of the exported sheet, and what people bring. */
 export const fontRoutes =
   (own: OwnFonts): FastifyPluginAsyncZod =>
+  // eslint-disable-next-line @typescript-eslint/require-await -- a plugin is asynchronous by type
   async (app) => {
-    await app.register(multipart, {
-      throwFileSizeLimit: false,
-      limits: { fileSize: MOST_BYTES, files: MOST_FILES, fields: 4, fieldSize: 4000 },
-    });
-
     app.get('/api/fonts', { schema: { response: { 200: z.array(z.any()) } } }, async (_, reply) =>
       reply
         .header('cache-control', 'no-cache')

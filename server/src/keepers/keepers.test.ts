@@ -51,3 +51,25 @@ test('an unknown keeper is a problem of its own', async () => {
   expect(response.status).toBe(404);
   expect(await response.json()).toMatchObject({ type: '/problems/unknown-keeper' });
 });
+
+test('a palette is set aside beside the pairs, and is no pair', async () => {
+  const palette = { name: 'Low water', colors: [{ name: 'sand', hex: '#b09a72' }] };
+  const made = await call('POST', '/api/palettes', { palette, note: 'tide', origin: 'Brackwater' });
+  expect(made.status).toBe(201);
+  const all = z
+    .array(z.object({ id: z.string(), palette: z.any(), note: z.string() }))
+    .parse(await (await call('GET', '/api/palettes')).json());
+  expect(all).toMatchObject([{ palette, note: 'tide' }]);
+  expect(await list()).toEqual([]);
+  for (const colors of [[], [{ name: '', hex: 'red' }]])
+    expect(
+      (
+        await call('POST', '/api/palettes', {
+          palette: { name: 'x', colors },
+          note: '',
+          origin: 'x',
+        })
+      ).status,
+    ).toBe(400);
+  expect((await call('DELETE', `/api/keepers/${all[0]?.id ?? ''}`)).status).toBe(204);
+});

@@ -1,5 +1,8 @@
 import DOMPurify from 'dompurify';
 
+/** Values that lead nowhere: no scheme, no other host, and `url()` only to a part of the file itself. */
+const WITHIN = /^(?!\s*[a-z][a-z0-9+.-]*:)(?!\s*\/\/)(?!.*url\(\s*['"]?(?!#))/is;
+
 const known = new Map<string, string>();
 const MOST_KEPT = 20;
 
@@ -14,8 +17,8 @@ export function sanitizedSvg(markup: string): string {
   const clean = DOMPurify.sanitize(markup, {
     USE_PROFILES: { svg: true, svgFilters: true },
     FORBID_TAGS: ['foreignObject', 'image', 'feImage', 'a', 'style'],
-    FORBID_ATTR: ['href', 'xlink:href'],
-    ALLOWED_URI_REGEXP: /^#/,
+    FORBID_ATTR: ['href', 'xlink:href', 'style'],
+    ALLOWED_URI_REGEXP: WITHIN,
   });
   if (known.size >= MOST_KEPT) known.clear();
   known.set(markup, clean);

@@ -21,26 +21,26 @@ export function ArtworkEditor() {
   const roles = inOrder(decided.document.color.roles);
   const read = async (file: File): Promise<void> => {
     const text = await file.text();
-    const clean = sanitizedSvg(text);
+    // First without styles and handlers, which this page’s policy would only report, then made safe.
+    const clean = sanitizedSvg(plainPaints(text));
     if (!/<svg[\s>]/i.test(clean)) {
       setTold({ words: `${file.name} is no SVG. Nothing was changed.`, wrong: true });
       return;
     }
-    const svg = plainPaints(clean);
-    if (svg.length > MOST_CHARACTERS) {
+    if (clean.length > MOST_CHARACTERS) {
       setTold({
-        words: `${file.name} has ${svg.length} characters; up to ${MOST_CHARACTERS} are taken. Nothing was changed.`,
+        words: `${file.name} has ${clean.length} characters; up to ${MOST_CHARACTERS} are taken. Nothing was changed.`,
         wrong: true,
       });
       return;
     }
     const fills = nearestRoles(
-      fillsOf(svg),
+      fillsOf(clean),
       [...decided.derived.colors.values()].map(({ id, colors }) => ({ id, hex: colors.light })),
     );
     const name = file.name.replace(/\.svg$/i, '').slice(0, 80) || 'artwork';
     store.change(
-      [{ op: 'add', path: PATH, value: jsonOf({ name, svg, fills, locked: false }) }],
+      [{ op: 'add', path: PATH, value: jsonOf({ name, svg: clean, fills, locked: false }) }],
       `artwork ${name}`,
     );
     const lost = /<script|\son[a-z]+\s*=|<foreignobject|href\s*=/i.test(text);

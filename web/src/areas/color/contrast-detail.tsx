@@ -26,7 +26,7 @@ export function ContrastDetail({ need, onClose }: ContrastDetailProps) {
   return (
     <div
       role="group"
-      aria-label={titleOf(need)}
+      aria-label={`${titleOf(need)}, closely`}
       className="mt-2 border-y border-line-strong bg-base-200 px-3 py-2"
     >
       <div className="flex items-baseline justify-between gap-3">

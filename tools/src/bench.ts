@@ -122,6 +122,8 @@ function measureType(): void {
   ]);
   const made = patched(brackwater, [
     { op: 'replace', path: '/color/texts', value: { order: [], items: {} } },
+    { op: 'replace', path: '/color/veils', value: { order: [], items: {} } },
+    { op: 'remove', path: '/content/heroVeil' },
     {
       op: 'replace',
       path: '/type/roles',

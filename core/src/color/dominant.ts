@@ -20,8 +20,10 @@ const CELLS = 1 << (3 * BITS);
 const OPAQUE = 128;
 
 const ROUNDS = 24;
+/** Nearer than this a cell pulls no harder. */
+const NEAR = 0.004;
 /** Centers that are nearer than this to one another are one color. In OKLab; common practice. */
-const SAME = 0.06;
+const SAME = 0.05;
 /** An accent has at least this chroma, and stands this far from everything that was found. */
 const VIVID = 0.09;
 const AWAY = 0.11;
@@ -99,23 +101,33 @@ interface Cluster {
   readonly count: number;
 }
 
-/** Each cell to its nearest center, each center to the mean of its cells, by turns. */
-function settled(cells: readonly Cell[], begin: readonly Oklab[]): Cluster[] {
+/**
+ * Each cell to its nearest center, each center to the mean of its cells, by turns; or, for the least mean
+ * distance rather than the least mean square, to their median (a step of Weiszfeld’s).
+ */
+function settled(
+  cells: readonly Cell[],
+  begin: readonly Oklab[],
+  middle: 'mean' | 'median' = 'mean',
+): Cluster[] {
   let centers = begin;
   let clusters: Cluster[] = [];
   for (let round = 0; round < ROUNDS; round += 1) {
-    const sums = centers.map(() => [0, 0, 0, 0] as [number, number, number, number]);
+    const sums = centers.map(() => [0, 0, 0, 0, 0] as [number, number, number, number, number]);
     for (const { lab, count } of cells) {
-      const sum = sums[nearest(lab, centers).index];
+      const { index, distance } = nearest(lab, centers);
+      const sum = sums[index];
       if (!sum) continue;
-      sum[0] += lab[0] * count;
-      sum[1] += lab[1] * count;
-      sum[2] += lab[2] * count;
-      sum[3] += count;
+      const weight = middle === 'mean' ? count : count / Math.max(NEAR, distance);
+      sum[0] += lab[0] * weight;
+      sum[1] += lab[1] * weight;
+      sum[2] += lab[2] * weight;
+      sum[3] += weight;
+      sum[4] += count;
     }
     clusters = sums
-      .filter(([, , , count]) => count > 0)
-      .map(([l, a, b, count]) => ({ lab: [l / count, a / count, b / count], count }));
+      .filter(([, , , , count]) => count > 0)
+      .map(([l, a, b, weight, count]) => ({ lab: [l / weight, a / weight, b / weight], count }));
     const moved = clusters.some(({ lab }, index) => {
       const before = centers[index];
       return before === undefined || oklabDistance(lab, before) > 0.0005;
@@ -206,7 +218,13 @@ export function dominantColors(pixels: Uint8ClampedArray, most = 8): readonly Sa
   );
   const all =
     accents.length === 0 ? first : settled(cells, [...first.map(({ lab }) => lab), ...accents]);
-  const joined = flat(merged(all), cells);
+  // Joined colors find their place again: a mean of two is not yet the middle of what is nearest to it.
+  const again = settled(
+    cells,
+    merged(all).map(({ lab }) => lab),
+    'median',
+  );
+  const joined = flat(again, cells);
   return joined
     .filter(({ count }) => count / total >= DUST)
     .map(({ lab, count }) => ({

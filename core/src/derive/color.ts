@@ -370,14 +370,18 @@ export function deriveFamilyRules(roles: ReadonlyMap<string, DerivedColorRole>):
   });
 }
 
-/** The gradients as classes, and the ring around what has the focus. */
+/** Links, the ring around what has the focus, the edge of fields, and the gradients as classes. */
 export const deriveColorClasses = (
   roles: ReadonlyMap<string, DerivedColorRole>,
   gradients: readonly DerivedGradient[],
+  plainLinks: boolean,
 ): Rule[] => {
   const focus = roles.get('focus');
   const edge = roles.get('line-strong');
   return [
+    ...(plainLinks
+      ? [{ selector: 'a', declarations: [['text-decoration-line', 'none']] } as const]
+      : []),
     ...(focus
       ? [
           {

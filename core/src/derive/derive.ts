@@ -30,6 +30,10 @@ const byId = (tokens: readonly Token[]): ReadonlyMap<string, Token> =>
 
 /** A token that came from elsewhere gives way where one of the system's own has its property. */
 const join = (own: readonly Token[], components: readonly Token[], custom: readonly Token[]) => {
+  if (custom.length === 0) {
+    const all = [...own, ...components];
+    return { tokens: all, tokenById: byId(all) };
+  }
   const taken = new Set([...own, ...components].map(propertyOf));
   const tokens = [
     ...own,
@@ -150,7 +154,7 @@ export function createDeriver(): (document: StyleDocument) => Derived {
         ...typeRules(fonts, type, textStyles),
         ...colorRules(colors, textPairs),
         ...familyRules(colors),
-        ...colorClasses(colors, allGradients),
+        ...colorClasses(colors, allGradients, color.plainLinks ?? false),
         ...veilRules(color.veils, colors, textStyles),
         ...componentRules(base.byId),
       ],

@@ -182,17 +182,43 @@ function* problemsOf(document: StyleDocument): Generator<Problem> {
       yield { path: `/space/roles/${role}`, message: `there is no step “${step}”` };
 }
 
+const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Parts of documents that were found to be of their form, and can change no more. */
+const sound = new WeakSet<object>();
+
+type PartKey = keyof typeof documentSchema.shape;
+const PARTS = Object.keys(documentSchema.shape) as PartKey[];
+
+/** Whether a part is of its form; a part that was looked at before, and is frozen, is not read again. */
+function isSound(key: PartKey, part: unknown): boolean {
+  if (typeof part === 'object' && part !== null && sound.has(part)) return true;
+  if (!documentSchema.shape[key].safeParse(part).success) return false;
+  if (typeof part === 'object' && part !== null && Object.isFrozen(part)) sound.add(part);
+  return true;
+}
+
+/** Whether every part of a value is of its form, and there is no other. */
+const isOfForm = (value: unknown): value is StyleDocument =>
+  isRecord(value) &&
+  Object.keys(value).length === PARTS.length &&
+  PARTS.every((key) => key in value && isSound(key, value[key]));
+
 /**
  * Checks a value against the schema and against what a schema cannot say: that every reference
- * leads somewhere, that orders name everything once, that the narrow width is the narrower one.
+ * leads somewhere, that orders name everything once, that the narrow width is the narrower one. Only
+ * parts that have changed since they were last looked at are read again.
  */
 export function validate(value: unknown): Validated {
-  const parsed = documentSchema.safeParse(value);
-  if (!parsed.success)
+  if (!isOfForm(value)) {
+    const parsed = documentSchema.safeParse(value);
+    const issues = parsed.success ? [] : parsed.error.issues;
     return {
       ok: false,
-      problems: parsed.error.issues.map(({ path, message }) => ({ path: pointer(path), message })),
+      problems: issues.map(({ path, message }) => ({ path: pointer(path), message })),
     };
-  const problems = [...problemsOf(parsed.data)];
-  return problems.length > 0 ? { ok: false, problems } : { ok: true, document: parsed.data };
+  }
+  const problems = [...problemsOf(value)];
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, document: value };
 }

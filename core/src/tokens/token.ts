@@ -46,7 +46,16 @@ export interface Token {
 }
 
 /** The custom property of a token: letters, digits and hyphens, as CSS wants them. */
-export const propertyOf = (token: Pick<Token, 'path'>): string => propertyOfPath(token.path);
+export function propertyOf({ path }: Pick<Token, 'path'>): string {
+  const known = properties.get(path);
+  if (known !== undefined) return known;
+  const property = propertyOfPath(path);
+  properties.set(path, property);
+  return property;
+}
+
+/** Names that were made: a token keeps its path as long as nothing renames it. */
+const properties = new WeakMap<readonly string[], string>();
 
 export const propertyOfPath = (path: readonly string[]): string =>
   `--${path.map((part) => part.replaceAll(/[^\p{L}\p{N}_-]+/gu, '-')).join('-')}`;

@@ -16,6 +16,8 @@ const schema = z.object({
   proofZoom: z.number().check(z.gte(50), z.lte(500)),
   /** The eyes that the proof is seen with. */
   proofSeen: z.enum(['usual', ...VISIONS, 'outdoors']),
+  /** How severe what the eyes lack is, in per cent. */
+  proofSeverity: z.number().check(z.gte(0), z.lte(100)),
   /** What is drawn over the proof. */
   proofDrawn: z.enum(['nothing', 'values', 'units', 'baseline']),
 });
@@ -35,6 +37,7 @@ function read(): Preferences {
     proofZoom: 100,
     proofDrawn: 'nothing',
     proofSeen: 'usual',
+    proofSeverity: 100,
   };
   try {
     const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');

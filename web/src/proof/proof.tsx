@@ -72,7 +72,7 @@ export function Proof() {
   const { findings, shown, decided } = useSystem();
   const preferences = usePreferences();
   const { proofTheme: theme, proofWidth: widthPx, wide, editing, proofFonts } = preferences;
-  const { proofRoot, proofZoom, proofDrawn, proofSeen } = preferences;
+  const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity } = preferences;
   const [asReader, setAsReader] = useState(false);
   const [page, setPage] = useState<Document>();
   const frame = useRef<HTMLIFrameElement>(null);
@@ -179,7 +179,7 @@ export function Proof() {
         </button>
       </div>
       {asReader && <Reader />}
-      <SeenFilters />
+      <SeenFilters severity={proofSeverity / 100} />
       <Ruler widthPx={widthPx} onChange={setWidth} lengthPx={roomPx} />
       <div ref={room} className="relative min-h-0 flex-1">
         <div

@@ -5,9 +5,19 @@ import { NumberField } from '../ui/number-field.tsx';
 
 const DRAWN = ['nothing', 'values', 'units', 'baseline'] as const;
 
+/** What is behind each way of seeing, and where it is weak. */
+const MODELS = {
+  protan: 'Machado, Oliveira and Fernandes 2009: red cones that answer differently.',
+  deutan: 'Machado, Oliveira and Fernandes 2009: green cones that answer differently.',
+  tritan:
+    'Machado, Oliveira and Fernandes 2009: fitted for red and green; of blue cones a rough picture.',
+  grey: 'Relative luminance: no model of an eye, but what is left when color says nothing.',
+  outdoors: 'A third of the screen’s white laid over everything, as the sun does. Common practice.',
+} as const;
+
 /** What the reader has set in the browser, as far as a page can play it, and what is drawn over the page. */
 export function Reader() {
-  const { proofRoot, proofZoom, proofDrawn, proofSeen } = usePreferences();
+  const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity } = usePreferences();
   const zoom = proofZoom / 100;
   return (
     <div
@@ -64,7 +74,28 @@ export function Reader() {
           value={proofSeen}
           onChange={(value) => setPreferences({ proofSeen: value })}
         />
+        {proofSeen !== 'usual' && proofSeen !== 'outdoors' && (
+          <span className="flex w-28 items-center gap-2 text-quiet">
+            severity
+            <span className="text-base-content">
+              <NumberField
+                label="Severity"
+                hideLabel
+                value={proofSeverity}
+                min={0}
+                max={100}
+                step={10}
+                decimals={0}
+                unit="%"
+                onChange={(value) => setPreferences({ proofSeverity: value })}
+              />
+            </span>
+          </span>
+        )}
       </span>
+      {proofSeen !== 'usual' && (
+        <p className="basis-full text-xs text-quiet">{MODELS[proofSeen]}</p>
+      )}
       {(proofRoot !== 16 || proofZoom !== 100) && (
         <button
           type="button"

@@ -13,11 +13,11 @@ export const filterFor = (seen: Preferences['proofSeen']): string | undefined =>
   seen === 'usual' ? undefined : `url(#seen-${seen})`;
 
 /** The filters themselves, once in the page. They work in linear light, as the models ask. */
-export const SeenFilters = () => (
+export const SeenFilters = ({ severity }: { readonly severity: number }) => (
   <svg width="0" height="0" className="absolute" aria-hidden>
     {VISIONS.map((vision) => (
       <filter key={vision} id={idOf(vision)} colorInterpolationFilters="linearRGB">
-        <feColorMatrix type="matrix" values={colorMatrixValues(visionMatrix(vision))} />
+        <feColorMatrix type="matrix" values={colorMatrixValues(visionMatrix(vision, severity))} />
       </filter>
     ))}
     <filter id="seen-outdoors" colorInterpolationFilters="linearRGB">

@@ -187,6 +187,43 @@ export function RampDrawing({ name, colors, shape, source, onChange }: RampDrawi
           </circle>
         ) : null,
       )}
+      {polar &&
+        (['chromaAtPaper', 'chromaAtInk'] as const).map((part) => {
+          const rung = part === 'chromaAtPaper' ? 0 : RUNGS - 1;
+          if (rung === seat) return null;
+          const setChroma = (value: number): void =>
+            onChange({ [part]: Number(Math.min(2, Math.max(0, value)).toFixed(3)) }, gesture());
+          return (
+            <circle
+              key={part}
+              cx={x(rung)}
+              cy={chroma(asked[rung]?.chroma ?? 0)}
+              r={4.5}
+              className="cursor-ns-resize fill-base-100 stroke-base-content focus-visible:outline-2"
+              role="slider"
+              tabIndex={0}
+              aria-label={`Chroma of ${name} ${part === 'chromaAtPaper' ? 'at paper' : 'at ink'}`}
+              aria-valuemin={0}
+              aria-valuemax={200}
+              aria-valuenow={Math.round(shape[part] * 100)}
+              aria-valuetext={`${Math.round(shape[part] * 100)} % of its own`}
+              aria-orientation="vertical"
+              onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+              onPointerMove={(event) => {
+                const box = drawing.current?.getBoundingClientRect();
+                if (event.buttons !== 1 || !box || polar.chroma < 0.005) return;
+                const at = ((event.clientY - box.top) / box.height) * HEIGHT;
+                setChroma(chroma.invert(at) / polar.chroma);
+              }}
+              onKeyDown={(event) => {
+                const sign = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+                if (sign === 0) return;
+                event.preventDefault();
+                setChroma(shape[part] + sign * (event.shiftKey ? 0.1 : 0.02));
+              }}
+            />
+          );
+        })}
       <text x={LEFT} y={BELOW.to + 11} className="fill-quiet text-[9px]">
         chroma: the area is what sRGB holds, dashed what P3 holds
       </text>

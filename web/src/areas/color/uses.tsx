@@ -18,6 +18,19 @@ export function WhereUsed() {
   const tokens = uses.tokens.filter((token) => !token.startsWith('palette.'));
   const spots = page && tokens.length > 0 ? page.querySelectorAll(litSelector(tokens)).length : 0;
   const marked = lit ? tokens.join(' ') : '';
+  const [presence, setPresence] = useState<Presence>();
+  const own = new Set<string>([
+    ...(ramps.get(source)?.colors ?? []),
+    ...[...decided.derived.colors.values()]
+      .filter(({ name }) => uses.roles.includes(name))
+      .flatMap(({ colors }) => [colors.light, colors.dark]),
+  ]);
+  const covered = (shares: readonly Share[]): string => {
+    const sum = shares
+      .filter(({ hex }) => own.has(hex))
+      .reduce((total, { share }) => total + share, 0);
+    return `${(sum * 100).toFixed(1)} %`;
+  };
   useEffect(() => {
     light(marked === '' ? [] : marked.split(' '));
     return () => light([]);
@@ -50,11 +63,20 @@ export function WhereUsed() {
             type="checkbox"
             className="h-4 w-4 accent-primary"
             checked={lit}
-            onChange={() => setLit(!lit)}
+            onChange={() => {
+              setLit(!lit);
+              setPresence(!lit && page ? presenceOf(page) : undefined);
+            }}
           />
           mark its {spots} spots in the proof
         </label>
       </div>
+      {presence && (
+        <p role="status" className="text-quiet">
+          It covers {covered(presence.areas)} of the page’s area and {covered(presence.texts)} of
+          its text, as it stands.
+        </p>
+      )}
       <dl className="mt-1" aria-label={`Uses of ${ramps.get(source)?.name ?? source}`}>
         {rows.map(([what, names]) => (
           <div key={what} className="grid grid-cols-[6rem_2rem_minmax(0,1fr)] border-t border-line">

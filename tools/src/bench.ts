@@ -175,7 +175,7 @@ function photograph(width: number, height: number): Uint8ClampedArray {
         : sky
           ? [70 + v * 260, 110 + v * 150, 125 + v * 60]
           : [60 + wave + u * 60, 95 + wave + v * 30, 100 + wave - u * 20];
-      data.set([(r ?? 0) + grain, (g ?? 0) + grain, (b ?? 0) + grain, 255], (y * width + x) * 4);
+      data.set([r + grain, g + grain, b + grain, 255], (y * width + x) * 4);
     }
   return data;
 }

@@ -26,7 +26,6 @@ const NIGHT = { look: 'night' };
 
 const VIEWS: readonly View[] = [
   { name: 'systems' },
-  { name: 'systems-night', preferences: NIGHT },
   { name: 'fonts', system: BRACKWATER, area: 'fonts' },
   {
     name: 'pairs',
@@ -70,7 +69,6 @@ const VIEWS: readonly View[] = [
     area: 'type',
     preferences: { ...NIGHT, proofTheme: 'dark' },
   },
-  { name: 'proof-375', system: BRACKWATER, area: 'type', preferences: { proofWidth: 375 } },
   {
     name: 'proof-1440',
     system: BRACKWATER,
@@ -78,19 +76,48 @@ const VIEWS: readonly View[] = [
     preferences: { proofWidth: 1440, wide: true },
   },
   {
-    name: 'color-choosing',
+    name: 'color-roles',
     system: KESTREL,
-    area: 'color',
+    area: 'color?view=roles',
     act: (page) => page.getByRole('button', { name: /^action in light/ }).click(),
   },
-  { name: 'color-findings', system: TALLOW, area: 'color' },
   {
-    name: 'find',
-    system: BRACKWATER,
-    area: 'type',
+    name: 'color-contrast',
+    system: TALLOW,
+    area: 'color?view=contrast',
     act: async (page) => {
-      await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: 'Find a decision' }).fill('action');
+      await page.getByRole('button', { name: /^falls short/ }).click();
+      await page.getByRole('option').first().click();
+    },
+  },
+  {
+    name: 'color-pictures',
+    system: BRACKWATER,
+    area: 'color?view=pictures',
+    act: async (page) => {
+      await page.getByRole('table', { name: /^Lowest contrast/ }).waitFor();
+      await page.getByRole('button', { name: 'without the veil' }).click();
+    },
+  },
+  {
+    name: 'color-displays',
+    system: BRACKWATER,
+    area: 'color?view=displays',
+    act: async (page) => {
+      await page.getByRole('button', { name: '4, e-paper with red' }).click();
+      await page.getByRole('button', { name: 'Show the proof' }).click();
+      await page.getByRole('img', { name: /^the proof in 4 colors/ }).waitFor();
+      await page.waitForTimeout(1500);
+      await page.getByRole('region', { name: 'Seen there' }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'color-whole',
+    system: BRACKWATER,
+    area: 'color?view=whole',
+    act: async (page) => {
+      await page.getByRole('checkbox', { name: /^mark its/ }).check();
+      await page.getByRole('button', { name: 'Measure the proof' }).click();
     },
   },
 ];

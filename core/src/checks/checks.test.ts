@@ -5,7 +5,7 @@ import type { StyleDocument } from '../system/document.ts';
 import { patched, type Patch } from '../system/patch.ts';
 import { sampleDocument, sampleFamily } from '../system/sample.ts';
 import { jsonOf } from '../system/patch.ts';
-import { ratioText } from './contrast.ts';
+import { ratioText } from './judge.ts';
 import { findingsOf, isAccepted } from './checks.ts';
 import type { Finding } from './finding.ts';
 import { smallerStretch } from './heading-order.ts';

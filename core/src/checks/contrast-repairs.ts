@@ -12,10 +12,8 @@ import { nearestWeight } from '../fonts/family.ts';
 import { inOrder, type Mode, type StyleDocument } from '../system/document.ts';
 import type { Json, Patch } from '../system/patch.ts';
 import { ROOT_PX } from '../type/fluid.ts';
-import type { Judged } from './contrast.ts';
+import { ratioText as text, type Judged } from './judge.ts';
 import type { Repair } from './finding.ts';
-
-const text = (ratio: number): string => (Math.floor(ratio * 100) / 100).toFixed(2);
 
 const paintPatch = (role: string, mode: Mode, value: Json): Patch => [
   { op: 'replace', path: `/color/roles/items/${role}/${mode}`, value },

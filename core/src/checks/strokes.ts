@@ -1,6 +1,6 @@
 import { legibility, strokePx } from '../color/legibility.ts';
 import { nearestWeight, weightsOf } from '../fonts/family.ts';
-import { ratioText, judgedAll, selectorOf, type Judged } from './contrast.ts';
+import { ratioText, judgedAll, selectorOf, type Judged } from './judge.ts';
 import type { Check, Finding } from './finding.ts';
 
 /** Less of a stroke than this is hard to read. Our own reading aid; common practice. */

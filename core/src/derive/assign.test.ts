@@ -1,12 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { hexOf } from '../color/srgb.ts';
-import { judgedAll } from '../checks/contrast.ts';
+import { judgedAll } from '../checks/judge.ts';
 import type { Mode, Paint, StyleDocument } from '../system/document.ts';
 import { jsonOf, patched, type Patch } from '../system/patch.ts';
 import { newDocument } from '../system/new-document.ts';
 import { sampleDocument, sampleFamily } from '../system/sample.ts';
-import { assignRungs, movesPatch, type Assignment, type Movable } from './assign.ts';
+import { assignRungs, movesPatch, type Movable } from './assign.ts';
+import type { Assignment } from './derived.ts';
 import { derive } from './derive.ts';
 
 const assign = (document: StyleDocument, movable: Movable = 'every rung'): Assignment => {

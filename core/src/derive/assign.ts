@@ -1,31 +1,13 @@
 import { ratioOfLuminances, relativeLuminance } from '../color/contrast.ts';
 import { FAMILIES, MODES, type Mode, type StyleDocument } from '../system/document.ts';
 import type { Patch } from '../system/patch.ts';
-import type { DerivedRamp } from './derived.ts';
+import type { Assignment, DerivedRamp, Move, NeedPlan } from './derived.ts';
 import { cheapest, type Choice, type Pull } from './cheapest.ts';
-import type { NeedPlan } from './needs.ts';
 import { colorsIn, LAST_RESORT, paintedBy } from './paint.ts';
 import { RUNGS } from '../color/ramp.ts';
 import { NEUTRAL } from '../system/validate.ts';
 
 type Roles = StyleDocument['color']['roles'];
-
-/** A role that stands on another rung than it was wished or held on. */
-export interface Move {
-  readonly role: string;
-  readonly name: string;
-  readonly mode: Mode;
-  readonly from: number;
-  readonly to: number;
-}
-
-export interface Assignment {
-  /** The rung of every role that moves, by mode and role. */
-  readonly rungs: Readonly<Record<Mode, ReadonlyMap<string, number>>>;
-  readonly moves: readonly Move[];
-  /** Pairs that no rung satisfies while what is pinned stays. */
-  readonly unsolved: readonly { readonly need: NeedPlan; readonly mode: Mode }[];
-}
 
 /** Which roles may move: those that are wishes, or those held by hand on a rung too. */
 export type Movable = 'wishes' | 'every rung';

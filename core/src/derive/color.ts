@@ -29,20 +29,21 @@ import {
   type TokenValue,
   type TrailDecision,
 } from '../tokens/token.ts';
-import type { Assignment } from './assign.ts';
 import { colorJson } from './color-json.ts';
 import type {
+  Assignment,
   DerivedColorRole,
   DerivedGradient,
   DerivedRamp,
   Need,
+  NeedPlan,
+  Painted,
   Rule,
   TextPair,
   TextStyle,
 } from './derived.ts';
-import type { NeedPlan } from './needs.ts';
 import { veilSlugs, veilToken } from './veil.ts';
-import { paintedBy, type Painted } from './paint.ts';
+import { paintedBy } from './paint.ts';
 
 type Color = StyleDocument['color'];
 

@@ -14,11 +14,11 @@ import {
 } from './color.ts';
 import { deriveComponentRules, deriveComponentTokens } from './components.ts';
 import { deriveCustomTokens } from './custom.ts';
-import type { Derived, Rule } from './derived.ts';
+import type { Derived, NeedPlan, Rule } from './derived.ts';
 import { deriveFaces } from './faces.ts';
 import { deriveFittings } from './fittings.ts';
 import { memo } from './memo.ts';
-import { needsOf, type NeedPlan } from './needs.ts';
+import { needsOf } from './needs.ts';
 import { deriveSpaceTokens, deriveSteps } from './space.ts';
 import { deriveStyles, rootShare } from './styles.ts';
 import { deriveTypeRules } from './type-rules.ts';

@@ -5,9 +5,6 @@ import type { Face, Mode, Part } from '../system/document.ts';
 import type { FluidSize } from '../type/fluid.ts';
 import type { Token } from '../tokens/token.ts';
 import type { GradientSpace } from '../color/gradient.ts';
-import type { Assignment } from './assign.ts';
-import type { NeedPlan } from './needs.ts';
-import type { Painted } from './paint.ts';
 
 /** The face that sets a text: what the decisions ask for, and the nearest weight that is there. */
 export interface StyleFace {
@@ -50,6 +47,19 @@ export interface DerivedRamp {
   readonly rungNames: readonly string[];
 }
 
+/** What a paint comes out as in one mode. */
+export interface Painted {
+  /** The emitted color; of a share, what it is over its ground. */
+  readonly hex: Hex;
+  readonly ramp?: DerivedRamp;
+  /** 1 to 16. */
+  readonly rung?: number;
+  /** As screens with a wide gamut may show it. */
+  readonly wide?: string;
+  /** Of a share that is emitted transparent: the color that is laid over, how much of it, and as CSS has it. */
+  readonly transparent?: { readonly of: Hex; readonly share: number; readonly css: string };
+}
+
 export interface DerivedColorRole {
   readonly id: string;
   readonly name: string;
@@ -59,10 +69,49 @@ export interface DerivedColorRole {
   readonly painted: Readonly<Record<Mode, Painted>>;
 }
 
+/**
+ * What two colors are to each other: a text on its ground, a part of a control (an edge, a focus ring,
+ * a state), a link beside the text around it, or something that the standards ask nothing of.
+ */
+export type NeedKind = 'text' | 'part' | 'beside' | 'exempt';
+
+/** A color on a ground and the contrast that it needs there, before any color is known. */
+export interface NeedPlan {
+  readonly id: string;
+  readonly kind: NeedKind;
+  /** What it is: “edges of fields on page”. */
+  readonly what: string;
+  readonly color: string;
+  readonly on: string;
+  /** The ratio, or 0 where nothing is asked. */
+  readonly needed: number;
+  readonly style?: TextStyle;
+  readonly part?: Part;
+  /** Whether it was said of a text role by hand, or follows from the roles. */
+  readonly decided: boolean;
+}
+
 /** A need with the colors that it speaks of. */
 export interface Need extends Omit<NeedPlan, 'color' | 'on'> {
   readonly color: DerivedColorRole;
   readonly on: DerivedColorRole;
+}
+
+/** A role that stands on another rung than it was wished or held on. */
+export interface Move {
+  readonly role: string;
+  readonly name: string;
+  readonly mode: Mode;
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface Assignment {
+  /** The rung of every role that moves, by mode and role. */
+  readonly rungs: Readonly<Record<Mode, ReadonlyMap<string, number>>>;
+  readonly moves: readonly Move[];
+  /** Pairs that no rung satisfies while what is pinned stays. */
+  readonly unsolved: readonly { readonly need: NeedPlan; readonly mode: Mode }[];
 }
 
 export interface DerivedGradient {

@@ -1,31 +1,9 @@
 import { neededContrast, type Conformance } from '../color/contrast.ts';
 import { FAMILIES, inOrder, type Part, type StyleDocument } from '../system/document.ts';
 import { ROOT_PX } from '../type/fluid.ts';
-import type { TextStyle } from './derived.ts';
+import type { NeedPlan, TextStyle } from './derived.ts';
 
 type Color = StyleDocument['color'];
-
-/**
- * What two colors are to each other: a text on its ground, a part of a control (an edge, a focus ring,
- * a state), a link beside the text around it, or something that the standards ask nothing of.
- */
-export type NeedKind = 'text' | 'part' | 'beside' | 'exempt';
-
-/** A color on a ground and the contrast that it needs there, before any color is known. */
-export interface NeedPlan {
-  readonly id: string;
-  readonly kind: NeedKind;
-  /** What it is: “edges of fields on page”. */
-  readonly what: string;
-  readonly color: string;
-  readonly on: string;
-  /** The ratio, or 0 where nothing is asked. */
-  readonly needed: number;
-  readonly style?: TextStyle;
-  readonly part?: Part;
-  /** Whether it was said of a text role by hand, or follows from the roles. */
-  readonly decided: boolean;
-}
 
 /** Controls, their parts and states, and links beside text. Source: WCAG 2.2, 1.4.11 and 1.4.1 (G183). */
 const PART_NEEDS = 3;

@@ -2,22 +2,9 @@ import { flattened, transparentCss } from '../color/transparent.ts';
 import { RUNGS } from '../color/ramp.ts';
 import type { Hex } from '../color/srgb.ts';
 import type { Mode, Paint, StyleDocument } from '../system/document.ts';
-import type { DerivedRamp } from './derived.ts';
+import type { DerivedRamp, Painted } from './derived.ts';
 
 type Roles = StyleDocument['color']['roles'];
-
-/** What a paint comes out as in one mode. */
-export interface Painted {
-  /** The emitted color; of a share, what it is over its ground. */
-  readonly hex: Hex;
-  readonly ramp?: DerivedRamp;
-  /** 1 to 16. */
-  readonly rung?: number;
-  /** As screens with a wide gamut may show it. */
-  readonly wide?: string;
-  /** Of a share that is emitted transparent: the color that is laid over, how much of it, and as CSS has it. */
-  readonly transparent?: { readonly of: Hex; readonly share: number; readonly css: string };
-}
 
 /** Rungs before the first and after the last, taken only where no rung between them reads. */
 export const LAST_RESORT = [

@@ -1,5 +1,6 @@
-import { titleOf } from '@garnish/core/checks/contrast';
-import { assignRungs, movesPatch, type Assignment, type Move } from '@garnish/core/derive/assign';
+import { titleOf } from '@garnish/core/checks/judge';
+import { assignRungs, movesPatch } from '@garnish/core/derive/assign';
+import type { Assignment, Move } from '@garnish/core/derive/derived';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { MODES } from '@garnish/core/system/document';
 import { useEffect, useState } from 'react';

@@ -1,4 +1,4 @@
-import { judgedAll, ratioText, sizesText, titleOf } from '@garnish/core/checks/contrast';
+import { judgedAll, ratioText, sizesText, titleOf } from '@garnish/core/checks/judge';
 import { repairsOf } from '@garnish/core/checks/contrast-repairs';
 import { strokeOf } from '@garnish/core/checks/strokes';
 import { perceptualContrast } from '@garnish/core/color/perceptual';

@@ -1,4 +1,4 @@
-import { judgedAll, ratioText, titleOf, type Judged } from '@garnish/core/checks/contrast';
+import { judgedAll, ratioText, titleOf, type Judged } from '@garnish/core/checks/judge';
 import { contrastTable } from '@garnish/core/color/contrast';
 import { perceptualContrast } from '@garnish/core/color/perceptual';
 import type { Hex } from '@garnish/core/color/srgb';

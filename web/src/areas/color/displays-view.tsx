@@ -1,5 +1,5 @@
 import { parseColor } from '@garnish/core/color/parse-color';
-import { ratioText, titleOf } from '@garnish/core/checks/contrast';
+import { ratioText, titleOf } from '@garnish/core/checks/judge';
 import type { Hex } from '@garnish/core/color/srgb';
 import { DISPLAY_PALETTES, nearestOf } from '@garnish/core/image/displays';
 import { DITHERINGS, type Dithering } from '@garnish/core/image/dither';

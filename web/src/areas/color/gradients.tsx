@@ -1,4 +1,4 @@
-import { ratioText } from '@garnish/core/checks/contrast';
+import { ratioText } from '@garnish/core/checks/judge';
 import {
   gradientAt,
   gradientCss,

@@ -1,4 +1,4 @@
-import type { Painted } from '@garnish/core/derive/paint';
+import type { Painted } from '@garnish/core/derive/derived';
 import type { Paint } from '@garnish/core/system/document';
 
 /** What a role is painted in, in words. */

@@ -1,4 +1,4 @@
-import { judge, ratioText, sizesText } from '@garnish/core/checks/contrast';
+import { judge, ratioText, sizesText } from '@garnish/core/checks/judge';
 import type { TextPair } from '@garnish/core/derive/derived';
 import { inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';

@@ -30,6 +30,16 @@ for (const look of LOOKS) {
   });
 }
 
+test('axe finds nothing in any view of color', async ({ page, request }) => {
+  const id = await copyOf(request, KESTREL);
+  for (const view of ['roles', 'contrast', 'pictures', 'displays', 'whole']) {
+    await openArea(page, id, `color?view=${view}`);
+    await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).include('main').analyze();
+    expect(violations.map(({ id: rule, nodes }) => [view, rule, nodes[0]?.html])).toEqual([]);
+  }
+});
+
 test('every control of an area is reached with the keyboard and shows its focus', async ({
   page,
   request,

@@ -134,6 +134,8 @@ test('the proof is seen with other eyes: the browser draws what the model comput
   await openArea(page, id, 'color');
   await page.getByRole('button', { name: 'reader', exact: true }).click();
   await page.getByRole('button', { name: 'grey', exact: true }).click();
+  await expect(page.getByText(/^Relative luminance: no model of an eye/)).toBeVisible();
+  await proof(page).locator('.button').first().scrollIntoViewIfNeeded();
   const box = await page.locator('iframe').boundingBox();
   const button = await proof(page).locator('.button').first().boundingBox();
   if (!box || !button) throw new Error('nothing to look at');

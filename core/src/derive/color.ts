@@ -371,7 +371,7 @@ export function deriveFamilyRules(roles: ReadonlyMap<string, DerivedColorRole>):
   });
 }
 
-/** Links, the ring around what has the focus, the edge of fields, and the gradients as classes. */
+/** Links, the ring around what has the focus, fields and the hints in them, gradients as classes. */
 export const deriveColorClasses = (
   roles: ReadonlyMap<string, DerivedColorRole>,
   gradients: readonly DerivedGradient[],
@@ -379,6 +379,7 @@ export const deriveColorClasses = (
 ): Rule[] => {
   const focus = roles.get('focus');
   const edge = roles.get('line-strong');
+  const hint = roles.get('faint');
   return [
     ...(plainLinks
       ? [{ selector: 'a', declarations: [['text-decoration-line', 'none']] } as const]
@@ -394,6 +395,7 @@ export const deriveColorClasses = (
     ...(edge
       ? [{ selector: '.field', declarations: [['border-color', variable(edge)]] } as const]
       : []),
+    ...(hint ? [{ selector: '.hint', declarations: [['color', variable(hint)]] } as const] : []),
     ...gradients.map(({ slug }): Rule => ({
       selector: `.gradient-${slug}`,
       declarations: [['background-image', `var(${propertyOfPath(['gradient', slug])})`]],

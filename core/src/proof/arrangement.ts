@@ -38,7 +38,6 @@ html { overflow-x: clip; }
 .tag { padding: 0.125em 0.5em; border-radius: 0.125rem; }
 .form-row { display: grid; gap: 0.25rem; }
 .field { display: block; padding: 0.5em 0.75em; border-width: 1px; border-style: solid; max-inline-size: 24rem; }
-.hint { color: var(--color-faint, inherit); font: var(--type-small-weight, 400) var(--type-small-size, 1rem) / 1.5 var(--face-text, inherit); }
 .artwork { margin: 0 0 var(--space-section); }
 .artwork svg { display: block; max-inline-size: 100%; block-size: auto; }
 .over-picture { position: relative; max-inline-size: none; padding: 0; margin-block: var(--space-inset) var(--space-section); min-block-size: 26rem; align-items: end; overflow: clip; }

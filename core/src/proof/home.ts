@@ -303,10 +303,12 @@ function alerts({ text }: Build, { content }: StyleDocument, { colors }: Derived
 }
 
 /** A form: labels, fields with a strong edge, a hint that is faint, one button. */
-function form(build: Build, { content }: StyleDocument): ProofNode[] {
+function form(build: Build, { content }: StyleDocument, { styles }: Derived): ProofNode[] {
   if (!content.form) return [];
   const { text } = build;
   const { title, fields, hint, submit } = content.form;
+  const small = styles.get('small');
+  const hintClass = ['hint', small && `type-${small.slug}`].filter(Boolean).join(' ');
   return [
     element(
       'section',
@@ -321,7 +323,10 @@ function form(build: Build, { content }: StyleDocument): ProofNode[] {
             ...element(
               'span',
               { class: 'field' },
-              { ...element('span', { class: 'hint' }, hint), content: '/content/form/hint' },
+              {
+                ...text('span', 'small', 'page', [hint], '/content/form/hint'),
+                attributes: { class: hintClass },
+              },
             ),
             uses: ['color.line-strong', 'color.faint'],
             decision: '/color/roles/items/line-strong/light',
@@ -364,7 +369,7 @@ export function homePage(document: StyleDocument, derived: Derived): ProofElemen
         ...alerts(build, document, derived),
         ...table(build, document),
         ...cards(build, document),
-        ...form(build, document),
+        ...form(build, document, derived),
         ...artwork(document, derived),
         story(build, document),
       ),

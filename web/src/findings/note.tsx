@@ -47,7 +47,7 @@ function Accept({ finding, onDone }: AcceptProps) {
 export function Note({ finding }: { readonly finding: Finding }) {
   const store = useStore();
   const [accepting, setAccepting] = useState(false);
-  const { severity, title, figures, reason, source, repair } = finding;
+  const { severity, title, figures, reason, source, repair, ways = [] } = finding;
   const tone = severity === 'repair' ? 'error' : 'warning';
   return (
     <article
@@ -76,6 +76,25 @@ export function Note({ finding }: { readonly finding: Finding }) {
         )}
         {accepting && <Accept finding={finding} onDone={() => setAccepting(false)} />}
       </details>
+      {ways.length > 0 && (
+        <details className="text-quiet">
+          <summary className="min-h-6 py-0.5 hover:text-base-content">Other ways</summary>
+          <ul>
+            {ways.map((way) => (
+              <li key={way.label}>
+                <button
+                  type="button"
+                  className="act text-xs"
+                  title={`${way.before} becomes ${way.after}`}
+                  onClick={() => store.change(way.patch, way.label)}
+                >
+                  {way.label}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       {repair?.swatches && (
         <p className="my-1 flex h-4 w-14" aria-hidden>
           {repair.swatches.map((color, index) => (

@@ -118,7 +118,7 @@ export function ContrastDetail({ need, onClose }: ContrastDetailProps) {
                       >
                         {label}
                       </button>
-                      <span className="figures block truncate text-quiet">
+                      <span className="figures block text-quiet">
                         {before} → {after}
                       </span>
                     </span>

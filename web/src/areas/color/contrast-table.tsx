@@ -185,7 +185,8 @@ export function ContrastTable() {
         tabIndex={0}
         aria-label="Contrast of every pair"
         aria-activedescendant={chosen === undefined ? undefined : `pair-${chosen}`}
-        className="h-[19rem] overflow-y-auto"
+        className="max-h-[19rem] overflow-y-auto"
+        style={{ height: Math.max(1, rows.length) * ROW_PX }}
         onKeyDown={(event) => {
           const by = { ArrowDown: 1, ArrowUp: -1, PageDown: 8, PageUp: -8 }[event.key];
           if (by === undefined) return;

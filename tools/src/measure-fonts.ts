@@ -10,6 +10,7 @@ import type { CatalogueEntry } from '@garnish/core/fonts/catalogue';
 import { factsOf, openFont } from '@garnish/server/fonts/font-facts';
 import { unpacked } from '@garnish/server/fonts/unpack';
 import type { Category, FontFamily, FontFile } from '@garnish/core/fonts/family';
+import { strokesOf } from '@garnish/server/fonts/strokes';
 import * as fontkit from 'fontkit';
 import * as z from 'zod';
 import { FAMILIES } from './families.ts';
@@ -125,6 +126,21 @@ function staticsOf(packageName: string, ranges: Readonly<Record<string, string>>
   return { files, groups };
 }
 
+/** The stem at every hundred that the upright files hold, by its weight. */
+async function stemsOf(uprights: readonly Found[]): Promise<Record<string, number>> {
+  const stems: Record<string, number> = {};
+  for (const { source, file } of uprights) {
+    const font = fontkit.create(Buffer.from(await unpacked(readFileSync(require.resolve(source)))));
+    if (!('glyphForCodePoint' in font)) continue;
+    const first = Math.ceil(file.weight.min / 100) * 100;
+    for (let weight = first; weight <= file.weight.max; weight += 100) {
+      const at = 'wght' in font.variationAxes ? font.getVariation({ wght: weight }) : font;
+      stems[String(weight)] = Number(strokesOf(at).stem.toFixed(4));
+    }
+  }
+  return stems;
+}
+
 async function measure(packageName: string, category: Category): Promise<CatalogueEntry> {
   const folder = path.dirname(require.resolve(`${packageName}/package.json`));
   const metadata = metadataSchema.parse(readJson(path.join(folder, 'metadata.json')));
@@ -142,11 +158,15 @@ async function measure(packageName: string, category: Category): Promise<Catalog
   if (!upright) throw new Error(`${packageName} has no upright latin file`);
   const font = openFont(await unpacked(readFileSync(require.resolve(upright.source))));
   const isVaried = packageName.startsWith('@fontsource-variable/');
+  const stems = await stemsOf(
+    files.filter(({ file }) => file.script === 'latin' && file.style === 'normal'),
+  );
   const covered = new Set(
     files
       .filter(({ file }) => file.style === 'normal')
       .flatMap(({ source }) => characterSet(readFileSync(require.resolve(source)))),
   );
+  const facts = factsOf(font, covered);
   const statics = isVaried ? staticsOf(packageName, ranges) : undefined;
   const sources = [...files, ...(statics?.files ?? [])];
   return {
@@ -159,7 +179,8 @@ async function measure(packageName: string, category: Category): Promise<Catalog
       version,
       licence: metadata.license.type,
       copyright: (font.copyright || metadata.license.attribution).split('\n')[0] ?? '',
-      ...factsOf(font, covered),
+      ...facts,
+      metrics: { ...facts.metrics, stems },
       axes: isVaried ? axesOf(metadata) : {},
       files: files.map(({ file }) => file),
       ...(statics && { statics: statics.groups }),

@@ -1,5 +1,5 @@
-import { legibility, strokePx } from '../color/legibility.ts';
-import { nearestWeight, weightsOf } from '../fonts/family.ts';
+import { legibility } from '../color/legibility.ts';
+import { nearestWeight, stemAt, weightsOf } from '../fonts/family.ts';
 import { ratioText, judgedAll, selectorOf, type Judged } from './judge.ts';
 import type { Check, Finding } from './finding.ts';
 
@@ -18,11 +18,10 @@ export interface Stroke {
 export function strokeOf({ need, ratio, fromPx }: Judged): Stroke | undefined {
   const { style } = need;
   if (!style || fromPx === undefined || need.kind !== 'text') return undefined;
-  const { stem, thinToThick } = style.family.metrics;
-  const px = strokePx(stem, fromPx, style.weight);
+  const px = stemAt(style.family, style.weight) * fromPx;
   return {
     px,
-    thinPx: strokePx(stem, fromPx, style.weight, thinToThick),
+    thinPx: px * style.family.metrics.thinToThick,
     legibility: legibility(ratio, px),
   };
 }
@@ -37,8 +36,7 @@ export const strokesCheck: Check = (_document, derived) =>
     const heavier = weightsOf(style.family).find(
       (weight) =>
         weight > style.weight &&
-        legibility(ratio, strokePx(style.family.metrics.stem, fromPx ?? 16, weight)) >=
-          LEAST_LEGIBILITY,
+        legibility(ratio, stemAt(style.family, weight) * (fromPx ?? 16)) >= LEAST_LEGIBILITY,
     );
     return [
       {

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { legibility, strokePx } from './legibility.ts';
+import { legibility } from './legibility.ts';
 
 test('a whole stroke keeps its contrast, half of one keeps half of what is above 1', () => {
   expect(legibility(7, 1.6)).toBe(7);
@@ -21,12 +21,4 @@ test('grows with the contrast and with the stroke, and never beyond the contrast
       expect(legibility(one, px + 0.1)).toBeGreaterThanOrEqual(found);
     }),
   );
-});
-
-test('strokes grow with the size and the weight', () => {
-  expect(strokePx(0.09, 16, 400)).toBeCloseTo(1.44);
-  expect(strokePx(0.09, 32, 400)).toBeCloseTo(2.88);
-  expect(strokePx(0.09, 16, 700)).toBeGreaterThan(strokePx(0.09, 16, 400));
-  expect(strokePx(0.09, 16, 200)).toBeLessThan(strokePx(0.09, 16, 400));
-  expect(strokePx(0.09, 16, 400, 0.5)).toBeCloseTo(0.72);
 });

@@ -15,15 +15,3 @@ export const EASY = 4.5;
  */
 export const legibility = (ratio: number, strokePx: number): number =>
   1 + (ratio - 1) * Math.min(1, strokePx / WHOLE_STROKE_PX);
-
-/** How much thicker the stem is at a weight than at the regular: about half as much again at bold. */
-const thickening = (weight: number): number =>
-  weight >= 400 ? 1 + ((weight - 400) / 300) * 0.55 : 1 - ((400 - weight) / 300) * 0.5;
-
-/**
- * The thickness in px of the strokes of a text: the stem of the regular as it was measured from the
- * files (a share of the em), at a size in px. At other weights the stem is estimated: half as much
- * again at 700, half of it at 100. Common practice. `thinToThick` makes it the thin stroke.
- */
-export const strokePx = (stem: number, sizePx: number, weight: number, thinToThick = 1): number =>
-  stem * sizePx * thickening(weight) * thinToThick;

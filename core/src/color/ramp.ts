@@ -181,6 +181,12 @@ const FULL_TINT = 0.035;
 /** Neutrals are a little lighter at the paper end: pages stand on them. */
 export const NEUTRAL_SHAPE: RampShape = { ...USUAL_SHAPE, paper: 0.983 };
 
+/** How far the hue of a neutral has turned at a lightness, in degrees: not at all midway. */
+export function driftOfNeutral(shape: RampShape, lightness: number): number {
+  const share = (shape.paper - lightness) / Math.max(0.1, shape.paper - shape.ink);
+  return share < 0.5 ? shape.driftAtPaper * (1 - 2 * share) : shape.driftAtInk * (2 * share - 1);
+}
+
 /**
  * Neutrals that belong with a source: even in OKLab lightness from paper to ink, of the source's
  * hue, with a chroma from none (tint 0) to 0.035 (tint 1).
@@ -197,8 +203,7 @@ export function neutralsOf(
     const share = (shape.paper - lightness) / span;
     const chroma =
       FULL_TINT * tint * (0.35 + 0.65 * Math.sin(Math.PI * Math.min(0.85, share + 0.1)));
-    const drift =
-      share < 0.5 ? shape.driftAtPaper * (1 - 2 * share) : shape.driftAtInk * (2 * share - 1);
+    const drift = driftOfNeutral(shape, lightness);
     return hexOf(toSrgb({ lightness, chroma, hue: hue + drift }));
   });
 }

@@ -139,6 +139,9 @@ function familyNeeds({ roles, styles, level }: Given): NeedPlan[] {
       ...exempt(`${id}-disabled`, 'page', `${id} that cannot be used`),
     ]),
     ...exempt('line', 'page', 'line that only divides'),
+    ...['link', 'action']
+      .flatMap((id) => exempt(id, 'page', 'logotype'))
+      .map((need) => ({ ...need, id: `logotype:${need.color}` })),
     ...Object.keys(roles.items)
       .filter((id) => /^art-\d+$/.test(id))
       .flatMap((id) => exempt(id, 'page', 'illustration')),
@@ -155,6 +158,7 @@ function familyNeeds({ roles, styles, level }: Given): NeedPlan[] {
  */
 export function needsOf(given: Given): readonly NeedPlan[] {
   const decided = decidedNeeds(given);
+  // A logotype is exempt in the very colors in which a text is not.
   const told = new Set(decided.map(({ color, on }) => `${color}:${on}`));
   return [
     ...decided,

@@ -63,6 +63,8 @@ const metrics = z.strictObject({
   }),
   /** Thickness of an upright stem at the regular weight, and thinnest over thickest stroke of the o. */
   stem: z.number(),
+  /** The same at every weight that was measured, by the weight. */
+  stems: z.optional(z.record(z.string().check(z.regex(/^[1-9]\d{1,2}$|^1000$/)), z.number())),
   thinToThick: z.number(),
 });
 
@@ -178,3 +180,25 @@ export const standInName = ({ name }: FontFamily): string => `${name} stand-in`;
 /** The `font-family` value: the family, its stand-in, and a generic one. */
 export const fontStack = (family: FontFamily): string =>
   family.stack ?? `"${family.name}", "${standInName(family)}", ${GENERIC[family.category]}`;
+
+/** How much thicker a stem is at a weight than at the regular: about half as much again at bold. */
+const thickening = (weight: number): number =>
+  weight >= 400 ? 1 + ((weight - 400) / 300) * 0.55 : 1 - ((400 - weight) / 300) * 0.5;
+
+/**
+ * Thickness of an upright stem at a weight, as a share of the em: as measured there, straight between
+ * measured weights, and at its ends beyond them. Where only the regular was measured it is estimated:
+ * half as much again at 700, half of it at 100. Common practice.
+ */
+export function stemAt({ metrics }: FontFamily, weight: number): number {
+  const known = Object.entries(metrics.stems ?? {})
+    .map(([at, stem]) => ({ at: Number(at), stem }))
+    .sort((one, other) => one.at - other.at);
+  if (known.length < 2) return metrics.stem * thickening(weight);
+  const after = known.find(({ at }) => at >= weight) ?? known.at(-1);
+  const before = known.filter(({ at }) => at <= weight).at(-1) ?? known[0];
+  if (!after || !before) return metrics.stem;
+  if (after.at <= before.at) return before.stem;
+  const share = (weight - before.at) / (after.at - before.at);
+  return before.stem + (after.stem - before.stem) * share;
+}

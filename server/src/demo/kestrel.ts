@@ -9,6 +9,16 @@ import {
 import { family } from '../fonts/shipped.ts';
 import { itself, painted, rung, withRoles } from './decide.ts';
 
+/** Drawn for the demo: a dome, a slit open to the sky, three stars. */
+const DOME =
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 480 160" width="480" height="160">' +
+  '<path d="M0 136h480v24H0z" fill="#d9d4ef"></path>' +
+  '<path d="M110 136a130 130 0 0 1 260 0z" fill="#4b3f8f"></path>' +
+  '<path d="M228 7l24 0 34 129h-46z" fill="#171530"></path>' +
+  '<circle cx="250" cy="44" r="4" fill="#c8f04a"></circle>' +
+  '<circle cx="52" cy="38" r="5" fill="#c8f04a"></circle>' +
+  '<circle cx="430" cy="58" r="3" fill="#c8f04a"></circle></svg>';
+
 /** A planetarium on a hill: evenings, one vivid color over near-black. Everything is made up. */
 export function kestrel(): StyleDocument {
   const start = newDocument({
@@ -171,6 +181,17 @@ export function kestrel(): StyleDocument {
         ]),
         hint: 'The date on the programme',
         submit: 'Book',
+      },
+      artwork: {
+        name: 'dome at night',
+        svg: DOME,
+        fills: {
+          '#171530': 'text',
+          '#4b3f8f': 'action',
+          '#c8f04a': 'accent',
+          '#d9d4ef': 'line',
+        },
+        locked: false,
       },
       footer: 'Kestrel Hill Planetarium. The last bus leaves at 00:12.',
     },

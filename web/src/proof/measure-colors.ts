@@ -1,3 +1,5 @@
+import type { Finding } from '@garnish/core/checks/finding';
+import type { Mode } from '@garnish/core/system/document';
 import { oklabOf, oklchOf } from '@garnish/core/color/oklab';
 import { hexOf, rgbOf, type Hex } from '@garnish/core/color/srgb';
 
@@ -72,11 +74,12 @@ const VIVID = 0.1;
 /** A vivid color that covers less than this of the page does not compete. */
 const COMPETES = 0.002;
 const MOST_VIVID = 3;
+const MOST_COLORED = 0.5;
 
 const chromaOf = (hex: Hex): number => oklchOf(oklabOf(rgbOf(hex))).chroma;
 
 /** What is too much: most of the text colored, or more than three vivid hues beside each other. */
-export function tooMuch({ areas, texts }: Presence): readonly string[] {
+export function tooMuch({ areas, texts }: Presence, mode: Mode): readonly Finding[] {
   const colored = texts
     .filter(({ hex }) => chromaOf(hex) >= COLORED)
     .reduce((sum, { share }) => sum + share, 0);
@@ -85,15 +88,36 @@ export function tooMuch({ areas, texts }: Presence): readonly string[] {
       .filter(({ hex, share }) => share >= COMPETES && chromaOf(hex) >= VIVID)
       .map(({ hex }) => Math.round(oklchOf(oklabOf(rgbOf(hex))).hue / 30) % 12),
   );
+  const finding = (id: string, title: string, figures: string, reason: string): Finding => ({
+    id: `${id}:${mode}`,
+    severity: 'look',
+    area: 'color',
+    decision: '/color/roles',
+    title,
+    figures,
+    reason,
+    source: 'measured in the proof, on a grid of 8 px and by characters; common practice',
+    where: { selector: '.site', mode },
+  });
   return [
-    ...(colored > 0.5
+    ...(colored > MOST_COLORED
       ? [
-          `${Math.round(colored * 100)} % of the text is colored; where all speaks, nothing is heard.`,
+          finding(
+            'colored-text',
+            `Most of the text is colored in ${mode}`,
+            `${Math.round(colored * 100)} % of the characters; ${MOST_COLORED * 100} % is the most`,
+            'Where everything speaks in color, nothing is heard.',
+          ),
         ]
       : []),
     ...(hues.size > MOST_VIVID
       ? [
-          `${hues.size} vivid hues stand beside each other; more than ${MOST_VIVID} compete for the eye.`,
+          finding(
+            'vivid-hues',
+            `${hues.size} vivid hues compete in ${mode}`,
+            `each covers ${COMPETES * 100} % of the page or more; ${MOST_VIVID} hues are the most`,
+            'Beside each other they all ask to be looked at first.',
+          ),
         ]
       : []),
   ];

@@ -134,6 +134,26 @@ describe('a change', () => {
     expect([unit(), server.changes.length]).toEqual([8, 0]);
   });
 
+  test('of a color lets go of what was measured on the page, of type keeps it', () => {
+    const measured = {
+      id: 'vivid-hues:light',
+      severity: 'look',
+      area: 'color',
+      decision: '/color/roles',
+      title: 'four',
+      figures: '4',
+      reason: '',
+      source: '',
+      where: { selector: '.site' },
+    } as const;
+    store.found([measured]);
+    expect(store.state().findings).toContain(measured);
+    store.change([{ op: 'replace', path: '/type/anchors/items/wide/base', value: 19 }], 'base');
+    expect(store.state().findings).toContain(measured);
+    store.change([{ op: 'replace', path: '/color/neutral/tint', value: 0.5 }], 'tint');
+    expect(store.state().findings).not.toContain(measured);
+  });
+
   test('many of one gesture are sent as one and undone as one', async () => {
     for (const value of [5, 6, 7]) setUnit(value, 'drag');
     await settle();

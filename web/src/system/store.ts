@@ -48,6 +48,8 @@ export interface SystemStore {
   readonly state: () => SystemState;
   readonly change: (patch: Patch, label: string, options?: ChangeOptions) => boolean;
   readonly tryOut: (patch: Patch | undefined) => void;
+  /** What was measured on the page as it stands; it holds until colors or words change. */
+  readonly found: (measured: readonly Finding[]) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly resolve: (choice: 'mine' | 'theirs') => void;
@@ -118,12 +120,16 @@ export function createSystemStore(
   const shownView = viewer();
   let checked: { readonly view: View; readonly all: readonly Finding[] } | undefined;
   let inFlight: string | undefined;
+  let measured: { readonly of: StyleDocument; readonly findings: readonly Finding[] } | undefined;
   let state = compute();
 
   function compute(): SystemState {
     const decided = decidedView(document);
-    const all = checked?.view === decided ? checked.all : findingsOf(document, decided.derived);
-    checked = { view: decided, all };
+    const judged = checked?.view === decided ? checked.all : findingsOf(document, decided.derived);
+    checked = { view: decided, all: judged };
+    if (measured?.of.color !== document.color || measured.of.content !== document.content)
+      measured = undefined;
+    const all = measured ? [...judged, ...measured.findings] : judged;
     return {
       id,
       decided,
@@ -332,6 +338,10 @@ export function createSystemStore(
       const next = patch && applied(document, patch);
       if (next === trial) return;
       trial = next;
+      publish();
+    },
+    found(findings) {
+      measured = { of: document, findings };
       publish();
     },
     undo: () => step('undo'),

@@ -1,6 +1,12 @@
 import { chromaLimit } from '@garnish/core/color/gamut-limits';
 import { oklabOf, oklchOf, type Oklch } from '@garnish/core/color/oklab';
-import { askedAt, lightnessesOf, RUNGS, type RampShape } from '@garnish/core/color/ramp';
+import {
+  askedAt,
+  driftOfNeutral,
+  lightnessesOf,
+  RUNGS,
+  type RampShape,
+} from '@garnish/core/color/ramp';
 import { rgbOf, type Hex } from '@garnish/core/color/srgb';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -9,10 +15,13 @@ import { Ticks } from '../../charts/ticks.tsx';
 import { useGesture } from '../../ui/gesture.ts';
 
 const WIDTH = 352;
-const HEIGHT = 210;
+const HEIGHT = 276;
 const LEFT = 26;
 const TOP = { from: 6, to: 118 };
 const BELOW = { from: 134, to: 196 };
+const HUES = { from: 222, to: 262 };
+/** As far as the hue is drawn to turn either way; fields take it further. */
+const MOST_TURN = 90;
 const STEP = 0.005;
 
 interface RampDrawingProps {
@@ -49,6 +58,12 @@ export function RampDrawing({ name, colors, shape, source, onChange }: RampDrawi
   const [srgb, p3] = [limits('srgb'), limits('p3')];
   const most = Math.max(0.05, ...srgb, ...asked.map(({ chroma }) => chroma)) * 1.05;
   const chroma = scaleLinear([0, most], [BELOW.to, BELOW.from]);
+  const turn = scaleLinear([-MOST_TURN, MOST_TURN], [HUES.to, HUES.from]);
+  const drifts = steps.map((lightness) => {
+    if (!polar) return driftOfNeutral(shape, lightness);
+    const turned = askedAt(polar, shape, lightness).hue - polar.hue;
+    return Math.max(-MOST_TURN, Math.min(MOST_TURN, turned));
+  });
   const path = line<number>(
     (_, index) => x(index),
     (value) => value,
@@ -224,6 +239,59 @@ export function RampDrawing({ name, colors, shape, source, onChange }: RampDrawi
             />
           );
         })}
+      <line
+        x1={LEFT}
+        x2={WIDTH - 2}
+        y1={turn(0)}
+        y2={turn(0)}
+        className="stroke-line-strong"
+        strokeDasharray="2 3"
+      />
+      <path
+        d={path(drifts.map((value) => turn(value))) ?? ''}
+        className="fill-none stroke-base-content"
+        strokeWidth={1.5}
+      />
+      {(['driftAtPaper', 'driftAtInk'] as const).map((part) => {
+        const rung = part === 'driftAtPaper' ? 0 : RUNGS - 1;
+        const setTurn = (value: number): void =>
+          onChange(
+            { [part]: Math.round(Math.min(MOST_TURN, Math.max(-MOST_TURN, value))) },
+            gesture(),
+          );
+        return (
+          <circle
+            key={part}
+            cx={x(rung)}
+            cy={turn(shape[part])}
+            r={4.5}
+            className="cursor-ns-resize fill-base-100 stroke-base-content focus-visible:outline-2"
+            role="slider"
+            tabIndex={0}
+            aria-label={`Hue of ${name} ${part === 'driftAtPaper' ? 'at paper' : 'at ink'}`}
+            aria-valuemin={-180}
+            aria-valuemax={180}
+            aria-valuenow={shape[part]}
+            aria-valuetext={`turned by ${shape[part]}°`}
+            aria-orientation="vertical"
+            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+            onPointerMove={(event) => {
+              const box = drawing.current?.getBoundingClientRect();
+              if (event.buttons !== 1 || !box) return;
+              setTurn(turn.invert(((event.clientY - box.top) / box.height) * HEIGHT));
+            }}
+            onKeyDown={(event) => {
+              const sign = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+              if (sign === 0) return;
+              event.preventDefault();
+              setTurn(shape[part] + sign * (event.shiftKey ? 10 : 2));
+            }}
+          />
+        );
+      })}
+      <text x={LEFT} y={HUES.to + 11} className="fill-quiet text-[9px]">
+        how far the hue has turned, 90° either way
+      </text>
       <text x={LEFT} y={BELOW.to + 11} className="fill-quiet text-[9px]">
         chroma: the area is what sRGB holds, dashed what P3 holds
       </text>

@@ -2,10 +2,11 @@ import type { Hex } from '@garnish/core/color/srgb';
 import { usesOf } from '@garnish/core/derive/uses';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { useEffect, useState } from 'react';
+import { usePreferences } from '../../app/preferences.ts';
 import { light, litSelector } from '../../proof/lit.ts';
 import { presenceOf, tooMuch, type Presence, type Share } from '../../proof/measure-colors.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
-import { useSystem } from '../../system/system-context.ts';
+import { useStore, useSystem } from '../../system/system-context.ts';
 
 /** Where a source and its ramp are used: tokens, roles, components, texts, spots in the proof. */
 export function WhereUsed() {
@@ -19,12 +20,8 @@ export function WhereUsed() {
   const spots = page && tokens.length > 0 ? page.querySelectorAll(litSelector(tokens)).length : 0;
   const marked = lit ? tokens.join(' ') : '';
   const [presence, setPresence] = useState<Presence>();
-  const own = new Set<string>([
-    ...(ramps.get(source)?.colors ?? []),
-    ...[...decided.derived.colors.values()]
-      .filter(({ name }) => uses.roles.includes(name))
-      .flatMap(({ colors }) => [colors.light, colors.dark]),
-  ]);
+  const ramp = ramps.get(source);
+  const own = new Set<string>([...(ramp?.colors ?? []), ...(ramp?.dark ?? [])]);
   const covered = (shares: readonly Share[]): string => {
     const sum = shares
       .filter(({ hex }) => own.has(hex))
@@ -127,32 +124,35 @@ function Bar({ label, shares, nameOf }: BarProps) {
 
 /** How much of the page is colored, measured in the proof as it stands. */
 export function Colored() {
+  const store = useStore();
   const { decided } = useSystem();
+  const { proofTheme: mode } = usePreferences();
   const page = usePageInFrame();
   const [found, setFound] = useState<Presence>();
+  const excesses = found ? tooMuch(found, mode) : [];
+  const measure = (shown: Document): void => {
+    const presence = presenceOf(shown);
+    setFound(presence);
+    store.found(tooMuch(presence, mode));
+  };
   const roles = [...decided.derived.colors.values()];
   const nameOf = (hex: Hex): string =>
     roles.find(({ colors }) => colors.light === hex || colors.dark === hex)?.name ?? hex;
   return (
     <div>
-      <button
-        type="button"
-        className="act"
-        disabled={!page}
-        onClick={() => page && setFound(presenceOf(page))}
-      >
+      <button type="button" className="act" disabled={!page} onClick={() => page && measure(page)}>
         Measure the proof
       </button>
       {found && (
         <div role="status">
           <Bar label="Share of the area" shares={found.areas} nameOf={nameOf} />
           <Bar label="Share of the text" shares={found.texts} nameOf={nameOf} />
-          {tooMuch(found).map((words) => (
-            <p key={words} className="mt-1 text-warning">
-              {words}
+          {excesses.map((finding) => (
+            <p key={finding.id} className="mt-1 text-warning">
+              {finding.title}: {finding.figures}.
             </p>
           ))}
-          {tooMuch(found).length === 0 && (
+          {excesses.length === 0 && (
             <p className="mt-1 text-quiet">
               Most of the text is not colored, and at most three vivid hues stand beside each other.
             </p>

@@ -82,7 +82,11 @@ async function main(): Promise<void> {
     ['types of core', tsc('core')],
     ['types of web', tsc('web')],
     ['types of the rest', tsc('.')],
-    ['lint', () => one(run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']))],
+    [
+      'lint',
+      () =>
+        one(run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0', '--concurrency', '2'])),
+    ],
     [
       'format',
       () => one(run([bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'])),

@@ -1,4 +1,5 @@
 import type { Collection } from './document.ts';
+import { jsonOf, type Patch } from './patch.ts';
 
 /** A collection from pairs of id and thing, in the order given. */
 export const collectionOf = <Item>(
@@ -9,3 +10,20 @@ export const collectionOf = <Item>(
 });
 
 export const NOTHING = { order: [], items: {} } as const;
+
+/** What puts a thing at the end of the collection at a place of the document. */
+export const adding = (
+  path: string,
+  { order }: Collection<unknown>,
+  id: string,
+  item: unknown,
+): Patch => [
+  { op: 'add', path: `${path}/items/${id}`, value: jsonOf(item) },
+  { op: 'replace', path: `${path}/order`, value: [...order, id] },
+];
+
+/** What takes a thing out of the collection at a place of the document. */
+export const removing = (path: string, { order }: Collection<unknown>, id: string): Patch => [
+  { op: 'remove', path: `${path}/items/${id}` },
+  { op: 'replace', path: `${path}/order`, value: order.filter((other) => other !== id) },
+];

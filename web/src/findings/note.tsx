@@ -76,25 +76,6 @@ export function Note({ finding }: { readonly finding: Finding }) {
         )}
         {accepting && <Accept finding={finding} onDone={() => setAccepting(false)} />}
       </details>
-      {ways.length > 0 && (
-        <details className="text-quiet">
-          <summary className="min-h-6 py-0.5 hover:text-base-content">Other ways</summary>
-          <ul>
-            {ways.map((way) => (
-              <li key={way.label}>
-                <button
-                  type="button"
-                  className="act text-xs"
-                  title={`${way.before} becomes ${way.after}`}
-                  onClick={() => store.change(way.patch, way.label)}
-                >
-                  {way.label}
-                </button>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
       {repair?.swatches && (
         <p className="my-1 flex h-4 w-14" aria-hidden>
           {repair.swatches.map((color, index) => (
@@ -122,6 +103,25 @@ export function Note({ finding }: { readonly finding: Finding }) {
           Show
         </button>
       </p>
+      {ways.length > 0 && (
+        <details className="text-quiet">
+          <summary className="min-h-6 py-0.5 hover:text-base-content">Other ways</summary>
+          <ul>
+            {ways.map((way) => (
+              <li key={way.label}>
+                <button
+                  type="button"
+                  className="act text-xs"
+                  title={`${way.before} becomes ${way.after}`}
+                  onClick={() => store.change(way.patch, way.label)}
+                >
+                  {way.label}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
     </article>
   );
 }

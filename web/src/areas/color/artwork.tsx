@@ -1,11 +1,11 @@
 import { fillsOf, nearestRoles, plainPaints } from '@garnish/core/formats/artwork-fills';
 import type { Hex } from '@garnish/core/color/srgb';
-import { inOrder } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
 import { useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
+import { RoleSelect } from './role-select.tsx';
 import { sanitizedSvg } from '../../ui/sanitized-svg.ts';
 
 const PATH = '/content/artwork';
@@ -18,7 +18,6 @@ export function ArtworkEditor() {
   const { proofTheme: mode } = usePreferences();
   const [told, setTold] = useState<{ readonly words: string; readonly wrong: boolean }>();
   const { artwork } = decided.document.content;
-  const roles = inOrder(decided.document.color.roles);
   const read = async (file: File): Promise<void> => {
     const text = await file.text();
     // First without styles and handlers, which this page’s policy would only report, then made safe.
@@ -91,30 +90,19 @@ export function ArtworkEditor() {
                   style={{ background: decided.derived.colors.get(role)?.colors[mode] }}
                   aria-hidden
                 />
-                <select
-                  className="bare select min-w-0 grow"
-                  aria-label={`Role of ${fill}`}
+                <RoleSelect
+                  bare
+                  className="min-w-0 grow"
+                  label={`Role of ${fill}`}
                   value={role}
                   disabled={artwork.locked}
-                  onChange={(event) =>
+                  onChange={(next) =>
                     store.change(
-                      [
-                        {
-                          op: 'replace',
-                          path: `${PATH}/fills/${fill as Hex}`,
-                          value: event.currentTarget.value,
-                        },
-                      ],
+                      [{ op: 'replace', path: `${PATH}/fills/${fill as Hex}`, value: next }],
                       `role of ${fill}`,
                     )
                   }
-                >
-                  {roles.map(([id, { name }]) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
-                </select>
+                />
               </li>
             ))}
           </ul>

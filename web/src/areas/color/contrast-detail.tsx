@@ -45,12 +45,20 @@ export function ContrastDetail({ need, onClose }: ContrastDetailProps) {
           const ways = passes ? [] : repairsOf(judged, document);
           return (
             <div key={mode} className="min-w-0">
-              <p
-                className="flex items-baseline justify-between px-2 py-1"
-                style={{ background: on, color }}
-              >
-                <span>{mode}</span>
-                <span className="figures">{ratioText(ratio)}</span>
+              <p className="flex items-center justify-between gap-2">
+                <span
+                  className="grid h-7 w-14 place-items-center font-semibold"
+                  style={{ background: on, color }}
+                  aria-hidden
+                >
+                  {need.kind === 'text' ? (
+                    'Ag'
+                  ) : (
+                    <span className="h-2 w-8" style={{ background: color }} />
+                  )}
+                </span>
+                <span className="grow">{mode}</span>
+                <span className="figures font-semibold">{ratioText(ratio)}</span>
               </p>
               <dl className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-2 text-xs [&>dd]:text-end [&>dt]:text-quiet">
                 {needed > 0 && (

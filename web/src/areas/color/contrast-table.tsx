@@ -112,6 +112,21 @@ const Ratio = ({
   </span>
 );
 
+/** A text as a text; what is no text, or not said to be one, as a bar of its color. */
+const Sample = ({
+  color,
+  on,
+  isText,
+}: Pick<Row, 'color' | 'on'> & { readonly isText: boolean }) => (
+  <span
+    className="grid h-6 place-items-center text-sm font-semibold"
+    style={{ background: on, color }}
+    aria-hidden
+  >
+    {isText ? 'Ag' : <span className="h-2 w-5" style={{ background: color }} />}
+  </span>
+);
+
 /** All pairs that are used, or every color on every color; one of them is looked at closely. */
 export function ContrastTable() {
   const { decided } = useSystem();
@@ -212,13 +227,7 @@ export function ContrastTable() {
                 style={{ height: ROW_PX, transform: `translateY(${start}px)` }}
                 onClick={() => setChosen(key === chosen ? undefined : key)}
               >
-                <span
-                  className="grid h-6 place-items-center text-sm font-semibold"
-                  style={{ background: on, color }}
-                  aria-hidden
-                >
-                  Ag
-                </span>
+                <Sample color={color} on={on} isText={row.need?.kind === 'text'} />
                 <span className="truncate">{title}</span>
                 <Ratio ratio={light} short={fails(light)} />
                 <Ratio ratio={dark} short={fails(dark)} />

@@ -7,8 +7,8 @@ import {
   lowestContrast,
 } from '@garnish/core/color/gradient';
 import type { DerivedGradient } from '@garnish/core/derive/derived';
+import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
-import { jsonOf } from '@garnish/core/system/patch';
 import { Plus, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
@@ -16,6 +16,7 @@ import { useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
+import { RoleSelect } from './role-select.tsx';
 
 /** The length over which bands are looked for: a wide screen. */
 const LENGTH_PX = 1440;
@@ -58,14 +59,10 @@ function GradientEditor({ gradient }: EditorProps) {
     const stop = `stop-${crypto.randomUUID().slice(0, 6)}`;
     const last = inOrder(decidedStops).at(-1)?.[1];
     store.change(
-      [
-        {
-          op: 'add',
-          path: `${path}/stops/items/${stop}`,
-          value: { at: 0.5, color: last?.color ?? roles[0]?.[0] ?? 'page' },
-        },
-        { op: 'replace', path: `${path}/stops/order`, value: [...decidedStops.order, stop] },
-      ],
+      adding(`${path}/stops`, decidedStops, stop, {
+        at: 0.5,
+        color: last?.color ?? roles[0]?.[0] ?? 'page',
+      }),
       `another color in ${name}`,
     );
   };
@@ -99,14 +96,7 @@ function GradientEditor({ gradient }: EditorProps) {
           aria-label={`Remove gradient ${name}`}
           onClick={() =>
             store.change(
-              [
-                { op: 'remove', path },
-                {
-                  op: 'replace',
-                  path: '/color/gradients/order',
-                  value: color.gradients.order.filter((other) => other !== id),
-                },
-              ],
+              removing('/color/gradients', color.gradients, id),
               `without gradient ${name}`,
             )
           }
@@ -154,20 +144,13 @@ function GradientEditor({ gradient }: EditorProps) {
               style={{ background: decided.derived.colors.get(role)?.colors[mode] }}
               aria-hidden
             />
-            <select
-              className="bare select min-w-0"
-              aria-label={`Color in ${name}`}
+            <RoleSelect
+              bare
+              className="min-w-0"
+              label={`Color in ${name}`}
               value={role}
-              onChange={(event) =>
-                set(`stops/items/${stop}/color`, event.currentTarget.value, `color in ${name}`)
-              }
-            >
-              {roles.map(([key, { name: called }]) => (
-                <option key={key} value={key}>
-                  {called}
-                </option>
-              ))}
-            </select>
+              onChange={(next) => set(`stops/items/${stop}/color`, next, `color in ${name}`)}
+            />
             <NumberField
               label={`Place in ${name}`}
               hideLabel
@@ -188,14 +171,7 @@ function GradientEditor({ gradient }: EditorProps) {
                 aria-label={`Remove a color of ${name}`}
                 onClick={() =>
                   store.change(
-                    [
-                      { op: 'remove', path: `${path}/stops/items/${stop}` },
-                      {
-                        op: 'replace',
-                        path: `${path}/stops/order`,
-                        value: decidedStops.order.filter((other) => other !== stop),
-                      },
-                    ],
+                    removing(`${path}/stops`, decidedStops, stop),
                     `a color less in ${name}`,
                   )
                 }
@@ -227,18 +203,13 @@ function GradientEditor({ gradient }: EditorProps) {
       {lowest && (
         <p className="flex flex-wrap items-center gap-x-2 text-xs">
           <span className="text-quiet">text on it in</span>
-          <select
-            className="bare select max-w-32 text-xs"
-            aria-label={`Text on ${name}`}
+          <RoleSelect
+            bare
+            className="max-w-32 text-xs"
+            label={`Text on ${name}`}
             value={text}
-            onChange={(event) => setText(event.currentTarget.value)}
-          >
-            {roles.map(([key, { name: called }]) => (
-              <option key={key} value={key}>
-                {called}
-              </option>
-            ))}
-          </select>
+            onChange={setText}
+          />
           <span className={`figures ${lowest.ratio < needed ? 'font-bold text-error' : ''}`}>
             {ratioText(lowest.ratio)}
           </span>
@@ -261,22 +232,15 @@ export function Gradients() {
     const id = `gradient-${crypto.randomUUID().slice(0, 8)}`;
     const has = (role: string): string => (role in roles.items ? role : (roles.order[0] ?? 'page'));
     store.change(
-      [
-        {
-          op: 'add',
-          path: `/color/gradients/items/${id}`,
-          value: jsonOf({
-            name: `gradient ${gradients.order.length + 1}`,
-            space: 'oklab',
-            angle: 90,
-            stops: {
-              order: ['from', 'to'],
-              items: { from: { at: 0, color: has('action') }, to: { at: 1, color: has('link') } },
-            },
-          }),
+      adding('/color/gradients', gradients, id, {
+        name: `gradient ${gradients.order.length + 1}`,
+        space: 'oklab',
+        angle: 90,
+        stops: {
+          order: ['from', 'to'],
+          items: { from: { at: 0, color: has('action') }, to: { at: 1, color: has('link') } },
         },
-        { op: 'replace', path: '/color/gradients/order', value: [...gradients.order, id] },
-      ],
+      }),
       'another gradient',
     );
   };

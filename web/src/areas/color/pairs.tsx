@@ -1,10 +1,12 @@
 import { judge, ratioText, sizesText } from '@garnish/core/checks/judge';
 import type { TextPair } from '@garnish/core/derive/derived';
+import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
 import { usePreferences } from '../../app/preferences.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
+import { RoleSelect } from './role-select.tsx';
 
 function Sample({ pair, mode }: { readonly pair: TextPair; readonly mode: Mode }) {
   const { style, color, on, part } = pair;
@@ -50,29 +52,12 @@ export function Pairs() {
     if (text === undefined || first === undefined || ink === undefined) return;
     const id = `use-${crypto.randomUUID().slice(0, 8)}`;
     store.change(
-      [
-        {
-          op: 'add',
-          path: `/color/texts/items/${id}`,
-          value: { text, part: 'words', color: ink, on: first },
-        },
-        { op: 'replace', path: '/color/texts/order', value: [...color.texts.order, id] },
-      ],
+      adding('/color/texts', color.texts, id, { text, part: 'words', color: ink, on: first }),
       'another pair in use',
     );
   };
   const remove = (id: string): void => {
-    store.change(
-      [
-        { op: 'remove', path: `/color/texts/items/${id}` },
-        {
-          op: 'replace',
-          path: '/color/texts/order',
-          value: color.texts.order.filter((other) => other !== id),
-        },
-      ],
-      'pair no longer in use',
-    );
+    store.change(removing('/color/texts', color.texts, id), 'pair no longer in use');
   };
 
   return (
@@ -142,18 +127,13 @@ export function Pairs() {
               {(['color', 'on'] as const).map((end) => (
                 <span key={end} className="contents">
                   {end === 'on' && <span className="text-quiet">on</span>}
-                  <select
-                    aria-label={end === 'on' ? `Surface under ${what}` : `Color of ${what}`}
-                    className="bare select w-[5.25rem] text-xs"
+                  <RoleSelect
+                    bare
+                    className="w-[5.25rem] text-xs"
+                    label={end === 'on' ? `Surface under ${what}` : `Color of ${what}`}
                     value={use[end]}
-                    onChange={(event) => set(id, end, event.currentTarget.value)}
-                  >
-                    {roles.map(([key, { name }]) => (
-                      <option key={key} value={key}>
-                        {name}
-                      </option>
-                    ))}
-                  </select>
+                    onChange={(next) => set(id, end, next)}
+                  />
                 </span>
               ))}
               <span className="grow truncate text-end text-quiet">

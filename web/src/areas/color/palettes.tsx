@@ -9,6 +9,7 @@ import {
   type PaletteFile,
   type PaletteFormat,
 } from '@garnish/core/formats/palette-files';
+import { adding } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
 import { keptPalette } from '@garnish/core/system/keeper';
 import { jsonOf } from '@garnish/core/system/patch';
@@ -158,14 +159,10 @@ export function Palettes() {
     const id = `color-${crypto.randomUUID().slice(0, 8)}`;
     const taken = new Set(inOrder(sources).map(([, source]) => source.name));
     store.change(
-      [
-        {
-          op: 'add',
-          path: `/color/sources/items/${id}`,
-          value: { name: uniqueName(name || colorName(hex), taken), value: hex },
-        },
-        { op: 'replace', path: '/color/sources/order', value: [...sources.order, id] },
-      ],
+      adding('/color/sources', sources, id, {
+        name: uniqueName(name || colorName(hex), taken),
+        value: hex,
+      }),
       `${hex} from a palette`,
     );
   };

@@ -1,3 +1,4 @@
+import { adding } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
 import { useState } from 'react';
 import * as z from 'zod/mini';
@@ -36,34 +37,27 @@ export function PicturesView() {
     const id = `picture-${crypto.randomUUID().slice(0, 8)}`;
     const called = file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 60) || 'picture';
     store.change(
-      [
-        {
-          op: 'add',
-          path: `/color/veils/items/${id}`,
-          value: {
-            name: called,
-            picture: {
-              name: called,
-              file: name,
-              width: image.naturalWidth,
-              height: image.naturalHeight,
-            },
-            boxes: {
-              order: ['title', 'lead'],
-              items: {
-                title: { text: 'h1', x: 0.05, y: 0.45, width: 0.6, height: 0.25 },
-                lead: { text: 'lead', x: 0.05, y: 0.72, width: 0.6, height: 0.2 },
-              },
-            },
-            ink: 'page' in roles.items ? 'page' : (roles.order[0] ?? 'page'),
-            color: '#000000',
-            side: 'all over',
-            pixels: 1,
-            strength: 0,
+      adding('/color/veils', veils, id, {
+        name: called,
+        picture: {
+          name: called,
+          file: name,
+          width: image.naturalWidth,
+          height: image.naturalHeight,
+        },
+        boxes: {
+          order: ['title', 'lead'],
+          items: {
+            title: { text: 'h1', x: 0.05, y: 0.45, width: 0.6, height: 0.25 },
+            lead: { text: 'lead', x: 0.05, y: 0.72, width: 0.6, height: 0.2 },
           },
         },
-        { op: 'replace', path: '/color/veils/order', value: [...veils.order, id] },
-      ],
+        ink: 'page' in roles.items ? 'page' : (roles.order[0] ?? 'page'),
+        color: '#000000',
+        side: 'all over',
+        pixels: 1,
+        strength: 0,
+      }),
       `picture ${called}`,
     );
   };

@@ -1,5 +1,6 @@
 import { colorsIn } from '@garnish/core/derive/paint';
-import { inOrder, MODES, type Mode, type Paint } from '@garnish/core/system/document';
+import { removing } from '@garnish/core/system/collection';
+import { MODES, type Mode, type Paint } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useEffect, useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
@@ -8,6 +9,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { Copy } from '../../ui/copy.tsx';
+import { RoleSelect } from './role-select.tsx';
 
 interface RoleChooserProps {
   readonly role: { readonly id: string; readonly mode: Mode };
@@ -39,8 +41,8 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
   const take = (next: Paint, gesture?: string): void => {
     store.change(painting(next), `${name} in ${modes.join(' and ')}`, gesture ? { gesture } : {});
   };
-  const others = inOrder(color.roles).filter(
-    ([other, { [mode]: own }]) => other !== id && own.kind !== 'share',
+  const others = color.roles.order.filter(
+    (other) => other !== id && color.roles.items[other]?.[mode].kind !== 'share',
   );
   const used =
     color.texts.order.some((use) => {
@@ -48,17 +50,7 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
       return item?.color === id || item?.on === id;
     }) || USUAL.test(id);
   const remove = (): void => {
-    store.change(
-      [
-        { op: 'remove', path: `/color/roles/items/${id}` },
-        {
-          op: 'replace',
-          path: '/color/roles/order',
-          value: color.roles.order.filter((other) => other !== id),
-        },
-      ],
-      `without ${name}`,
-    );
+    store.change(removing('/color/roles', color.roles, id), `without ${name}`);
     onClose();
   };
   const share: Extract<Paint, { kind: 'share' }> =
@@ -168,20 +160,13 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
                 onChange={(value, gesture) => take({ ...share, share: value / 100 }, gesture)}
               />
               {(['of', 'over'] as const).map((end) => (
-                <label key={end} className="min-w-0">
-                  <span className="block text-quiet">{end}</span>
-                  <select
-                    className="select w-full"
-                    value={share[end]}
-                    onChange={(event) => take({ ...share, [end]: event.currentTarget.value })}
-                  >
-                    {others.map(([key, other]) => (
-                      <option key={key} value={key}>
-                        {other.name}
-                      </option>
-                    ))}
-                  </select>
-                </label>
+                <RoleSelect
+                  key={end}
+                  label={end}
+                  value={share[end]}
+                  among={others}
+                  onChange={(next) => take({ ...share, [end]: next })}
+                />
               ))}
             </div>
             <p className="mt-1 flex flex-wrap items-center gap-x-3 text-xs">

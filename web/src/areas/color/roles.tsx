@@ -1,4 +1,5 @@
 import { FAMILY_PARTS } from '@garnish/core/system/color-roles';
+import { adding } from '@garnish/core/system/collection';
 import { FAMILIES, inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus } from 'lucide-react';
 import { useStore, useSystem } from '../../system/system-context.ts';
@@ -79,15 +80,9 @@ export function PlainRoles({ open, onOpen }: GroupProps) {
   const add = (): void => {
     const id = `role-${crypto.randomUUID().slice(0, 8)}`;
     const grey = { kind: 'near', ramp: 'neutral', rung: 8 };
+    const name = `role ${roles.order.length + 1}`;
     store.change(
-      [
-        {
-          op: 'add',
-          path: `/color/roles/items/${id}`,
-          value: { name: `role ${roles.order.length + 1}`, light: grey, dark: grey },
-        },
-        { op: 'replace', path: '/color/roles/order', value: [...roles.order, id] },
-      ],
+      adding('/color/roles', roles, id, { name, light: grey, dark: grey }),
       'another color role',
     );
     onOpen({ id, mode: 'light' });

@@ -1,6 +1,7 @@
 import type { SampledColor } from '@garnish/core/color/dominant';
 import { colorName, uniqueName } from '@garnish/core/color/names';
 import type { Hex } from '@garnish/core/color/srgb';
+import { adding } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
@@ -60,14 +61,10 @@ export function Sample() {
   const add = (hex: Hex): void => {
     const source = `color-${crypto.randomUUID().slice(0, 8)}`;
     store.change(
-      [
-        {
-          op: 'add',
-          path: `/color/sources/items/${source}`,
-          value: { name: uniqueName(colorName(hex), names), value: hex },
-        },
-        { op: 'replace', path: '/color/sources/order', value: [...sources.order, source] },
-      ],
+      adding('/color/sources', sources, source, {
+        name: uniqueName(colorName(hex), names),
+        value: hex,
+      }),
       `${hex} from ${found?.name ?? 'a picture'}`.slice(0, 80),
     );
   };

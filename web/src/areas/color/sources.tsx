@@ -2,6 +2,7 @@ import { NEUTRAL_SHAPE, USUAL_SHAPE, type RampShape } from '@garnish/core/color/
 import { colorName } from '@garnish/core/color/names';
 import type { Hex } from '@garnish/core/color/srgb';
 import type { DerivedRamp } from '@garnish/core/derive/derived';
+import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { Plus, X } from 'lucide-react';
@@ -63,30 +64,11 @@ export function Sources() {
 
   const add = (value: Hex = '#5b6c8f', called?: string): void => {
     const id = `color-${crypto.randomUUID().slice(0, 8)}`;
-    store.change(
-      [
-        {
-          op: 'add',
-          path: `/color/sources/items/${id}`,
-          value: { name: called ?? `color ${sources.order.length + 1}`, value },
-        },
-        { op: 'replace', path: '/color/sources/order', value: [...sources.order, id] },
-      ],
-      'another color',
-    );
+    const name = called ?? `color ${sources.order.length + 1}`;
+    store.change(adding('/color/sources', sources, id, { name, value }), 'another color');
   };
   const remove = (id: string, name: string): void => {
-    store.change(
-      [
-        { op: 'remove', path: `/color/sources/items/${id}` },
-        {
-          op: 'replace',
-          path: '/color/sources/order',
-          value: sources.order.filter((other) => other !== id),
-        },
-      ],
-      `without ${name}`,
-    );
+    store.change(removing('/color/sources', sources, id), `without ${name}`);
   };
 
   const neutralRamp = ramps.get(NEUTRAL);

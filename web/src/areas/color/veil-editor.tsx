@@ -2,6 +2,7 @@ import { neededContrast } from '@garnish/core/color/contrast';
 import { isHex, type Hex } from '@garnish/core/color/srgb';
 import { veilColor } from '@garnish/core/derive/veil';
 import { veilCss } from '@garnish/core/image/veil';
+import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, VEIL_SIDES, type Veil } from '@garnish/core/system/document';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import { Plus, X } from 'lucide-react';
@@ -14,6 +15,7 @@ import { useGesture } from '../../ui/gesture.ts';
 import { NameField } from '../../ui/name-field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { pixelsAt } from '../../ui/picture.ts';
+import { RoleSelect } from './role-select.tsx';
 import type { VeilAnswer, VeilQuestion } from './veil-worker.ts';
 
 /** The widths of the proof at which it is proved. */
@@ -247,7 +249,6 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
   const { color: colors, content, brief } = document;
   const inHero = content.heroVeil === id;
   const path = `/color/veils/items/${id}`;
-  const roles = inOrder(colors.roles);
   const ink = derived.colors.get(veil.ink)?.colors[mode] ?? '#ffffff';
   const color = veilColor(veil, derived.colors, mode);
 
@@ -349,12 +350,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
             set(
               [
                 ...(inHero ? [{ op: 'remove' as const, path: '/content/heroVeil' }] : []),
-                { op: 'remove', path },
-                {
-                  op: 'replace',
-                  path: '/color/veils/order',
-                  value: colors.veils.order.filter((one) => one !== id),
-                },
+                ...removing('/color/veils', colors.veils, id),
               ],
               `without picture ${veil.name}`,
             )
@@ -391,41 +387,22 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
         />
       </div>
       <div className="mt-1 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_5rem_5rem] items-end gap-x-3">
-        <label className="min-w-0">
-          <span className="block text-quiet">text in</span>
-          <select
-            className="select w-full"
-            value={veil.ink}
-            onChange={(event) => replace('ink', event.currentTarget.value, `text on ${veil.name}`)}
-          >
-            {roles.map(([key, { name }]) => (
-              <option key={key} value={key}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="min-w-0">
-          <span className="block text-quiet">veil of</span>
-          <select
-            className="select w-full"
-            value={veil.color}
-            onChange={(event) =>
-              replace('color', event.currentTarget.value, `veil of ${veil.name}`)
-            }
-          >
-            <option value="#000000">black</option>
-            <option value="#ffffff">white</option>
-            {isHex(veil.color) && !['#000000', '#ffffff'].includes(veil.color) && (
-              <option value={veil.color}>{veil.color}</option>
-            )}
-            {roles.map(([key, { name }]) => (
-              <option key={key} value={key}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <RoleSelect
+          label="text in"
+          value={veil.ink}
+          onChange={(next) => replace('ink', next, `text on ${veil.name}`)}
+        />
+        <RoleSelect
+          label="veil of"
+          value={veil.color}
+          onChange={(next) => replace('color', next, `veil of ${veil.name}`)}
+        >
+          <option value="#000000">black</option>
+          <option value="#ffffff">white</option>
+          {isHex(veil.color) && !['#000000', '#ffffff'].includes(veil.color) && (
+            <option value={veil.color}>{veil.color}</option>
+          )}
+        </RoleSelect>
         <NumberField
           label="pixels"
           value={veil.pixels * 100}
@@ -485,17 +462,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
                   className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
                   aria-label={`Remove box ${key}`}
                   onClick={() =>
-                    set(
-                      [
-                        { op: 'remove', path: `${path}/boxes/items/${key}` },
-                        {
-                          op: 'replace',
-                          path: `${path}/boxes/order`,
-                          value: veil.boxes.order.filter((one) => one !== key),
-                        },
-                      ],
-                      `a text less on ${veil.name}`,
-                    )
+                    set(removing(`${path}/boxes`, veil.boxes, key), `a text less on ${veil.name}`)
                   }
                 >
                   <X size={12} aria-hidden />
@@ -510,18 +477,13 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
               onClick={() => {
                 const key = `box-${crypto.randomUUID().slice(0, 6)}`;
                 set(
-                  [
-                    {
-                      op: 'add',
-                      path: `${path}/boxes/items/${key}`,
-                      value: { text: 'body', x: 0.05, y: 0.05, width: 0.4, height: 0.2 },
-                    },
-                    {
-                      op: 'replace',
-                      path: `${path}/boxes/order`,
-                      value: [...veil.boxes.order, key],
-                    },
-                  ],
+                  adding(`${path}/boxes`, veil.boxes, key, {
+                    text: 'body',
+                    x: 0.05,
+                    y: 0.05,
+                    width: 0.4,
+                    height: 0.2,
+                  }),
                   `another text on ${veil.name}`,
                 );
               }}

@@ -85,7 +85,7 @@ async function main(): Promise<void> {
     [
       'lint',
       () =>
-        one(run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0', '--concurrency', '2'])),
+        one(run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0'])),
     ],
     [
       'format',

@@ -60,7 +60,7 @@ describe('companions of a brand color', () => {
 describe('a system of schema 2', () => {
   test('opens as it was, with no gradients and no pictures yet', () => {
     const now = sampleDocument();
-    const { gradients: _gradients, veils: _veils, ...color } = now.color;
+    const color = { ...now.color, gradients: undefined, veils: undefined };
     const old = { ...now, schema: 2, color };
     const read = readDocument(JSON.parse(JSON.stringify(old)));
     expect(read.ok && read.document).toEqual(now);

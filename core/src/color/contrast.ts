@@ -6,9 +6,18 @@ import { linear, rgbOf, type Hex } from './srgb.ts';
  * same as with the one that WCAG prints).
  */
 export function relativeLuminance(hex: Hex): number {
+  const before = known.get(hex);
+  if (before !== undefined) return before;
   const [red, green, blue] = rgbOf(hex);
-  return 0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);
+  const luminance = 0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);
+  if (known.size >= MOST_KEPT) known.clear();
+  known.set(hex, luminance);
+  return luminance;
 }
+
+/** Luminances that were found: a palette is asked for again and again. */
+const known = new Map<Hex, number>();
+const MOST_KEPT = 4000;
 
 /** The ratio of two luminances, 1 to 21, whichever is the lighter. Source: WCAG 2.2. */
 export const ratioOfLuminances = (one: number, other: number): number =>

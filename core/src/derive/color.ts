@@ -335,10 +335,13 @@ export function deriveColorRules(
 const FILLED = ['hover', 'pressed'] as const;
 
 /**
- * For every vivid color a class for what is filled with it, in all its states, and one for a wash of
- * it. Parts that the system does not have are left out.
+ * For every vivid color a class for what is filled with it, in all its states, with the labels on it
+ * (`label` is the slug of their text role), and one for a wash of it. Parts that the system does not have are left out.
  */
-export function deriveFamilyRules(roles: ReadonlyMap<string, DerivedColorRole>): Rule[] {
+export function deriveFamilyRules(
+  roles: ReadonlyMap<string, DerivedColorRole>,
+  label: string | undefined,
+): Rule[] {
   const rule = (
     selector: string,
     ...declarations: readonly (readonly [string, string | undefined])[]
@@ -359,7 +362,10 @@ export function deriveFamilyRules(roles: ReadonlyMap<string, DerivedColorRole>):
     const states = { hover: `${fill}:hover`, pressed: `${fill}:active` } as const;
     return [
       ...rule(fill, ['background-color', variable(role)]),
-      ...rule(`${fill}, ${fill} *`, ['color', part('ink')]),
+      ...rule(label === undefined ? fill : `${fill}, ${fill} .type-${label}`, [
+        'color',
+        part('ink'),
+      ]),
       ...FILLED.flatMap((state) => rule(states[state], ['background-color', part(state)])),
       ...rule(`${fill}[aria-disabled="true"]`, ['background-color', part('disabled')]),
       ...rule(

@@ -153,7 +153,7 @@ export function createDeriver(): (document: StyleDocument) => Derived {
         ...groundRules(base.byId.has('color.page'), type.root),
         ...typeRules(fonts, type, textStyles),
         ...colorRules(colors, textPairs),
-        ...familyRules(colors),
+        ...familyRules(colors, (textStyles.get('label') ?? textStyles.get('body'))?.slug),
         ...colorClasses(colors, allGradients, color.plainLinks ?? false),
         ...veilRules(color.veils, colors, textStyles),
         ...componentRules(base.byId),

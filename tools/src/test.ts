@@ -82,11 +82,7 @@ async function main(): Promise<void> {
     ['types of core', tsc('core')],
     ['types of web', tsc('web')],
     ['types of the rest', tsc('.')],
-    [
-      'lint',
-      () =>
-        one(run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0'])),
-    ],
+    ['lint', () => one(run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']))],
     [
       'format',
       () => one(run([bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'])),

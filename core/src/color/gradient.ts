@@ -1,6 +1,6 @@
 import { contrastRatio } from './contrast.ts';
 import { toSrgb } from './gamut.ts';
-import { oklabDistance, oklabOf, oklchOf, rgbOfOklab } from './oklab.ts';
+import { oklabOf, oklchOf, rgbOfOklab } from './oklab.ts';
 import { encoded, hexOf, linear, rgbOf, type Hex, type Rgb } from './srgb.ts';
 
 /** The spaces of CSS in which a gradient can run, as CSS writes them. */
@@ -149,15 +149,3 @@ export const gradientCss = (
   `linear-gradient(${direction} in ${space}, ${stops
     .map(({ at, css }) => `${css} ${Number((at * 100).toFixed(2))}%`)
     .join(', ')})`;
-
-/** How far a gradient strays from its even way in OKLab: 0 where it is even to the eye. */
-export function straying(stops: readonly Stop[], space: GradientSpace): number {
-  let most = 0;
-  for (let step = 1; step < 64; step += 1) {
-    const at = step / 64;
-    const one = oklabOf(rgbOf(gradientAt(stops, at, space)));
-    const even = oklabOf(rgbOf(gradientAt(stops, at, 'oklab')));
-    most = Math.max(most, oklabDistance(one, even));
-  }
-  return most;
-}

@@ -74,7 +74,7 @@ export interface Nearest {
 /** OKLab of the colors of a palette, found out once. */
 const known = new WeakMap<readonly Hex[], readonly Oklab[]>();
 
-export function labsOf(colors: readonly Hex[]): readonly Oklab[] {
+function labsOf(colors: readonly Hex[]): readonly Oklab[] {
   const found = known.get(colors) ?? colors.map((hex) => oklabOf(rgbOf(hex)));
   known.set(colors, found);
   return found;

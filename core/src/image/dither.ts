@@ -1,4 +1,4 @@
-import { encoded, linear, rgbOf, type Hex } from '../color/srgb.ts';
+import { linear, rgbOf, type Hex } from '../color/srgb.ts';
 
 export const DITHERINGS = ['none', 'ordered', 'error diffusion'] as const;
 export type Dithering = (typeof DITHERINGS)[number];
@@ -143,15 +143,4 @@ function spacing(lights: readonly (readonly number[])[]): number {
   );
   const mean = nearest.reduce((sum, value) => sum + value, 0) / nearest.length;
   return Math.min(1, mean / Math.sqrt(3));
-}
-
-/** A color in linear light as it is seen from afar: the mean of the pixels of an area, emitted. */
-export function meanColor(data: Uint8ClampedArray): readonly [number, number, number] {
-  const sums = [0, 0, 0];
-  for (let at = 0; at < data.length; at += 4)
-    for (let channel = 0; channel < 3; channel += 1)
-      sums[channel] = (sums[channel] ?? 0) + (LINEAR[data[at + channel] ?? 0] ?? 0);
-  const count = data.length / 4;
-  const mean = (channel: number): number => encoded((sums[channel] ?? 0) / count) * 255;
-  return [mean(0), mean(1), mean(2)];
 }

@@ -1,3 +1,4 @@
+import { differenceOf } from '@garnish/core/color/difference';
 import { parseColor } from '@garnish/core/color/parse-color';
 import { ratioText, titleOf } from '@garnish/core/checks/judge';
 import type { Hex } from '@garnish/core/color/srgb';
@@ -232,7 +233,7 @@ export function DisplaysView() {
               </span>
               <span
                 className={`figures text-end ${nearest.difference > SEEN ? '' : 'text-quiet'}`}
-                title="Difference in OKLab; 0.02 is hardly seen"
+                title={`Difference in OKLab, of which 0.02 is hardly seen; ${differenceOf(value, nearest.hex).toFixed(1)} in CIEDE2000`}
               >
                 {nearest.difference.toFixed(3)}
               </span>

@@ -98,6 +98,14 @@ export function Loupe({ picture, name, onTake }: LoupeProps) {
             y={half * ZOOM_PX}
             width={ZOOM_PX}
             height={ZOOM_PX}
+            className="fill-none stroke-black"
+            strokeWidth={4}
+          />
+          <rect
+            x={half * ZOOM_PX}
+            y={half * ZOOM_PX}
+            width={ZOOM_PX}
+            height={ZOOM_PX}
             className="fill-none stroke-white"
             strokeWidth={2}
           />

@@ -1,3 +1,4 @@
+import { differenceOf } from '@garnish/core/color/difference';
 import { NO_SHIFT, type Shift } from '@garnish/core/color/shift';
 import { nearDuplicates, shiftPatch } from '@garnish/core/derive/palette';
 import { inOrder } from '@garnish/core/system/document';
@@ -127,7 +128,12 @@ export function NearDuplicates() {
               <span className="min-w-0 grow truncate">
                 {merged.name} and {kept.name}
               </span>
-              <span className="figures text-xs text-quiet">{distance.toFixed(3)}</span>
+              <span
+                className="figures text-xs text-quiet"
+                title={`In OKLab; ${differenceOf(merged.value, kept.value).toFixed(1)} in CIEDE2000`}
+              >
+                {distance.toFixed(3)}
+              </span>
               <button
                 type="button"
                 className="act"

@@ -137,7 +137,7 @@ export function Colored() {
   };
   const roles = [...decided.derived.colors.values()];
   const nameOf = (hex: Hex): string =>
-    roles.find(({ colors }) => colors.light === hex || colors.dark === hex)?.name ?? hex;
+    roles.find(({ colors }) => colors[mode] === hex)?.name ?? hex;
   return (
     <div>
       <button type="button" className="act" disabled={!page} onClick={() => page && measure(page)}>

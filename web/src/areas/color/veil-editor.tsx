@@ -515,9 +515,10 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
               <span className="text-error">no strength of this veil is enough</span>
             )}
             <span className="text-quiet">
+              text in <span className="figures">{other}</span>{' '}
               {answer.least[1]
-                ? `text in ${answer.least[1].ink} would need ${answer.least[1].strength}`
-                : `text in ${other} would not read at any`}
+                ? `would need ${answer.least[1].strength}`
+                : 'would not read at any strength'}
             </span>
           </p>
         )}

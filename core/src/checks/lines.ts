@@ -1,33 +1,32 @@
 import type { Derived, TextStyle } from '../derive/derived.ts';
-import { PROSE_REM } from '../proof/arrangement.ts';
+import { contentPx } from '../derive/grid.ts';
+import { widthLimitPx } from '../derive/layout.ts';
 import type { StyleDocument } from '../system/document.ts';
-import { fluidPx, kneesOf, ROOT_PX } from '../type/fluid.ts';
+import { fluidPx, kneesOf } from '../type/fluid.ts';
 import { charactersPerLine, columnEm } from '../type/line-length.ts';
 import { USUAL_RANGE } from '../type/zoom.ts';
 import type { Check, Finding } from './finding.ts';
 
-/** The column of a text at a width: the page less its insets, the prose column, its own longest line. */
+/** The column of a text at a width: the page's content, the width of text, its own longest line. */
 export function columnPx(
-  { space, type }: StyleDocument,
-  { steps }: Pick<Derived, 'steps'>,
+  { layout, type }: StyleDocument,
+  { grid }: Pick<Derived, 'grid'>,
   style: TextStyle,
   widthPx: number,
 ): number {
-  const inset = steps.get(space.roles.inset)?.px ?? 0;
   const longest = type.roles.items[style.id]?.longest;
+  const fontPx = fluidPx(style.size, widthPx);
   return Math.min(
-    widthPx - 2 * inset,
-    PROSE_REM * ROOT_PX,
-    longest === undefined
-      ? Infinity
-      : columnEm(longest, style.letterWidth) * fluidPx(style.size, widthPx),
+    contentPx(grid, widthPx),
+    widthLimitPx(layout.widths, 'text', widthPx, fontPx),
+    longest === undefined ? Infinity : columnEm(longest, style.letterWidth) * fontPx,
   );
 }
 
 /** About how many characters stand in a line of a text at a width. */
 export const lineAt = (
   document: StyleDocument,
-  derived: Pick<Derived, 'steps'>,
+  derived: Pick<Derived, 'grid'>,
   style: TextStyle,
   widthPx: number,
 ): number =>
@@ -49,12 +48,24 @@ interface Extreme {
  */
 export function lineRange(
   document: StyleDocument,
-  derived: Pick<Derived, 'steps'>,
+  derived: Pick<Derived, 'grid'>,
   style: TextStyle,
 ): { readonly shortest: Extreme; readonly longest: Extreme } {
   const { fromPx, toPx } = USUAL_RANGE;
-  const inset = derived.steps.get(document.space.roles.inset)?.px ?? 0;
-  const widths = [fromPx, ...kneesOf(style.size), PROSE_REM * ROOT_PX + 2 * inset, toPx];
+  const stops = derived.grid.map(({ fromPx: stop }) => stop);
+  const limit = widthLimitPx(document.layout.widths, 'text', toPx);
+  // Where a column stops growing, and just under each breakpoint, where the one before still holds.
+  const turns = derived.grid.flatMap(({ grid }) => {
+    const margins = grid.marginStart + grid.marginEnd;
+    return [grid.container, ...(Number.isFinite(limit) ? [limit + margins] : [])];
+  });
+  const widths = [
+    fromPx,
+    ...kneesOf(style.size),
+    ...stops.flatMap((stop) => [stop - 0.01, stop]),
+    ...turns,
+    toPx,
+  ];
   const all = widths
     .filter((width) => width >= fromPx && width <= toPx)
     .map((atPx) => ({ atPx, characters: lineAt(document, derived, style, atPx) }));

@@ -1,5 +1,6 @@
 import type { TextStyle } from '../derive/derived.ts';
 import { deriveFittings } from '../derive/fittings.ts';
+import { contentPx } from '../derive/grid.ts';
 import { fittingPx, middlePx } from '../derive/styles.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { fluidPx, ROOT_PX } from '../type/fluid.ts';
@@ -104,8 +105,8 @@ const longestWord = (words: string): string =>
     .reduce((longest, word) => (word.length > longest.length ? word : longest), '');
 
 /** The longest word of each heading fits on the narrowest screen, as the letter widths tell. */
-export const longWordsCheck: Check = (document, { styles, steps }) => {
-  const column = NARROWEST_PX - 2 * (steps.get(document.space.roles.inset)?.px ?? 0);
+export const longWordsCheck: Check = (document, { grid, styles }) => {
+  const column = contentPx(grid, NARROWEST_PX);
   const found = headings(document).flatMap(([role, words]): Finding[] => {
     const style = styles.get(role);
     if (!style) return [];
@@ -157,9 +158,8 @@ export const rootCheck: Check = ({ type }) => {
 };
 
 /** A text that is to fit does so, unless its least size forbids it. */
-export const fitCheck: Check = ({ brief, content, space, type }, { styles, steps }) => {
-  const inset = steps.get(space.roles.inset)?.px ?? 0;
-  const fittings = deriveFittings(type, content, inset);
+export const fitCheck: Check = ({ brief, content, layout, type }, { grid, styles, spaces }) => {
+  const fittings = deriveFittings(type, content, layout, spaces, grid);
   return Object.entries(fittings).flatMap(([id, fitting]): Finding[] => {
     const style = styles.get(id);
     const fit = type.roles.items[id]?.fit;

@@ -60,6 +60,10 @@ test('no emitted color of the same hue passes nearer by', () => {
   );
 });
 
+test('finds the pure blue that the plane of its hue leaves by less than a level', () => {
+  expect(nearestPassing('#0000f8', '#009400', 4.5)).toBe('#01005e');
+});
+
 test('keeps the hue', () => {
   for (const color of ['#b5391a', '#2a6365', '#c8f04a', '#4b3f8f'] as const) {
     const polar = oklchOf(oklabOf(rgbOf(color)));

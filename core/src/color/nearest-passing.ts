@@ -1,5 +1,4 @@
 import { contrastRatio, relativeLuminance } from './contrast.ts';
-import { inGamut } from './gamut.ts';
 import {
   ACHROMATIC,
   oklabOf,
@@ -77,6 +76,10 @@ function lightnessAt(luminance: number, chroma: number, hue: number): number {
   return (low + high) / 2;
 }
 
+/** Colors that rounding to 8 bits brings into sRGB: near its edges the plane of a hue leaves it by less. */
+const isAlmostInGamut = (rgb: Rgb): boolean =>
+  rgb.every((channel) => channel >= -1 / 255 && channel <= 1 + 1 / 255);
+
 /** The points of the border between passing and not, on the plane of the hue, the nearest first. */
 function border(polar: Oklch, luminance: number): Rgb[] {
   const most = Math.max(0.02, polar.chroma * 1.5);
@@ -88,7 +91,7 @@ function border(polar: Oklch, luminance: number): Rgb[] {
       rgb,
       distance: Math.hypot(lightness - polar.lightness, chroma - polar.chroma),
     };
-  }).filter(({ rgb }) => inGamut(rgb));
+  }).filter(({ rgb }) => isAlmostInGamut(rgb));
   return points
     .sort((one, other) => one.distance - other.distance)
     .slice(0, 6)

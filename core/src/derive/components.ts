@@ -12,21 +12,32 @@ type Components = Readonly<
  * The few components that a page cannot do without, each part taken from the first semantic token that
  * there is. Where a system has none (a role was removed), the part and its declaration are left out.
  */
+const control = { from: ['corner.control'], property: 'border-radius' } as const;
+const onCard = { from: ['corner.card'], property: 'border-radius' } as const;
+const line = { from: ['edge.line'], property: 'border-width' } as const;
+
 const COMPONENTS: Components = {
   button: {
     background: { from: ['color.action'], property: 'background-color' },
     ink: { from: ['color.action-ink'], property: 'color' },
-    inset: { from: ['space.inset'], property: 'padding-inline' },
+    corner: control,
   },
   'quiet-button': {
     edge: { from: ['color.action-edge', 'color.action'], property: 'border-color' },
-    inset: { from: ['space.inset'], property: 'padding-inline' },
+    'edge-width': line,
+    corner: control,
   },
+  field: { 'edge-width': line, corner: control },
+  tag: { corner: control },
+  card: { corner: onCard },
+  alert: { 'edge-width': line, corner: onCard },
   notice: {
     background: { from: ['color.notice-wash', 'color.surface'], property: 'background-color' },
     edge: { from: ['color.notice-edge', 'color.link'], property: 'border-inline-start-color' },
-    inset: { from: ['space.inset'], property: 'padding' },
+    'edge-width': { from: ['edge.strong'], property: 'border-inline-start-width' },
+    corner: onCard,
   },
+  'over-picture': { corner: { from: ['corner.picture'], property: 'border-radius' } },
   table: { line: { from: ['color.line'], property: 'border-color' } },
 };
 

@@ -19,7 +19,19 @@ import { deriveFaces } from './faces.ts';
 import { deriveFittings } from './fittings.ts';
 import { memo } from './memo.ts';
 import { needsOf } from './needs.ts';
-import { deriveSpaceTokens, deriveSteps } from './space.ts';
+import { deriveGrid, deriveGridRules, deriveGridTokens, gridFrom } from './grid.ts';
+import { deriveLayoutRules, deriveLayoutTokens, derivePatterns } from './layout.ts';
+import type { LengthSources } from './lengths.ts';
+import { deriveParts } from './parts.ts';
+import { deriveShapeRules, deriveShapeTokens } from './shape.ts';
+import {
+  breakpointRules,
+  breakpointSlugs,
+  derivePullRules,
+  deriveSpaces,
+  deriveSpaceTokens,
+  deriveSteps,
+} from './space.ts';
 import { deriveStyles, rootShare } from './styles.ts';
 import { deriveTypeRules } from './type-rules.ts';
 import { deriveTypeTokens } from './type-tokens.ts';
@@ -29,17 +41,16 @@ const byId = (tokens: readonly Token[]): ReadonlyMap<string, Token> =>
   new Map(tokens.map((token) => [token.id, token]));
 
 /** A token that came from elsewhere gives way where one of the system's own has its property. */
-const join = (own: readonly Token[], components: readonly Token[], custom: readonly Token[]) => {
-  if (custom.length === 0) {
-    const all = [...own, ...components];
-    return { tokens: all, tokenById: byId(all) };
-  }
-  const taken = new Set([...own, ...components].map(propertyOf));
-  const tokens = [
-    ...own,
-    ...components,
-    ...custom.filter((token) => !taken.has(propertyOf(token))),
-  ];
+const join = (
+  own: readonly Token[],
+  components: readonly Token[],
+  parts: readonly Token[],
+  custom: readonly Token[],
+) => {
+  const ours = [...own, ...components, ...parts];
+  if (custom.length === 0) return { tokens: ours, tokenById: byId(ours) };
+  const taken = new Set(ours.map(propertyOf));
+  const tokens = [...ours, ...custom.filter((token) => !taken.has(propertyOf(token)))];
   return { tokens, tokenById: byId(tokens) };
 };
 
@@ -113,7 +124,33 @@ export function createDeriver(): (document: StyleDocument) => Derived {
   const pairs = memo(derivePairs);
   const colorRules = memo(deriveColorRules);
   const steps = memo(deriveSteps);
+  const grid = memo(deriveGrid);
+  const lengthSources = memo(
+    (
+      steps: LengthSources['steps'],
+      anchors: LengthSources['anchors'],
+      unit: LengthSources['unit'],
+      breakpoints: LengthSources['breakpoints'],
+      root: number,
+    ): LengthSources => ({ steps, anchors, unit, breakpoints, root }),
+  );
+  const spaces = memo(deriveSpaces);
   const spaceTokens = memo(deriveSpaceTokens);
+  const gridTokens = memo(deriveGridTokens);
+  const parts = memo(deriveParts);
+  const layoutTokens = memo(deriveLayoutTokens);
+  const patterns = memo(derivePatterns);
+  const shapeTokens = memo(deriveShapeTokens);
+  const shapeRules = memo(deriveShapeRules);
+  const layoutRules = memo(deriveLayoutRules);
+  const gridRules = memo(
+    (ranges: ReturnType<typeof deriveGrid>, layout: StyleDocument['layout'], root: number) => ({
+      classes: deriveGridRules(ranges, breakpointSlugs(layout)),
+      from: gridFrom(ranges, root),
+    }),
+  );
+  const spaceRules = memo(breakpointRules);
+  const pullRules = memo(derivePullRules);
   const semantic = memo((...parts: readonly Token[][]) => {
     const own = parts.flat();
     return { own, byId: byId(own) };
@@ -123,9 +160,16 @@ export function createDeriver(): (document: StyleDocument) => Derived {
   const customTokens = memo(deriveCustomTokens);
   const joined = memo(join);
   const whole = memo((document: StyleDocument): Derived => {
-    const { brief, color, content, fonts, space, tokens, type } = document;
+    const { brief, color, content, fonts, layout, shape, space, tokens, type } = document;
+    const root = rootShare(type);
     const spaceSteps = steps(space);
-    const textFittings = fittings(type, content, spaceSteps.get(space.roles.inset)?.px ?? 0);
+    const ranges = grid(layout);
+    const allSpaces = spaces(
+      space.roles,
+      lengthSources(spaceSteps, type.anchors, type.unit, layout.breakpoints, root),
+      ranges,
+    );
+    const textFittings = fittings(type, content, layout, allSpaces, ranges);
     const textStyles = styles(fonts, type, brief.languages, textFittings);
     const allRamps = ramps(color.sources, color.neutral, color.rungNames, color.darkChroma);
     const plans = needPlans(color, textStyles, brief.conformance);
@@ -136,10 +180,16 @@ export function createDeriver(): (document: StyleDocument) => Derived {
     const base = semantic(
       typeTokens(fonts, type, textStyles, spaceSteps),
       colorTokens(color, allRamps, colors, allGradients),
-      spaceTokens(space, spaceSteps, rootShare(type)),
+      gridTokens(ranges, root),
+      spaceTokens(space, spaceSteps, allSpaces, root),
+      layoutTokens(layout, root),
+      shapeTokens(shape, colors, allSpaces, root),
     );
+    const spaceParts = parts(space.parts, allSpaces, spaceSteps, root);
+    const allPatterns = patterns(layout.patterns, colors, spaceSteps);
+    const gridClasses = gridRules(ranges, layout, root);
     return {
-      ...joined(base.own, componentTokens(base.byId), customTokens(tokens)),
+      ...joined(base.own, componentTokens(base.byId), spaceParts.tokens, customTokens(tokens)),
       styles: textStyles,
       ramps: allRamps,
       colors,
@@ -148,6 +198,9 @@ export function createDeriver(): (document: StyleDocument) => Derived {
       assignment: assigned,
       gradients: allGradients,
       steps: spaceSteps,
+      spaces: allSpaces,
+      grid: ranges,
+      patterns: allPatterns,
       faces: faces(textStyles, brief.languages, content.story.aside !== ''),
       rules: [
         ...groundRules(base.byId.has('color.page'), type.root),
@@ -157,6 +210,12 @@ export function createDeriver(): (document: StyleDocument) => Derived {
         ...colorClasses(colors, allGradients, color.plainLinks ?? false),
         ...veilRules(color.veils, colors, textStyles),
         ...componentRules(base.byId),
+        ...spaceParts.rules,
+        ...pullRules(space.roles, allSpaces),
+        ...gridClasses.classes,
+        ...layoutRules(layout, allPatterns),
+        ...shapeRules(shape, colors),
+        ...spaceRules(allSpaces, gridClasses.from),
       ],
     };
   });

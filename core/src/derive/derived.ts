@@ -1,9 +1,11 @@
 import type { Hex } from '../color/srgb.ts';
 import type { FontFamily, FontFile } from '../fonts/family.ts';
 import type { StandIn } from '../fonts/stand-in.ts';
-import type { Face, Mode, Part } from '../system/document.ts';
+import type { Face, Mode, Part, SpaceUse } from '../system/document.ts';
+import type { SolvedGrid } from '../space/grid.ts';
+import type { KnownRange } from '../system/grid-knowns.ts';
 import type { FluidSize } from '../type/fluid.ts';
-import type { Token } from '../tokens/token.ts';
+import type { Token, TokenValue } from '../tokens/token.ts';
 import type { GradientSpace } from '../color/gradient.ts';
 
 /** The face that sets a text: what the decisions ask for, and the nearest weight that is there. */
@@ -140,6 +142,60 @@ export interface SpaceStep {
   readonly px: number;
 }
 
+/** Where a length stands; what is left out is the usual: the screen as container, a root of 16 px. */
+export interface LengthAt {
+  readonly widthPx: number;
+  readonly containerPx?: number;
+  readonly fontPx?: number;
+  readonly rootPx?: number;
+}
+
+/** What a length is from a breakpoint up. */
+export interface LengthFrom {
+  readonly fromPx: number;
+  readonly value: TokenValue;
+}
+
+/** A length as it is emitted, and what that is anywhere. */
+export interface DerivedLength {
+  readonly value: TokenValue;
+  readonly from: readonly LengthFrom[];
+  readonly px: (at: LengthAt) => number;
+  /** The widths at which it bends, of the screen or of its container; nothing bends with its text. */
+  readonly bends: readonly number[];
+  readonly follows: 'nothing' | 'screen' | 'container' | 'text';
+  readonly fluid?: FluidSize;
+  /** The same without `clamp()`, where it has one that is no flowing size. */
+  readonly plain?: string;
+}
+
+/** The grid from a screen width up. */
+export interface GridRange extends KnownRange {
+  readonly grid: SolvedGrid;
+}
+
+/** A role of space with its lengths; at the sides, and above and below where those are apart. */
+export interface DerivedSpace {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly use: SpaceUse;
+  readonly apart: boolean;
+  readonly inline: DerivedLength;
+  readonly block: DerivedLength;
+}
+
+/** A quiet background with the colors that it is drawn in. */
+export interface DerivedPattern {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly on: DerivedColorRole;
+  readonly inks: Readonly<Record<Mode, Hex>>;
+  readonly svg: Readonly<Record<Mode, string>>;
+  readonly repeats: boolean;
+}
+
 /** A rule of the style sheet: a selector and its declarations. */
 export interface Rule {
   readonly selector: string;
@@ -170,6 +226,10 @@ export interface Derived {
   readonly assignment: Assignment;
   readonly gradients: readonly DerivedGradient[];
   readonly steps: ReadonlyMap<string, SpaceStep>;
+  readonly spaces: ReadonlyMap<string, DerivedSpace>;
+  /** The column grid from the smallest screen up. */
+  readonly grid: readonly GridRange[];
+  readonly patterns: readonly DerivedPattern[];
   readonly faces: readonly DeliveredFace[];
   readonly rules: readonly Rule[];
 }

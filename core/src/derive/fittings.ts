@@ -1,18 +1,20 @@
-import { CONTENT_REM, HERO_REM } from '../proof/arrangement.ts';
-import { inOrder, type StyleDocument } from '../system/document.ts';
-import { ROOT_PX } from '../type/fluid.ts';
+import { inOrder, type Layout, type StyleDocument } from '../system/document.ts';
+import type { DerivedSpace, GridRange } from './derived.ts';
+import { contentPx } from './grid.ts';
+import { widthLimitPx } from './layout.ts';
+import { spacePx } from './space.ts';
 import type { Fitting } from './styles.ts';
 
 /**
- * The site's longest words for each role that can be held to a number of lines, its column in rem, and
- * how many insets stand on either side of it: over a picture words have one of their own.
+ * The site's longest words for each role that can be held to a number of lines, the width that limits
+ * its column, and how many insets stand on either side of it: over a picture words have one of their own.
  */
 const wordsOf = ({ hero, heroVeil, table, cards, story, notice }: StyleDocument['content']) => ({
-  h1: { words: [hero.title], rem: HERO_REM, insets: heroVeil === undefined ? 1 : 2 },
-  h2: { words: [table.title, cards.title], rem: CONTENT_REM, insets: 1 },
-  h3: { words: [story.title], rem: CONTENT_REM, insets: 1 },
-  h6: { words: [notice.title], rem: CONTENT_REM, insets: 1 },
-  lead: { words: [hero.lead], rem: HERO_REM, insets: heroVeil === undefined ? 1 : 2 },
+  h1: { words: [hero.title], width: 'opening', insets: heroVeil === undefined ? 0 : 1 },
+  h2: { words: [table.title, cards.title], insets: 0 },
+  h3: { words: [story.title], width: 'text', insets: 0 },
+  h6: { words: [notice.title], insets: 1 },
+  lead: { words: [hero.lead], width: 'opening', insets: heroVeil === undefined ? 0 : 1 },
 });
 
 /** Always the same where nothing is to fit, so that nothing is derived again. */
@@ -22,11 +24,13 @@ const NONE: Readonly<Record<string, Fitting>> = {};
 export function deriveFittings(
   { roles }: StyleDocument['type'],
   content: StyleDocument['content'],
-  insetPx: number,
+  { widths }: Pick<Layout, 'widths'>,
+  spaces: ReadonlyMap<string, DerivedSpace>,
+  grid: readonly GridRange[],
 ): Readonly<Record<string, Fitting>> {
   if (!inOrder(roles).some(([, { fit }]) => fit)) return NONE;
   const all: Readonly<
-    Record<string, { words: readonly string[]; rem: number; insets: number } | undefined>
+    Record<string, { words: readonly string[]; width?: string; insets: number } | undefined>
   > = wordsOf(content);
   return Object.fromEntries(
     inOrder(roles).flatMap(([id, { fit }]) => {
@@ -34,7 +38,11 @@ export function deriveFittings(
       if (!fit || !known) return [];
       const words = known.words.reduce((one, other) => (other.length > one.length ? other : one));
       const columnPx = (screenPx: number): number =>
-        Math.min(screenPx - 2 * known.insets * insetPx, known.rem * ROOT_PX);
+        Math.min(
+          contentPx(grid, screenPx),
+          known.width === undefined ? Infinity : widthLimitPx(widths, known.width, screenPx),
+        ) -
+        2 * known.insets * spacePx(spaces, 'inset', screenPx);
       return [[id, { words, columnPx }]];
     }),
   );

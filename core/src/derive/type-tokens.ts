@@ -6,6 +6,7 @@ import { fluidCss, lengthJson, type FluidSize } from '../type/fluid.ts';
 import { columnEm } from '../type/line-length.ts';
 import { placeName, placeSlug } from '../type/scale.ts';
 import type { SpaceStep, TextStyle } from './derived.ts';
+import { fluidValue } from './lengths.ts';
 import { stepValue } from './space.ts';
 import { middlePx, rootShare, sizeAtAnchor, sizeOfPlaceIn } from './styles.ts';
 
@@ -104,26 +105,6 @@ function faceTokens(fonts: Fonts): Token[] {
       };
     });
 }
-
-/** A fluid size as a value: the largest in the open format, the whole in our own extension. */
-const fluidValue = (size: FluidSize): TokenValue => ({
-  json: lengthJson(size.maxRem, size.written),
-  css: fluidCss(size),
-  ...(size.clamps.length > 0 && {
-    extension: {
-      fluid: {
-        rest: lengthJson(size.restRem, size.written),
-        clamps: size.clamps.map(({ minRem, maxRem, baseRem, slope }) => ({
-          minimum: lengthJson(minRem, size.written),
-          maximum: lengthJson(maxRem, size.written),
-          base: lengthJson(baseRem, size.written),
-          slope,
-        })),
-        unit: size.unit,
-      },
-    },
-  }),
-});
 
 function scaleTokens(type: Type, styles: ReadonlyMap<string, TextStyle>): Token[] {
   const all = [...styles.values()];

@@ -58,12 +58,30 @@ const standInFaces = ({ family, standIn }: DeliveredFace): string[] =>
     ]),
   );
 
-const ruleCss = ({ selector, within, declarations }: Rule): string => {
-  const lines = declarations.map(([property, value]) => `${property}: ${value};`);
-  return within === undefined
-    ? block(selector, lines)
-    : `${within} {\n${block(selector, lines, '  ')}}\n`;
-};
+const ruleCss = ({ selector, declarations }: Rule, indent = ''): string =>
+  block(
+    selector,
+    declarations.map(([property, value]) => `${property}: ${value};`),
+    indent,
+  );
+
+/** The rules in order; neighbours of the same at-rule stand in it together. */
+export function rulesCss(rules: readonly Rule[]): string[] {
+  const written: string[] = [];
+  for (let at = 0; at < rules.length;) {
+    const within = rules[at]?.within;
+    const from = at;
+    do at += 1;
+    while (within !== undefined && at < rules.length && rules[at]?.within === within);
+    const together = rules.slice(from, at);
+    written.push(
+      within === undefined
+        ? together.map((rule) => ruleCss(rule)).join('')
+        : `${within} {\n${together.map((rule) => ruleCss(rule, '  ')).join('')}}\n`,
+    );
+  }
+  return written;
+}
 
 /** Values for screens that show more than sRGB; the others keep those of the blocks above. */
 function wideRules(tokens: readonly Token[]): string[] {
@@ -116,7 +134,7 @@ export function writeCssRules({ tokens, tokenById, faces, rules }: Derived): rea
         ]
       : []),
     ...wideRules(tokens),
-    ...rules.map(ruleCss),
+    ...rulesCss(rules),
   ];
 }
 

@@ -33,10 +33,11 @@ describe('what goes along with the tokens', () => {
   });
 
   test('has a row for each role and step', () => {
-    const { styles, colors, steps } = derive(sampleDocument());
+    const { styles, colors, steps, spaces, grid } = derive(sampleDocument());
     const rows = html(written()).match(/<tr>/g)?.length;
-    // Four tables with a head each, and two faces.
-    expect(rows).toBe(4 + 2 + styles.size + colors.size + steps.size);
+    const sides = [...spaces.values()].reduce((sum, { apart }) => sum + (apart ? 2 : 1), 0);
+    // Six tables with a head each, and two faces.
+    expect(rows).toBe(6 + 2 + styles.size + colors.size + steps.size + sides + grid.length);
   });
 
   test('keeps words that look like markup as words', () => {

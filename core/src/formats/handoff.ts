@@ -1,4 +1,5 @@
 import type { Derived } from '../derive/derived.ts';
+import { tokenOf } from '../derive/space.ts';
 import { findingsOf, isAccepted } from '../checks/checks.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { chosenFaces, faceWords } from '../system/faces.ts';
@@ -106,9 +107,32 @@ const aboutSpace = ({ space }: StyleDocument, derived: Derived): string[] => [
     ]),
   ),
   '',
-  ...Object.entries(space.roles).map(
-    ([role, step]) =>
-      `- ${code(`--space-${role}`)} takes ${plain(derived.steps.get(step)?.name ?? step)}`,
+  ...table(
+    ['role', 'for', 'property', 'is'],
+    [...derived.spaces.values()].flatMap((one) =>
+      (one.apart ? (['inline', 'block'] as const) : (['inline'] as const)).map((side) => {
+        const { value, from } = one[side];
+        const later = from.map(({ fromPx, value: next }) => `${next.css ?? ''} from ${fromPx} px`);
+        return [
+          plain(one.name),
+          one.use,
+          code(`--${tokenOf(one, side).replace('.', '-')}`),
+          [value.css ?? '', ...later].join(', then '),
+        ];
+      }),
+    ),
+  ),
+  '',
+  ...table(
+    ['grid from', 'container', 'columns', 'column', 'gutter', 'margin'],
+    derived.grid.map(({ name, fromPx, grid }) => [
+      `${plain(name)}, ${fromPx} px`,
+      grid.fluid ? 'the screen' : `${grid.container} px`,
+      String(grid.columns),
+      grid.fluid ? 'what is left' : `${Number(grid.column.toFixed(2))} px`,
+      `${grid.gutter} px`,
+      `${grid.marginStart} px`,
+    ]),
   ),
   '',
 ];

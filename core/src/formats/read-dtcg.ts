@@ -105,6 +105,13 @@ function filled(
     : (Object.fromEntries(entries) as Node);
 }
 
+/** What our own extension says of the value of a token. */
+function extensionOf(node: Node): TokenJson | undefined {
+  const extensions = node['$extensions'];
+  const own = isNode(extensions) ? extensions[EXTENSION] : undefined;
+  return isNode(own) ? own['value'] : undefined;
+}
+
 const isTokenPath = (path: string): boolean =>
   path.length <= 200 && /^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*$/.test(path);
 
@@ -156,11 +163,13 @@ export function readDtcg(text: string): ReadDtcg {
     else {
       const alias = aliasOf(one.node['$value']);
       const description = one.node['$description'];
+      const extension = extensionOf(one.node);
       tokens.push({
         path: one.path,
         type: resolved.type,
         value: resolved.value,
         ...(alias !== undefined && isTokenPath(alias) && { alias }),
+        ...(extension !== undefined && { extension }),
         ...(typeof description === 'string' && { description: description.slice(0, 2000) }),
       });
     }

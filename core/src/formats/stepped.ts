@@ -1,4 +1,5 @@
 import type { Derived, Rule } from '../derive/derived.ts';
+import { tokenOf } from '../derive/space.ts';
 import { sizeOfPlaceIn } from '../derive/styles.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { propertyOf, type Token } from '../tokens/token.ts';
@@ -21,16 +22,23 @@ function still(size: FluidSize, widthPx: number): string {
   return fluidCss(fluidSize(at, size.unit, size.written));
 }
 
-/** The sizes that flow, by the token that holds them: a place of the scale, or a role's own. */
-const flowingSizes = ({ type }: StyleDocument, { styles }: Derived) =>
+/** The sizes that flow, by the token that holds them: a place of the scale, a role's own, a space. */
+const flowingSizes = ({ type }: StyleDocument, { spaces, styles }: Derived) =>
   new Map<string, FluidSize>(
-    [...styles.values()]
-      .map(({ ownSize, place, size, slug }) =>
+    [
+      ...[...styles.values()].map(({ ownSize, place, size, slug }) =>
         ownSize
           ? ([`type.${slug}.size`, size] as const)
           : ([`scale.${placeSlug(place)}`, sizeOfPlaceIn(type, place)] as const),
-      )
-      .filter(([, { clamps }]) => clamps.length > 0),
+      ),
+      ...lengthsOf(spaces).flatMap(([id, { fluid }]) => (fluid ? [[id, fluid] as const] : [])),
+    ].filter(([, { clamps }]) => clamps.length > 0),
+  );
+
+/** Every length of a role of space, by its token. */
+const lengthsOf = (spaces: Derived['spaces']) =>
+  [...spaces.values()].flatMap((one) =>
+    (['inline', 'block'] as const).map((side) => [tokenOf(one, side), one[side]] as const),
   );
 
 /**
@@ -40,10 +48,16 @@ const flowingSizes = ({ type }: StyleDocument, { styles }: Derived) =>
  */
 export function writeStepped(document: StyleDocument, derived: Derived): string {
   const flowing = flowingSizes(document, derived);
+  const plain = new Map(
+    lengthsOf(derived.spaces).flatMap(([id, length]) =>
+      length.plain === undefined ? [] : [[id, length.plain] as const],
+    ),
+  );
   const tokens = derived.tokens.map((token): Token => {
     const size = flowing.get(token.id);
-    if (!size) return token;
-    const value = { ...token.values.light, css: still(size, 0) };
+    const css = size ? still(size, 0) : plain.get(token.id);
+    if (css === undefined) return token;
+    const value = { ...token.values.light, css };
     return { ...token, values: { light: value, dark: value } };
   });
   const tokenById = new Map(tokens.map((token) => [token.id, token]));

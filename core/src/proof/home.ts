@@ -1,8 +1,9 @@
 import type { Derived } from '../derive/derived.ts';
+import { raiseClass } from '../derive/shape.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { veilSlugs } from '../derive/veil.ts';
 import { paintedArtwork } from './artwork.ts';
-import { markOf } from './mark.ts';
+import { logoOf } from './mark.ts';
 import { element, type ProofElement, type ProofNode } from './node.ts';
 
 /** Everything on the page that text may stand on, by the id of its color role. */
@@ -81,7 +82,13 @@ const button = ({ text, ground }: Build, label: string, content: string): ProofE
     'a',
     'action',
     { class: 'button', ...nowhere },
-    ['button.background', 'button.ink', 'button.inset'],
+    [
+      'button.background',
+      'button.ink',
+      'button.inset-inline',
+      'button.inset-block',
+      'button.corner',
+    ],
     [text('span', 'label', 'action', [label], content)],
   );
 
@@ -91,30 +98,63 @@ const quietButton = ({ text }: Build, label: string, content: string): ProofElem
     { class: 'quiet-button', ...nowhere },
     text('span', 'label', 'page', [label], content),
   ),
-  uses: ['quiet-button.edge', 'quiet-button.inset', 'color.action'],
+  uses: [
+    'quiet-button.edge',
+    'quiet-button.inset-inline',
+    'quiet-button.inset-block',
+    'color.action',
+  ],
   decision: '/color/roles/items/action/light',
 });
 
-function header({ text }: Build, { name, content }: StyleDocument): ProofElement {
+/** A part of the page that is made of space alone, with the tokens of it. */
+const room = (
+  tag: string,
+  attributes: Readonly<Record<string, string>>,
+  uses: readonly string[],
+  decision: string,
+  ...children: readonly ProofNode[]
+): ProofElement => ({ ...element(tag, attributes, ...children), uses, decision });
+
+function header(
+  build: Build,
+  { name, content, layout }: StyleDocument,
+  { styles }: Derived,
+): ProofElement {
+  const { text } = build;
+  const nameStyle = styles.get('h5');
   return element(
     'header',
-    { class: 'site-header' },
-    element(
+    { class: 'grid-frame' },
+    room(
       'div',
-      { class: 'site-name' },
-      markOf(content.mark),
-      text('span', 'h5', 'page', [name], '/name'),
-    ),
-    element(
-      'nav',
-      { class: 'site-nav', 'aria-label': 'Site' },
-      ...inOrder(content.nav).map(([id, label]) =>
-        element(
-          'a',
-          { class: 'nav-link', ...nowhere },
-          text('span', 'label', 'page', [label], `/content/nav/items/${id}`),
+      { class: 'site-header' },
+      ['header.inset', 'header.gap'],
+      '/space/parts/header.gap',
+      room(
+        'div',
+        { class: ['site-name', nameStyle && `type-${nameStyle.slug}`].filter(Boolean).join(' ') },
+        ['logo.height', 'logo.least', 'logo.clear'],
+        '/layout/logo',
+        ...logoOf(content.mark, layout.logo),
+        text('span', 'h5', 'page', [name], '/name'),
+      ),
+      room(
+        'nav',
+        { class: 'site-nav', 'aria-label': 'Site' },
+        ['nav.gap'],
+        '/space/parts/nav.gap',
+        ...inOrder(content.nav).map(([id, label]) =>
+          element(
+            'a',
+            { class: 'nav-link', ...nowhere },
+            text('span', 'label', 'page', [label], `/content/nav/items/${id}`),
+          ),
         ),
       ),
+      ...(content.headerAction === undefined
+        ? []
+        : [quietButton(build, content.headerAction, '/content/headerAction')]),
     ),
   );
 }
@@ -135,11 +175,18 @@ function hero(build: Build, { color, content }: StyleDocument): ProofElement {
       ...(veil ? [] : [quietButton(build, secondary, '/content/hero/secondary')]),
     ),
   ];
-  if (!veil || slug === undefined) return element('section', { class: 'hero' }, ...words);
+  if (!veil || slug === undefined)
+    return room(
+      'section',
+      { class: 'hero width-opening' },
+      ['hero.inset', 'hero.gap', 'width.opening'],
+      '/space/parts/hero.gap',
+      ...words,
+    );
   return {
     ...element(
       'section',
-      { class: `hero over-picture over-${slug}` },
+      { class: `over-picture over-${slug}` },
       element('img', {
         class: 'hero-picture',
         src: `/proof/pictures/${veil.picture.file}`,
@@ -148,7 +195,13 @@ function hero(build: Build, { color, content }: StyleDocument): ProofElement {
         alt: '',
       }),
       element('div', { class: `hero-veil veil-${slug}` }),
-      element('div', { class: 'hero-words' }, ...words),
+      room(
+        'div',
+        { class: 'hero-words width-opening' },
+        ['picture-words.inset', 'picture-words.gap', 'width.opening'],
+        '/space/parts/picture-words.inset',
+        ...words,
+      ),
     ),
     uses: [`veil.${slug}`],
     decision: `/color/veils/items/${content.heroVeil ?? ''}`,
@@ -175,18 +228,20 @@ function notice({ text, ground }: Build, { content }: StyleDocument): ProofNode[
   ];
 }
 
-function table({ text }: Build, { content }: StyleDocument): ProofNode[] {
-  const { title, note, columns, rows } = content.table;
-  if (columns.order.length === 0) return [];
+function table({ text }: Build, { content }: StyleDocument, part: 'table' | 'prices'): ProofNode[] {
+  const shown = content[part];
+  if (!shown || shown.columns.order.length === 0) return [];
+  const { title, note, columns, rows } = shown;
+  const at = `/content/${part}`;
   const cells = (id: string, row: Readonly<Record<string, string>>): ProofElement[] =>
     columns.order.map((column) =>
-      text('td', 'body', 'page', [row[column] ?? ''], `/content/table/rows/items/${id}/${column}`),
+      text('td', 'body', 'page', [row[column] ?? ''], `${at}/rows/items/${id}/${column}`),
     );
   return [
     element(
       'section',
       { class: 'block' },
-      text('h2', 'h2', 'page', [title], '/content/table/title'),
+      text('h2', 'h2', 'page', [title], `${at}/title`),
       {
         ...element(
           'table',
@@ -198,7 +253,7 @@ function table({ text }: Build, { content }: StyleDocument): ProofNode[] {
               'tr',
               {},
               ...inOrder(columns).map(([id, label]) =>
-                text('th', 'label', 'page', [label], `/content/table/columns/items/${id}`),
+                text('th', 'label', 'page', [label], `${at}/columns/items/${id}`),
               ),
             ),
           ),
@@ -211,12 +266,18 @@ function table({ text }: Build, { content }: StyleDocument): ProofNode[] {
         uses: ['table.line'],
         decision: '/color/roles/items/line/light',
       },
-      text('p', 'small', 'page', [note], '/content/table/note'),
+      text('p', 'small', 'page', [note], `${at}/note`),
     ),
   ];
 }
 
-function cards({ text, ground }: Build, { content }: StyleDocument): ProofNode[] {
+/** A sign that hangs in the margin, so that the words after it keep to the edge. */
+const hung = ({ roles }: StyleDocument['space'], sign: string): ProofNode[] =>
+  'hang' in roles.items
+    ? [element('span', { class: 'pull-hang', 'aria-hidden': 'true' }, sign)]
+    : [];
+
+function cards({ text, ground }: Build, { content, shape, space }: StyleDocument): ProofNode[] {
   const { title, cards: collection } = content.cards;
   if (collection.order.length === 0) return [];
   return [
@@ -224,19 +285,22 @@ function cards({ text, ground }: Build, { content }: StyleDocument): ProofNode[]
       'section',
       { class: 'block' },
       text('h2', 'h2', 'page', [title], '/content/cards/title'),
-      element(
+      room(
         'div',
-        { class: 'cards' },
+        { class: 'grid cards' },
+        ['grid.columns', 'grid.gutter', 'cards.gap'],
+        '/layout/grid/base',
         ...inOrder(collection).map(([id, card]) =>
           ground(
             'article',
             'surface',
-            { class: 'card' },
-            ['color.surface', 'space.inset', 'space.stack'],
+            { class: ['card', 'span-4', raiseClass(shape)].filter(Boolean).join(' ') },
+            ['color.surface', 'card.inset', 'card.gap', 'card.corner'],
             [
               text('h3', 'h4', 'surface', [card.title], `/content/cards/cards/items/${id}/title`),
               text('p', 'body', 'surface', [card.text], `/content/cards/cards/items/${id}/text`),
               text('p', 'body', 'surface', [
+                ...hung(space, '+'),
                 wordsAt('a', card.link, `/content/cards/cards/items/${id}/link`, nowhere),
               ]),
             ],
@@ -251,7 +315,7 @@ function story({ text }: Build, { content }: StyleDocument): ProofElement {
   const { title, opening, text: words, aside } = content.story;
   return element(
     'section',
-    { class: 'block prose' },
+    { class: 'block width-text prose' },
     text('h3', 'h3', 'page', [title], '/content/story/title'),
     text('p', 'body', 'page', [
       wordsAt('strong', opening, '/content/story/opening'),
@@ -278,11 +342,11 @@ function alerts({ text }: Build, { content }: StyleDocument, { colors }: Derived
       { class: 'block' },
       element(
         'div',
-        { class: 'alerts' },
+        { class: 'grid alerts' },
         ...shown.map(({ id, alert, role }): ProofElement => ({
           ...element(
             'div',
-            { class: `alert wash-${role.slug}` },
+            { class: `alert span-4 span-3-from-wide wash-${role.slug}` },
             {
               ...element(
                 'span',
@@ -312,23 +376,25 @@ function form(build: Build, { content }: StyleDocument, { styles }: Derived): Pr
   return [
     element(
       'section',
-      { class: 'block prose' },
+      { class: 'block width-text' },
       text('h2', 'h2', 'page', [title], '/content/form/title'),
       ...inOrder(fields).map(([id, label]) =>
-        element(
+        room(
           'div',
           { class: 'form-row' },
+          ['form-row.gap'],
+          '/space/parts/form-row.gap',
           text('span', 'label', 'page', [label], `/content/form/fields/items/${id}`),
           {
             ...element(
               'span',
-              { class: 'field' },
+              { class: 'field width-field' },
               {
                 ...text('span', 'small', 'page', [hint], '/content/form/hint'),
                 attributes: { class: hintClass },
               },
             ),
-            uses: ['color.line-strong', 'color.faint'],
+            uses: ['color.line-strong', 'color.faint', 'field.inset-inline', 'field.corner'],
             decision: '/color/roles/items/line-strong/light',
           },
         ),
@@ -351,32 +417,119 @@ function artwork({ content }: StyleDocument, { colors }: Derived): ProofNode[] {
   ];
 }
 
+/** What people ask, each question near its answer. */
+function questions({ text }: Build, { content }: StyleDocument): ProofNode[] {
+  if (!content.questions) return [];
+  const at = '/content/questions';
+  return [
+    element(
+      'section',
+      { class: 'block width-text' },
+      text('h2', 'h2', 'page', [content.questions.title], `${at}/title`),
+      room(
+        'dl',
+        { class: 'questions' },
+        ['questions.gap'],
+        '/space/parts/questions.gap',
+        ...inOrder(content.questions.items).map(([id, { question, answer }]) =>
+          room(
+            'div',
+            { class: 'question' },
+            ['question.gap'],
+            '/space/parts/question.gap',
+            text('dt', 'h5', 'page', [question], `${at}/items/items/${id}/question`),
+            text('dd', 'body', 'page', [answer], `${at}/items/items/${id}/answer`),
+          ),
+        ),
+      ),
+    ),
+  ];
+}
+
+/** Links at the foot of the page, in groups on the grid. */
+function footerGroups({ text }: Build, { content }: StyleDocument): ProofNode[] {
+  if (!content.footerGroups) return [];
+  const at = '/content/footerGroups/items';
+  return [
+    room(
+      'div',
+      { class: 'grid footer-groups' },
+      ['grid.columns', 'grid.gutter', 'footer-groups.gap'],
+      '/space/parts/footer-groups.gap',
+      ...inOrder(content.footerGroups).map(([id, { title, links }]) =>
+        room(
+          'div',
+          { class: 'footer-group span-2 span-3-from-wide' },
+          ['footer-group.gap'],
+          '/space/parts/footer-group.gap',
+          text('p', 'label', 'page', [title], `${at}/${id}/title`),
+          element(
+            'ul',
+            { class: 'footer-links' },
+            ...inOrder(links).map(([link, words]) =>
+              element(
+                'li',
+                {},
+                element(
+                  'a',
+                  { class: 'footer-link', ...nowhere },
+                  text('span', 'small', 'page', [words], `${at}/${id}/links/items/${link}`),
+                ),
+              ),
+            ),
+          ),
+        ),
+      ),
+    ),
+  ];
+}
+
 /** The home page of a site, made of its own words and the classes of the exported style sheet. */
 export function homePage(document: StyleDocument, derived: Derived): ProofElement {
   const build = builder(derived);
+  const pattern = derived.patterns.find(({ id }) => id === document.content.pattern);
   return build.ground(
     'div',
     'page',
     { class: 'site', lang: document.brief.languages[0] ?? 'en' },
     ['color.page'],
     [
-      header(build, document),
+      header(build, document, derived),
       element(
         'main',
-        { class: 'site-main' },
-        hero(build, document),
-        ...notice(build, document),
-        ...alerts(build, document, derived),
-        ...table(build, document),
-        ...cards(build, document),
-        ...form(build, document, derived),
-        ...artwork(document, derived),
-        story(build, document),
+        { class: 'grid-frame' },
+        room(
+          'div',
+          { class: 'site-main' },
+          ['main.gap', 'main.end'],
+          '/space/parts/main.gap',
+          hero(build, document),
+          ...notice(build, document),
+          ...alerts(build, document, derived),
+          ...table(build, document, 'table'),
+          ...table(build, document, 'prices'),
+          ...cards(build, document),
+          ...form(build, document, derived),
+          ...artwork(document, derived),
+          story(build, document),
+          ...questions(build, document),
+        ),
       ),
       element(
         'footer',
-        { class: 'site-footer' },
-        build.text('p', 'small', 'page', [document.content.footer], '/content/footer'),
+        pattern ? { class: `on-${pattern.on.slug} pattern-${pattern.slug}` } : {},
+        element(
+          'div',
+          { class: 'grid-frame' },
+          room(
+            'div',
+            { class: 'site-footer' },
+            ['footer.inset', ...(pattern ? [`color.${pattern.on.slug}`] : [])],
+            pattern ? `/layout/patterns/items/${pattern.id}` : '/space/parts/footer.inset',
+            ...footerGroups(build, document),
+            build.text('p', 'small', 'page', [document.content.footer], '/content/footer'),
+          ),
+        ),
       ),
     ],
   );

@@ -2,6 +2,7 @@ import type { StyleDocument } from '../system/document.ts';
 import { element, type ProofElement } from './node.ts';
 
 type Mark = StyleDocument['content']['mark'];
+type Logo = StyleDocument['layout']['logo'];
 
 const WAVE = 'q4.75 -6 9.5 0 t9.5 0 t9.5 0 v3.5 q-4.75 -6 -9.5 0 t-9.5 0 t-9.5 0 z';
 
@@ -26,9 +27,21 @@ const SHAPES: Readonly<Record<Mark, readonly { readonly d: string; readonly part
     ],
   };
 
-export const markOf = (mark: Mark): ProofElement =>
+const markOf = (mark: Mark): ProofElement =>
   element(
     'svg',
     { class: 'mark', viewBox: '0 0 32 32', 'aria-hidden': 'true' },
     ...SHAPES[mark].map(({ d, part }) => element('path', { class: `mark-${part}`, d })),
   );
+
+/** The site's logo, or the mark that stands for one; another for the dark theme where there is one. */
+export function logoOf(mark: Mark, { light, dark }: Logo): readonly ProofElement[] {
+  if (light === undefined) return [element('span', { class: 'logo' }, markOf(mark))];
+  const drawn = (svg: string, className: string): ProofElement => ({
+    ...element('span', { class: className, 'aria-hidden': 'true' }),
+    svg,
+  });
+  return dark === undefined
+    ? [drawn(light, 'logo')]
+    : [drawn(light, 'logo logo-light'), drawn(dark, 'logo logo-dark')];
+}

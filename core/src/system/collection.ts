@@ -22,6 +22,13 @@ export const adding = (
   { op: 'replace', path: `${path}/order`, value: [...order, id] },
 ];
 
+/** A record without one of its keys. */
+export const without = <Value>(
+  record: Readonly<Record<string, Value>>,
+  key: string,
+): Readonly<Record<string, Value>> =>
+  Object.fromEntries(Object.entries(record).filter(([own]) => own !== key));
+
 /** What takes a thing out of the collection at a place of the document. */
 export const removing = (path: string, { order }: Collection<unknown>, id: string): Patch => [
   { op: 'remove', path: `${path}/items/${id}` },

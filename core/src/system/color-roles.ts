@@ -109,7 +109,7 @@ const TOLD_APART_BY = 0.09;
 const DARK_DANGER = 0.36;
 
 /** How far a state keeps from the brand on the hue circle, so that the two are not taken for one. */
-const KEEP_OFF = 18;
+const KEEP_OFF = 21;
 
 const awayFrom = (hue: number, brand: number): number => {
   const apart = ((hue - brand + 540) % 360) - 180;

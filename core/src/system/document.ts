@@ -7,28 +7,21 @@ import { fontFamily } from '../fonts/family.ts';
 import { LANGUAGE_CODES } from '../fonts/languages.ts';
 import { MOOD_WORDS } from '../fonts/mood.ts';
 import { NEEDS } from '../fonts/pairing.ts';
+import { collection, id, label, share, words } from './schema-parts.ts';
+import { layoutSchema, shapeSchema, spaceSchema } from './space-schema.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
-export const SCHEMA = 3;
+export const SCHEMA = 4;
 
 export const MODES = ['light', 'dark'] as const;
 export type Mode = (typeof MODES)[number];
 
-const id = z.string().check(z.regex(/^[a-z0-9][a-z0-9-]{0,63}$/));
-const label = z.string().check(z.minLength(1), z.maxLength(80));
-const words = z.string().check(z.maxLength(2000));
 const hex = z.custom<Hex>((value) => typeof value === 'string' && isHex(value), {
   error: 'a color of the form #rrggbb',
 });
 
 /** A screen that is narrow beyond doubt, in px. */
 export const NARROW_SCREEN_PX = 320;
-
-/** A collection: things by an id that never changes, and the order in which they stand. */
-const collection = <Item extends z.ZodMiniType>(item: Item) =>
-  z.strictObject({ order: z.array(id), items: z.record(id, item) });
-
-const size = z.number().check(z.gte(1), z.lte(400));
 
 const ratio = z.number().check(z.gte(1), z.lte(2.5));
 const textSize = z.number().check(z.gte(4), z.lte(400));
@@ -111,7 +104,6 @@ const textRole = z.strictObject({
 /** A color beyond sRGB as CSS writes it, for screens that can show it. */
 const wideColor = z.string().check(z.maxLength(80), z.regex(/^[a-z0-9-]+\([a-z0-9.%+\- ]+\)$/));
 
-const share = z.number().check(z.gte(0), z.lte(1));
 const rungNumber = z.int().check(z.gte(1), z.lte(RUNGS));
 
 const paint = z.discriminatedUnion('kind', [
@@ -224,22 +216,39 @@ const customToken = z.strictObject({
   type: z.string().check(z.minLength(1), z.maxLength(40)),
   value: z.json(),
   alias: z.optional(tokenPath),
+  /** What our own extension said of it. */
+  extension: z.optional(z.json()),
   description: z.optional(words),
 });
 
 export const MARKS = ['tide', 'dome', 'flame', 'plain'] as const;
 
+const table = z.strictObject({
+  title: words,
+  note: words,
+  columns: collection(label),
+  rows: collection(z.record(id, words)),
+});
+
 const content = z.strictObject({
   mark: z.enum(MARKS),
+  /** What one does from every page, at the end of the header. */
+  headerAction: z.optional(label),
   nav: collection(label),
   hero: z.strictObject({ title: words, lead: words, primary: label, secondary: label }),
   notice: z.strictObject({ title: words, text: words }),
-  table: z.strictObject({
-    title: words,
-    note: words,
-    columns: collection(label),
-    rows: collection(z.record(id, words)),
-  }),
+  table,
+  /** A second table, under the first. */
+  prices: z.optional(table),
+  /** What people ask, and the answers. */
+  questions: z.optional(
+    z.strictObject({
+      title: words,
+      items: collection(z.strictObject({ question: words, answer: words })),
+    }),
+  ),
+  /** Links at the foot of every page, in groups. */
+  footerGroups: z.optional(collection(z.strictObject({ title: label, links: collection(label) }))),
   story: z.strictObject({ title: words, opening: words, text: words, aside: words }),
   cards: z.strictObject({
     title: words,
@@ -255,6 +264,8 @@ const content = z.strictObject({
   /** The veil over whose picture the opening words stand. */
   heroVeil: z.optional(id),
   artwork: z.optional(artwork),
+  /** The pattern behind the foot of the page. */
+  pattern: z.optional(id),
   footer: words,
 });
 
@@ -336,13 +347,9 @@ export const documentSchema = z.strictObject({
     gradients: collection(gradient),
     veils: collection(veil),
   }),
-  space: z.strictObject({
-    unit: size,
-    steps: collection(
-      z.strictObject({ name: label, multiple: z.number().check(z.gt(0), z.lte(64)) }),
-    ),
-    roles: z.strictObject({ inset: id, stack: id, section: id }),
-  }),
+  space: spaceSchema,
+  layout: layoutSchema,
+  shape: shapeSchema,
   content,
   tokens: z.strictObject({ custom: collection(customToken) }),
   /** Findings that were accepted as they are, by the finding's id. */
@@ -364,7 +371,12 @@ export type Face = (typeof FACES)[number];
 export type FontChoice = StyleDocument['fonts']['roles']['heading'];
 export type FontReason = (typeof FONT_REASONS)[number];
 export type Brief = StyleDocument['brief'];
-export type SpaceRole = keyof StyleDocument['space']['roles'];
+export type Space = StyleDocument['space'];
+export type Layout = StyleDocument['layout'];
+export type Shape = StyleDocument['shape'];
+export type SpaceRole = Space['roles']['items'][string];
+export type { SpaceUse } from './space-schema.ts';
+export type SpaceLength = SpaceRole['value'];
 
 export interface Collection<Item> {
   readonly order: readonly string[];

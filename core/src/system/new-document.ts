@@ -3,8 +3,9 @@ import type { FontFamily } from '../fonts/family.ts';
 import { collectionOf, NOTHING } from './collection.ts';
 import { companionsOf, usualColorRoles } from './color-roles.ts';
 import { SCHEMA, type Paint, type StyleDocument } from './document.ts';
+import { usualLayout, usualShape, usualSpace } from './usual-space.ts';
 
-export { collectionOf };
+export { collectionOf, usualSpace };
 
 type Type = StyleDocument['type'];
 type Color = StyleDocument['color'];
@@ -53,19 +54,6 @@ export const usualTexts: Color['texts'] = collectionOf([
   ['small-surface', { text: 'small', part: 'words', color: 'quiet', on: 'surface' }],
   ['label-action', { text: 'label', part: 'words', color: 'action-ink', on: 'action' }],
 ]);
-
-export const usualSpace: StyleDocument['space'] = {
-  unit: 8,
-  steps: collectionOf([
-    ['xs', { name: 'xs', multiple: 0.5 }],
-    ['s', { name: 's', multiple: 1 }],
-    ['m', { name: 'm', multiple: 2 }],
-    ['l', { name: 'l', multiple: 3 }],
-    ['xl', { name: 'xl', multiple: 5 }],
-    ['xxl', { name: 'xxl', multiple: 8 }],
-  ]),
-  roles: { inset: 'l', stack: 'm', section: 'xxl' },
-};
 
 /** The brand color itself, unchanged, is what one acts on in light. */
 const ofTheBrand = (roles: Color['roles']): Color['roles'] => {
@@ -138,6 +126,8 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
       veils: NOTHING,
     },
     space: usualSpace,
+    layout: usualLayout(24, 24),
+    shape: usualShape,
     content: {
       mark: 'plain',
       nav: collectionOf([

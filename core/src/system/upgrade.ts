@@ -1,6 +1,8 @@
+import { nearestStep } from '../space/scale.ts';
 import { SCHEMA } from './document.ts';
 import { LINE } from './new-document.ts';
 import type { Patch } from './patch.ts';
+import { usualLayout, usualShape, usualSpace, usualSpaceRoles } from './usual-space.ts';
 import { validate, type Validated } from './validate.ts';
 
 type Upgrade = (document: Record<string, unknown>) => Record<string, unknown>;
@@ -51,10 +53,64 @@ const emptyCollections: Upgrade = (document) =>
       : color,
   ) as Record<string, unknown>;
 
+const asNumber = (value: unknown, otherwise: number): number =>
+  typeof value === 'number' ? value : otherwise;
+
+/**
+ * Space had three roles that took steps; now it has as many as a page needs. The three keep their
+ * steps, the others take those that are nearest to what is usual.
+ */
+const spaceThatIsKept: Upgrade = (document) => {
+  const { space } = document;
+  if (!isRecord(space) || !isRecord(space['steps']) || !isRecord(space['steps']['items']))
+    return document;
+  const unit = asNumber(space['unit'], 8);
+  const steps = Object.entries(space['steps']['items']).map(
+    ([id, step]) => [id, unit * (isRecord(step) ? asNumber(step['multiple'], 1) : 1)] as const,
+  );
+  const nearest = (px: number): string =>
+    steps[
+      nearestStep(
+        steps.map(([, size]) => size),
+        px,
+      ) ?? 0
+    ]?.[0] ?? '';
+  const decided = isRecord(space['roles']) ? space['roles'] : {};
+  const step = (role: string, px: number): string => {
+    const own = decided[role];
+    return typeof own === 'string' ? own : nearest(px);
+  };
+  const inset = step('inset', 24);
+  const insetPx = steps.find(([id]) => id === inset)?.[1] ?? 24;
+  return {
+    ...document,
+    space: {
+      unit,
+      scale: 'multiples',
+      names: 'own',
+      steps: space['steps'],
+      roles: usualSpaceRoles({
+        closest: nearest(4),
+        tight: nearest(8),
+        small: nearest(16),
+        stack: step('stack', 16),
+        inset,
+        large: nearest(40),
+        section: step('section', 64),
+      }),
+      parts: {},
+      limits: usualSpace.limits,
+    },
+    layout: usualLayout(insetPx, insetPx),
+    shape: usualShape,
+  };
+};
+
 /** One upgrade for each older schema number, to the next one. Schema 1 is the first. */
 const UPGRADES: Readonly<Record<number, Upgrade>> = {
   1: (document) => lineOfTheBrief(anchorsInOrder(labelsOfTheirOwn(document))),
   2: (document) => emptyCollections(document),
+  3: (document) => spaceThatIsKept(document),
 };
 
 /** Reads a stored document of any schema number up to the newest; a newer one is a problem. */
@@ -79,6 +135,8 @@ export function readDocument(value: unknown): Validated {
 /** Where a place of an older schema is in the next one. */
 const PLACES: Readonly<Record<number, (path: string) => string>> = {
   1: (path) => path.replace(/^\/type\/anchors\/(narrow|wide)(?=\/|$)/, '/type/anchors/items/$1'),
+  3: (path) =>
+    path.replace(/^\/space\/roles\/(inset|stack|section)$/, '/space/roles/items/$1/value/step'),
 };
 
 /** A change that was made under an older schema, as it is in the newest: it can still be undone. */

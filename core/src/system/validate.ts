@@ -8,12 +8,10 @@ import {
   type Paint,
   type StyleDocument,
 } from './document.ts';
+import type { Problem } from './problem.ts';
+import { spaceProblems } from './space-problems.ts';
 
-/** What is wrong with a document, where (a JSON Pointer) and in words. */
-export interface Problem {
-  readonly path: string;
-  readonly message: string;
-}
+export type { Problem };
 
 export type Validated =
   | { readonly ok: true; readonly document: StyleDocument }
@@ -149,7 +147,7 @@ function* listProblems({ brief, fonts }: StyleDocument): Generator<Problem> {
 }
 
 function* problemsOf(document: StyleDocument): Generator<Problem> {
-  const { brief, color, content, space, tokens, type } = document;
+  const { brief, color, content, layout, shape, space, tokens, type } = document;
   const collections: readonly (readonly [string, Collection<unknown>])[] = [
     ['/type/anchors', type.anchors],
     ['/type/roles', type.roles],
@@ -159,12 +157,39 @@ function* problemsOf(document: StyleDocument): Generator<Problem> {
     ['/color/gradients', color.gradients],
     ['/color/veils', color.veils],
     ['/space/steps', space.steps],
+    ['/space/roles', space.roles],
+    ['/layout/breakpoints', layout.breakpoints],
+    ['/layout/widths', layout.widths],
+    ['/layout/pictures', layout.pictures],
+    ['/layout/patterns', layout.patterns],
+    ['/shape/radii', shape.radii],
+    ['/shape/borders', shape.borders],
+    ['/shape/shadows', shape.shadows],
+    ['/shape/opacities', shape.opacities],
+    ['/shape/layers', shape.layers],
+    ['/shape/durations', shape.durations],
+    ['/shape/easings', shape.easings],
     ['/tokens/custom', tokens.custom],
     ['/content/nav', content.nav],
     ['/content/table/columns', content.table.columns],
     ['/content/table/rows', content.table.rows],
     ['/content/cards/cards', content.cards.cards],
     ...(content.alerts ? [['/content/alerts', content.alerts] as const] : []),
+    ...(content.prices
+      ? [
+          ['/content/prices/columns', content.prices.columns] as const,
+          ['/content/prices/rows', content.prices.rows] as const,
+        ]
+      : []),
+    ...(content.questions ? [['/content/questions/items', content.questions.items] as const] : []),
+    ...(content.footerGroups
+      ? [
+          ['/content/footerGroups', content.footerGroups] as const,
+          ...inOrder(content.footerGroups).map(
+            ([id, { links }]) => [`/content/footerGroups/items/${id}/links`, links] as const,
+          ),
+        ]
+      : []),
     ...(content.form ? [['/content/form/fields', content.form.fields] as const] : []),
   ];
   for (const [path, collection] of collections) yield* orderProblems(path, collection);
@@ -177,9 +202,7 @@ function* problemsOf(document: StyleDocument): Generator<Problem> {
   yield* paintProblems(document);
   yield* useProblems(document);
   yield* veilProblems(document);
-  for (const [role, step] of Object.entries(space.roles))
-    if (!(step in space.steps.items))
-      yield { path: `/space/roles/${role}`, message: `there is no step “${step}”` };
+  yield* spaceProblems(document);
 }
 
 const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>

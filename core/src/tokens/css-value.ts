@@ -59,11 +59,60 @@ function gradientCss(value: TokenJson): string | undefined {
   return stops.includes(undefined) ? undefined : `linear-gradient(to right, ${stops.join(', ')})`;
 }
 
+const dimensionCss = lengthCss(['px', 'rem']);
+const durationCss = lengthCss(['ms', 's']);
+
+/** One shadow, or several over each other. */
+function shadowCss(value: TokenJson): string | undefined {
+  const layers = (isList(value) ? value : [value]).map((layer) => {
+    if (!isRecord(layer)) return undefined;
+    const { color, offsetX, offsetY, blur, spread = { value: 0, unit: 'px' }, inset } = layer;
+    const lengths = [offsetX, offsetY, blur, spread].map((length) => dimensionCss(length ?? null));
+    const painted = colorCss(color ?? null);
+    return lengths.includes(undefined) || painted === undefined
+      ? undefined
+      : `${inset === true ? 'inset ' : ''}${lengths.join(' ')} ${painted}`;
+  });
+  return layers.length === 0 || layers.includes(undefined) ? undefined : layers.join(', ');
+}
+
+const STROKES = ['solid', 'dashed', 'dotted', 'double', 'groove', 'ridge', 'outset', 'inset'];
+
+/** A stroke that CSS has a word for; of dashes of its own CSS knows nothing. */
+const strokeCss = (value: TokenJson): string | undefined =>
+  typeof value === 'string' && STROKES.includes(value) ? value : undefined;
+
+function borderCss(value: TokenJson): string | undefined {
+  if (!isRecord(value)) return undefined;
+  const parts = [
+    dimensionCss(value['width'] ?? null),
+    strokeCss(value['style'] ?? null),
+    colorCss(value['color'] ?? null),
+  ];
+  return parts.includes(undefined) ? undefined : parts.join(' ');
+}
+
+function easingCss(value: TokenJson): string | undefined {
+  return isList(value) && value.length === 4 && value.every((part) => isNumber(part))
+    ? `cubic-bezier(${value.join(', ')})`
+    : undefined;
+}
+
+function transitionCss(value: TokenJson): string | undefined {
+  if (!isRecord(value)) return undefined;
+  const parts = [
+    durationCss(value['duration'] ?? null),
+    easingCss(value['timingFunction'] ?? null),
+    durationCss(value['delay'] ?? { value: 0, unit: 'ms' }),
+  ];
+  return parts.includes(undefined) ? undefined : parts.join(' ');
+}
+
 const CSS_OF: Readonly<Record<string, (value: TokenJson) => string | undefined>> = {
   color: colorCss,
   gradient: gradientCss,
-  dimension: lengthCss(['px', 'rem']),
-  duration: lengthCss(['ms', 's']),
+  dimension: dimensionCss,
+  duration: durationCss,
   number: (value) => (isNumber(value) ? String(value) : undefined),
   fontWeight: (value) => (isNumber(value) ? String(value) : undefined),
   fontFamily: (value) =>
@@ -72,10 +121,11 @@ const CSS_OF: Readonly<Record<string, (value: TokenJson) => string | undefined>>
       : isList(value) && value.every((name) => typeof name === 'string')
         ? value.map((name) => familyName(name)).join(', ')
         : undefined,
-  cubicBezier: (value) =>
-    isList(value) && value.length === 4 && value.every((part) => isNumber(part))
-      ? `cubic-bezier(${value.join(', ')})`
-      : undefined,
+  cubicBezier: easingCss,
+  shadow: shadowCss,
+  border: borderCss,
+  strokeStyle: strokeCss,
+  transition: transitionCss,
 };
 
 /**
@@ -84,3 +134,59 @@ const CSS_OF: Readonly<Record<string, (value: TokenJson) => string | undefined>>
  */
 export const cssOfJson = (type: string, value: TokenJson): string | undefined =>
   CSS_OF[type]?.(value);
+
+const fixedCss = (value: TokenJson | undefined): string | undefined =>
+  lengthCss(['px', 'rem', 'em'])(value ?? null);
+
+/** `clamp(minimum, base + slope, maximum)` of a size that flows. */
+function clampCss(clamp: TokenJson, unit: string): string | undefined {
+  if (!isRecord(clamp) || !isNumber(clamp['slope'])) return undefined;
+  const [least, base, most] = ['minimum', 'base', 'maximum'].map((part) => fixedCss(clamp[part]));
+  if (least === undefined || base === undefined || most === undefined) return undefined;
+  const slope = clamp['slope'];
+  return `clamp(${least}, ${base} ${slope < 0 ? '-' : '+'} ${Math.abs(slope)}${unit}, ${most})`;
+}
+
+function fluidCss(value: TokenJson): string | undefined {
+  if (!isRecord(value)) return undefined;
+  const { clamps, unit } = value;
+  if (!isList(clamps) || typeof unit !== 'string' || !/^(vi|vw|cqi)$/.test(unit)) return undefined;
+  const rest = fixedCss(value['rest']);
+  const parts = clamps.map((clamp) => clampCss(clamp, unit));
+  if (rest === undefined || parts.length === 0 || parts.includes(undefined)) return undefined;
+  return parts.length === 1 && Number.parseFloat(rest) === 0
+    ? parts.join('')
+    : `calc(${[rest, ...parts].join(' + ')})`;
+}
+
+function shrinkingCss(value: TokenJson): string | undefined {
+  if (!isRecord(value)) return undefined;
+  const { form, share } = value;
+  const fixed = fixedCss(value['fixed']);
+  if (fixed === undefined || !isNumber(share)) return undefined;
+  if (form === 'min' || form === 'max') return `${form}(${fixed}, ${share}%)`;
+  const least = value['least'] === undefined ? '0px' : fixedCss(value['least']);
+  return form === 'clamp' && least !== undefined
+    ? `clamp(${least}, ${share}%, ${fixed})`
+    : undefined;
+}
+
+const isUnit = (unit: TokenJson | undefined): unit is string =>
+  typeof unit === 'string' && /^(rem|em|ch|px|%)$/.test(unit);
+
+/**
+ * What the extension of a dimension says that the open format cannot (a size that flows, a length in
+ * em or ch, one that shrinks with its container, a share of it) as CSS writes it; undefined where it
+ * says nothing of the kind.
+ */
+export function cssOfExtension(extension: TokenJson | undefined): string | undefined {
+  if (!isRecord(extension)) return undefined;
+  const { em, fluid, shrinking, width, share } = extension;
+  if (isNumber(em)) return `${em}em`;
+  if (fluid !== undefined) return fluidCss(fluid);
+  if (shrinking !== undefined) return shrinkingCss(shrinking);
+  if (isNumber(share)) return `${share}%`;
+  if (isRecord(width) && isNumber(width['value']) && isUnit(width['unit']))
+    return `${width['value']}${width['unit']}`;
+  return undefined;
+}

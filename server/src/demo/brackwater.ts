@@ -6,8 +6,10 @@ import {
   usualRoles,
   usualSpace,
 } from '@garnish/core/system/new-document';
+import { inOrder } from '@garnish/core/system/document';
+import { usualLayout, usualShape } from '@garnish/core/system/usual-space';
 import { family } from '../fonts/shipped.ts';
-import { itself, own, painted, rung, share, withRoles } from './decide.ts';
+import { itself, own, painted, rung, share, withRoles, withSpace } from './decide.ts';
 
 const crossing = (quay: string, leaves: string, arrives: string, tide: string) => ({
   quay,
@@ -15,6 +17,29 @@ const crossing = (quay: string, leaves: string, arrives: string, tide: string) =
   arrives,
   tide,
 });
+
+const fare = (who: string, single: string, back: string, month: string) => ({
+  who,
+  single,
+  return: back,
+  month,
+});
+
+/** A group of links, each with a place of its own in the document. */
+const group = (title: string, ...links: readonly string[]) => ({
+  title,
+  links: collectionOf(links.map((words, index) => [`link-${index + 1}`, words] as const)),
+});
+
+/** Two waves, one over the other, drawn for the demo; other colors on a dark ground. */
+const tideLogo = (over: string, under: string): string => {
+  const wave = 'q4.75 -6 9.5 0t9.5 0t9.5 0v3.5q-4.75 -6 -9.5 0t-9.5 0t-9.5 0z';
+  return (
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32" width="32" height="32">' +
+    `<path d="M1.75 9${wave}" fill="${over}"></path>` +
+    `<path d="M1.75 20${wave}" fill="${under}"></path></svg>`
+  );
+};
 
 /** A small ferry company on a tidal estuary. Everything about it is made up. */
 export function brackwater(): StyleDocument {
@@ -144,9 +169,62 @@ export function brackwater(): StyleDocument {
         ],
       ]),
     },
-    space: { ...usualSpace, roles: { inset: 'l', stack: 'm', section: 'xxl' } },
+    space: {
+      ...usualSpace,
+      steps: collectionOf([...inOrder(usualSpace.steps), ['xxxl', { name: 'xxxl', multiple: 12 }]]),
+      roles: withSpace({
+        inset: {
+          value: {
+            kind: 'shrinking',
+            form: 'min',
+            fixed: { value: 1.5, unit: 'rem' },
+            share: 6,
+          },
+        },
+        'inset-small': { value: { kind: 'stepped', step: 's', at: { medium: 'm' } } },
+        section: { value: { kind: 'step', step: 'xl', at: { middle: 'xxl', wide: 'xxxl' } } },
+      }),
+      parts: { 'card.inset': { role: 'inset-small' } },
+    },
+    layout: {
+      ...usualLayout(20, 16),
+      grid: {
+        align: 'centered',
+        whole: true,
+        base: { columns: 4, gutter: 16, margin: 16 },
+        at: {
+          medium: { columns: 8, gutter: 24, margin: 24 },
+          wide: { columns: 12, container: 1080, margin: 24 },
+        },
+      },
+      header: 'centered',
+      logo: {
+        light: tideLogo('#1c4f52', '#b5391a'),
+        dark: tideLogo('#9fc6c4', '#e8825f'),
+        least: 24,
+        clear: 0.25,
+        scale: 1.6,
+      },
+      patterns: collectionOf([
+        [
+          'ripples',
+          {
+            name: 'ripples',
+            kind: 'waves',
+            ink: 'link',
+            on: 'surface',
+            cell: 'l',
+            strength: 0.08,
+            turn: 0,
+          },
+        ],
+      ]),
+    },
+    shape: { ...usualShape, cards: 'low' },
     content: {
       mark: 'tide',
+      headerAction: 'Map',
+      pattern: 'ripples',
       nav: collectionOf([
         ['crossings', 'Crossings'],
         ['fares', 'Fares'],
@@ -178,8 +256,79 @@ export function brackwater(): StyleDocument {
           ['third', crossing('Heron Point', '09:45', '10:21', 'falling')],
           ['fourth', crossing('Saltmere', '11:15', '11:41', 'low')],
           ['fifth', crossing('Heron Point', '14:11', '14:47', 'rising')],
+          ['sixth', crossing('Saltmere', '15:40', '16:02', 'high')],
+          ['seventh', crossing('Heron Point', '17:05', '17:41', 'high')],
+          ['eighth', crossing('Saltmere', '18:30', '18:52', 'falling')],
+          ['ninth', crossing('Saltmere', '19:15', '19:37', 'falling')],
         ]),
       },
+      prices: {
+        title: 'Fares',
+        note: 'Children under six travel free. A return ticket holds for thirty days.',
+        columns: collectionOf([
+          ['who', 'Who'],
+          ['single', 'Single'],
+          ['return', 'Return'],
+          ['month', 'Month'],
+        ]),
+        rows: collectionOf([
+          ['adult', fare('Adult', '3.40', '6.10', '58.00')],
+          ['child', fare('Child, six to fifteen', '1.70', '3.05', '29.00')],
+          ['bicycle', fare('Bicycle', 'free', 'free', 'free')],
+          ['motorcycle', fare('Motorcycle', '4.80', '8.60', '82.00')],
+          ['car', fare('Car with its driver', '11.20', '20.00', '190.00')],
+          ['van', fare('Van under three metres', '17.50', '31.50', '300.00')],
+        ]),
+      },
+      questions: {
+        title: 'What people ask on the quay',
+        items: collectionOf([
+          [
+            'dogs',
+            {
+              question: 'May my dog come along?',
+              answer: 'On a lead, on deck and in the aft cabin. Water stands by the ramp.',
+            },
+          ],
+          [
+            'late',
+            {
+              question: 'What if I miss the last boat?',
+              answer: 'The night bus leaves the upper slip at 23:50 and goes round by the bridge.',
+            },
+          ],
+          [
+            'tide',
+            {
+              question: 'Why do the minutes change?',
+              answer: 'At low water the boat keeps to the channel, which is longer.',
+            },
+          ],
+          [
+            'ticket',
+            {
+              question: 'Where do I buy a ticket?',
+              answer: 'On board, at the quay office, or here. The price is the same.',
+            },
+          ],
+          [
+            'chair',
+            {
+              question: 'Can I board with a wheelchair?',
+              answer: 'At every state of the tide on Turnstone; ring for Tern at low water.',
+            },
+          ],
+        ]),
+      },
+      footerGroups: collectionOf([
+        ['travel', group('Travel', 'Crossings', 'Fares', 'Bicycles', 'Groups', 'Lost things')],
+        ['fleet', group('Fleet', 'Tern', 'Turnstone', 'How they run', 'Open day', 'The yard')],
+        ['quays', group('Quays', 'Oxney Quay', 'Saltmere', 'Heron Point', 'Parking', 'Buses')],
+        [
+          'company',
+          group('Company', 'Notices', 'Work with us', 'Our tide book', 'Press', 'Contact'),
+        ],
+      ]),
       story: {
         title: 'A crossing since the first bridge fell',
         opening: 'The estuary moves its channels every winter.',
@@ -211,6 +360,30 @@ export function brackwater(): StyleDocument {
               title: 'Tern and Turnstone',
               text: 'Both boats were built on the estuary, run on hydrogenated oil and carry sixty people.',
               link: 'See the fleet',
+            },
+          ],
+          [
+            'tides',
+            {
+              title: 'The tide book',
+              text: 'High and low water at all three quays, printed every January and free on board.',
+              link: 'Read this month’s pages',
+            },
+          ],
+          [
+            'mornings',
+            {
+              title: 'Bird mornings',
+              text: 'On the first Sunday of the month the early boat takes the long way past the sandbanks.',
+              link: 'Come along',
+            },
+          ],
+          [
+            'schools',
+            {
+              title: 'Classes on board',
+              text: 'Two hours on the water for a class of thirty, with nets, maps and a warm cabin.',
+              link: 'Ask for a date',
             },
           ],
         ]),

@@ -1,7 +1,14 @@
 import type { Hex } from '@garnish/core/color/srgb';
-import type { Paint, StyleDocument, TextRole } from '@garnish/core/system/document';
+import type {
+  Paint,
+  Space,
+  SpaceRole,
+  StyleDocument,
+  TextRole,
+} from '@garnish/core/system/document';
 import { usualColorRoles, type RoleRamps } from '@garnish/core/system/color-roles';
 import { collectionOf } from '@garnish/core/system/collection';
+import { usualSpace } from '@garnish/core/system/usual-space';
 
 type Roles = StyleDocument['type']['roles'];
 
@@ -49,5 +56,16 @@ export const withRoles = (
   ...roles,
   items: Object.fromEntries(
     Object.entries(roles.items).map(([id, role]) => [id, { ...role, ...changes[id] }]),
+  ),
+});
+
+/** The usual space roles with some of their decisions changed. */
+export const withSpace = (
+  changes: Readonly<Record<string, Partial<SpaceRole>>>,
+  { order, items }: Space['roles'] = usualSpace.roles,
+): Space['roles'] => ({
+  order,
+  items: Object.fromEntries(
+    Object.entries(items).map(([id, role]) => [id, { ...role, ...changes[id] }]),
   ),
 });

@@ -6,8 +6,9 @@ import {
   usualRoles,
   usualSpace,
 } from '@garnish/core/system/new-document';
+import { usualLayout, usualShape } from '@garnish/core/system/usual-space';
 import { family } from '../fonts/shipped.ts';
-import { itself, painted, rung, withRoles } from './decide.ts';
+import { itself, painted, rung, withRoles, withSpace } from './decide.ts';
 
 /** Drawn for the demo: a dome, a slit open to the sky, three stars. */
 const DOME =
@@ -103,12 +104,62 @@ export function kestrel(): StyleDocument {
       ),
     },
     space: {
-      unit: 8,
-      steps: usualSpace.steps,
-      roles: { inset: 'l', stack: 'm', section: 'xxl' },
+      ...usualSpace,
+      unit: 4,
+      scale: 'geometric',
+      series: { first: 1, ratio: 1.75 },
+      names: 'size words',
+      roles: withSpace({
+        inset: { value: { kind: 'step', step: 'l', at: { wide: 'xl' } } },
+        section: { value: { kind: 'step', step: 'xl', at: { wide: 'xxl' } } },
+        control: {
+          value: { kind: 'own', value: 1.5, unit: 'em' },
+          block: { kind: 'own', value: 0.75, unit: 'em' },
+        },
+      }),
+    },
+    layout: {
+      ...usualLayout(20, 20),
+      grid: {
+        align: 'full',
+        whole: false,
+        base: { columns: 4, gutter: 20, margin: 20 },
+        at: {
+          medium: { columns: 8, margin: 36 },
+          wide: { columns: 12, gutter: 36, margin: 64 },
+        },
+      },
+      screen: 'dvh',
+      patterns: collectionOf([
+        [
+          'stars',
+          {
+            name: 'stars',
+            kind: 'dots',
+            ink: 'accent',
+            on: 'surface',
+            cell: 'xl',
+            strength: 0.06,
+            turn: 30,
+          },
+        ],
+      ]),
+    },
+    shape: {
+      ...usualShape,
+      corners: { control: 'full', card: 'round', picture: 'round' },
+      radii: collectionOf([
+        ['soft', { name: 'soft', px: 6 }],
+        ['round', { name: 'round', px: 16 }],
+        ['full', { name: 'full', px: 48 }],
+      ]),
+      light: { from: -20, reach: 0.6, softness: 2, strength: 0.2, ambient: 0.12 },
+      dark: { strength: 0.6, ambient: 0.4, rim: 0.12 },
+      cards: 'low',
     },
     content: {
       mark: 'dome',
+      pattern: 'stars',
       nav: collectionOf([
         ['tonight', 'Tonight'],
         ['programmes', 'Programmes'],

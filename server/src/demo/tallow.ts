@@ -47,6 +47,10 @@ export function tallow(): StyleDocument {
         },
       },
     },
+    space: {
+      ...start.space,
+      parts: { 'card.gap': { px: 22 }, 'form-row.gap': { role: 'stack' } },
+    },
     content: {
       ...start.content,
       mark: 'flame',

@@ -3,6 +3,7 @@ import { writeCss } from '@garnish/core/formats/css';
 import { writeDtcg } from '@garnish/core/formats/dtcg';
 import { writeStepped } from '@garnish/core/formats/stepped';
 import { writeHandoff } from '@garnish/core/formats/handoff';
+import { writeUtilities } from '@garnish/core/formats/utilities';
 import type { StyleDocument } from '@garnish/core/system/document';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
@@ -29,6 +30,11 @@ const DOWNLOADS: readonly Download[] = [
     file: 'tokens-stepped.css',
     type: 'text/css; charset=utf-8',
     write: (document) => writeStepped(document, derive(document)),
+  },
+  {
+    file: 'utilities.css',
+    type: 'text/css; charset=utf-8',
+    write: (document) => writeUtilities(document, derive(document)),
   },
   {
     file: 'tokens.json',

@@ -2,6 +2,7 @@ import { derive } from '@garnish/core/derive/derive';
 import { FONT_FOLDER, writeCss } from '@garnish/core/formats/css';
 import { writeDtcg } from '@garnish/core/formats/dtcg';
 import { writeHandoff } from '@garnish/core/formats/handoff';
+import { writeUtilities } from '@garnish/core/formats/utilities';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { strToU8, zipSync, type Zippable } from 'fflate';
 import type { FontSource } from '../fonts/delivered.ts';
@@ -18,6 +19,9 @@ export async function exportZip(document: StyleDocument, fonts: FontSource): Pro
   const folder: Zippable = {
     'tokens.css': strToU8(writeCss(derived)),
     'tokens.json': strToU8(writeDtcg(derived, document)),
+    ...(document.space.utilities && {
+      'utilities.css': strToU8(writeUtilities(document, derived)),
+    }),
     'handoff.md': strToU8(writeHandoff(document, derived)),
   };
   for (const {

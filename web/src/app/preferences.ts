@@ -18,8 +18,10 @@ const schema = z.object({
   proofSeen: z.enum(['usual', ...VISIONS, 'outdoors']),
   /** How severe what the eyes lack is, in per cent. */
   proofSeverity: z.number().check(z.gte(0), z.lte(100)),
+  /** How much the proof is blurred, in px of the page. */
+  proofBlur: z.number().check(z.gte(0), z.lte(24)),
   /** What is drawn over the proof. */
-  proofDrawn: z.enum(['nothing', 'values', 'units', 'baseline']),
+  proofDrawn: z.enum(['nothing', 'values', 'units', 'baseline', 'spaces', 'grid']),
 });
 export type Preferences = z.infer<typeof schema>;
 
@@ -35,6 +37,7 @@ function read(): Preferences {
     proofFonts: 'arrived',
     proofRoot: 16,
     proofZoom: 100,
+    proofBlur: 0,
     proofDrawn: 'nothing',
     proofSeen: 'usual',
     proofSeverity: 100,

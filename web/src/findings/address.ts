@@ -7,6 +7,8 @@ const AREA_OF: Readonly<Record<string, string>> = {
   type: 'type',
   color: 'color',
   space: 'space',
+  layout: 'space',
+  shape: 'space',
   tokens: 'tokens',
 };
 

@@ -2,6 +2,7 @@ import { joinRules } from '@garnish/core/formats/css';
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { withoutFonts } from '@garnish/core/proof/without-fonts';
 import { rootShare } from '@garnish/core/derive/styles';
+import { inOrder } from '@garnish/core/system/document';
 import { homePage } from '@garnish/core/proof/home';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import {
@@ -78,10 +79,13 @@ body::after { content: ''; position: absolute; inset: 0; pointer-events: none; o
 `;
 
 /** What of the derived values the page's elements depend on: their classes, not their sizes. */
-const classesOf = ({ derived }: View): string =>
+const classesOf = ({ derived, document }: View): string =>
   [
     ...[...derived.styles.values()].map(({ id, slug }) => `${id}:${slug}`),
     ...[...derived.colors.values()].map(({ id, slug }) => `${id}:${slug}`),
+    ...derived.patterns.map(({ id, slug, on }) => `${id}:${slug}:${on.slug}`),
+    ...('hang' in document.space.roles.items ? ['hang'] : []),
+    ...inOrder(document.shape.shadows).map(([id, { name }]) => `${id}:${name}`),
     ...derived.pairs.map(({ style, part, color, on }) =>
       [style.id, part, color.id, on.id].join(':'),
     ),
@@ -120,7 +124,16 @@ export function Frame({
   const tree = useMemo(
     () => renderNode(homePage(system, derived), editing),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- sizes and colors reach the page by the sheet alone
-    [system.name, system.content, system.color.veils, system.brief.languages, classes, editing],
+    [
+      system.name,
+      system.content,
+      system.color.veils,
+      system.brief.languages,
+      system.layout.logo,
+      system.shape.cards,
+      classes,
+      editing,
+    ],
   );
 
   useLayoutEffect(() => {

@@ -1,8 +1,5 @@
-import { joinRules } from '@garnish/core/formats/css';
-import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
-import { homePage } from '@garnish/core/proof/home';
-import { writeHtml } from '@garnish/core/proof/node';
 import type { View } from '../system/store.ts';
+import { openHiddenPage } from './hidden-page.ts';
 
 /** Where a text stands in a frame, as shares of it. */
 export interface TextBox {
@@ -21,8 +18,6 @@ export interface PictureFrame {
   readonly boxes: readonly TextBox[];
 }
 
-const HEIGHT_PX = 900;
-
 /** The lines of a text, not the box around them. */
 function linesOf(element: Element): DOMRect | undefined {
   const range = element.ownerDocument.createRange();
@@ -36,37 +31,19 @@ function linesOf(element: Element): DOMRect | undefined {
  * in a frame of that width that nobody sees. Nothing where the opening has no picture.
  */
 export async function measureHero(
-  { document: system, derived, rules }: View,
+  view: View,
   widths: readonly number[],
 ): Promise<readonly PictureFrame[]> {
-  const frame = document.createElement('iframe');
-  frame.src = '/proof/';
-  frame.setAttribute('aria-hidden', 'true');
-  frame.tabIndex = -1;
-  frame.style.position = 'fixed';
-  frame.style.insetInlineStart = '-9999px';
-  frame.style.height = `${HEIGHT_PX}px`;
+  const hidden = await openHiddenPage(view);
+  if (!hidden) return [];
+  const { document: page } = hidden;
   try {
-    await new Promise((resolve) => {
-      frame.addEventListener('load', resolve, { once: true });
-      document.body.append(frame);
-    });
-    const page = frame.contentDocument;
-    const FrameSheet = page?.defaultView?.CSSStyleSheet;
-    if (!page || !FrameSheet) return [];
-    page.adoptedStyleSheets = [joinRules(rules), ARRANGEMENT].map((css) => {
-      const sheet = new FrameSheet();
-      sheet.replaceSync(css);
-      return sheet;
-    });
-    page.body.innerHTML = writeHtml(homePage(system, derived));
     const found: PictureFrame[] = [];
     for (const screenPx of widths) {
-      frame.style.width = `${screenPx}px`;
-      await page.fonts.ready;
+      await hidden.resize(screenPx);
       const picture = page.querySelector('.over-picture')?.getBoundingClientRect();
       if (!picture) continue;
-      const boxes = [...derived.styles.values()].flatMap(({ id, slug }): TextBox[] =>
+      const boxes = [...view.derived.styles.values()].flatMap(({ id, slug }): TextBox[] =>
         [...page.querySelectorAll(`.hero-words > .type-${slug}`)].flatMap((element) => {
           const box = linesOf(element);
           return box
@@ -86,6 +63,6 @@ export async function measureHero(
     }
     return found;
   } finally {
-    frame.remove();
+    hidden.remove();
   }
 }

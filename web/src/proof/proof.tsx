@@ -7,6 +7,8 @@ import { decisionAddress } from '../findings/address.ts';
 import { useSystem } from '../system/system-context.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { Drawn } from './drawn.tsx';
+import { DrawnGrid, DrawnSpaces } from './drawn-spaces.tsx';
+import { useLayoutFindings } from './use-layout-findings.ts';
 import { Frame } from './frame.tsx';
 import { Marks } from './marks.tsx';
 import { setPageInFrame } from './page-in-frame.ts';
@@ -72,7 +74,7 @@ export function Proof() {
   const { findings, shown, decided } = useSystem();
   const preferences = usePreferences();
   const { proofTheme: theme, proofWidth: widthPx, wide, editing, proofFonts } = preferences;
-  const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity } = preferences;
+  const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity, proofBlur } = preferences;
   const [asReader, setAsReader] = useState(false);
   const [page, setPage] = useState<Document>();
   const frame = useRef<HTMLIFrameElement>(null);
@@ -80,6 +82,7 @@ export function Proof() {
   const { width: roomPx, height: roomHeightPx } = useMeasured(room);
   const uses = usePointing(page, editing);
   useWriting(page, editing);
+  useLayoutFindings();
   const scale = Math.min(1, roomPx / widthPx);
   // Zoom makes the page's own screen narrower, and everything on it larger.
   const zoom = proofZoom / 100;
@@ -89,7 +92,8 @@ export function Proof() {
     setPageInFrame(document);
   }, []);
   useEffect(() => () => setPageInFrame(undefined), []);
-  const changed = proofRoot !== ROOT_PX || proofZoom !== 100 || proofSeen !== 'usual';
+  const changed =
+    proofRoot !== ROOT_PX || proofZoom !== 100 || proofSeen !== 'usual' || proofBlur > 0;
   const setWidth = (px: number): void => setPreferences({ proofWidth: heldWidth(px) });
 
   const grab = useRef({ x: 0, width: 0 });
@@ -152,6 +156,7 @@ export function Proof() {
                 `${proofRoot} px`,
                 `${proofZoom} %`,
                 ...(proofSeen === 'usual' ? [] : [proofSeen]),
+                ...(proofBlur > 0 ? ['blurred'] : []),
               ].join(', ')
             : 'reader'}
         </button>
@@ -186,7 +191,10 @@ export function Proof() {
           className="absolute inset-y-0 start-0 outline-1 outline-line"
           style={{ width: widthPx * scale }}
         >
-          <div className="h-full overflow-hidden" style={{ filter: filterFor(proofSeen) }}>
+          <div
+            className="h-full overflow-hidden"
+            style={{ filter: filterFor(proofSeen, proofBlur * scale * zoom) }}
+          >
             <Frame
               frame={frame}
               view={shown}
@@ -216,6 +224,23 @@ export function Proof() {
               rootPx={proofRoot}
               rules={shown.rules}
               widthPx={pagePx}
+            />
+          )}
+          {page && proofDrawn === 'spaces' && (
+            <DrawnSpaces
+              page={page}
+              scale={scale * zoom}
+              rules={shown.rules}
+              widthPx={pagePx}
+              document={shown.document}
+            />
+          )}
+          {proofDrawn === 'grid' && (
+            <DrawnGrid
+              grid={shown.derived.grid}
+              widthPx={pagePx}
+              rootPx={proofRoot}
+              scale={scale * zoom}
             />
           )}
           <div

@@ -3,7 +3,7 @@ import { Choice } from '../ui/choice.tsx';
 import { SEEN } from './seen.tsx';
 import { NumberField } from '../ui/number-field.tsx';
 
-const DRAWN = ['nothing', 'values', 'units', 'baseline'] as const;
+const DRAWN = ['nothing', 'values', 'units', 'baseline', 'spaces', 'grid'] as const;
 
 /** What is behind each way of seeing, and where it is weak. */
 const MODELS = {
@@ -17,7 +17,8 @@ const MODELS = {
 
 /** What the reader has set in the browser, as far as a page can play it, and what is drawn over the page. */
 export function Reader() {
-  const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity } = usePreferences();
+  const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity, proofBlur } =
+    usePreferences();
   const zoom = proofZoom / 100;
   return (
     <div
@@ -54,6 +55,22 @@ export function Reader() {
             decimals={0}
             unit="%"
             onChange={(value) => setPreferences({ proofZoom: value })}
+          />
+        </span>
+      </span>
+      <span className="flex items-center gap-2 text-quiet">
+        squint
+        <span className="w-16 text-base-content">
+          <NumberField
+            label="Blur of the proof"
+            hideLabel
+            value={proofBlur}
+            min={0}
+            max={24}
+            step={1}
+            decimals={0}
+            unit="px"
+            onChange={(value) => setPreferences({ proofBlur: value })}
           />
         </span>
       </span>
@@ -96,11 +113,11 @@ export function Reader() {
       {proofSeen !== 'usual' && (
         <p className="basis-full text-xs text-quiet">{MODELS[proofSeen]}</p>
       )}
-      {(proofRoot !== 16 || proofZoom !== 100) && (
+      {(proofRoot !== 16 || proofZoom !== 100 || proofBlur > 0) && (
         <button
           type="button"
           className="act"
-          onClick={() => setPreferences({ proofRoot: 16, proofZoom: 100 })}
+          onClick={() => setPreferences({ proofRoot: 16, proofZoom: 100, proofBlur: 0 })}
         >
           As usual again
         </button>

@@ -8,9 +8,14 @@ const idOf = (vision: Vision): string => `seen-${vision}`;
 /** What the sun adds to every color of a screen, as a share of its white. Common practice. */
 const GLARE = 0.35;
 
-/** The filter that lets the proof be seen so; none for usual eyes indoors. */
-export const filterFor = (seen: Preferences['proofSeen']): string | undefined =>
-  seen === 'usual' ? undefined : `url(#seen-${seen})`;
+/** The filter that lets the proof be seen so, and blurred; none for usual eyes indoors. */
+export const filterFor = (seen: Preferences['proofSeen'], blurPx: number): string | undefined => {
+  const filters = [
+    ...(seen === 'usual' ? [] : [`url(#seen-${seen})`]),
+    ...(blurPx > 0 ? [`blur(${blurPx}px)`] : []),
+  ];
+  return filters.length === 0 ? undefined : filters.join(' ');
+};
 
 /** The filters themselves, once in the page. They work in linear light, as the models ask. */
 export const SeenFilters = ({ severity }: { readonly severity: number }) => (

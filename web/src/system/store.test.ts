@@ -146,7 +146,7 @@ describe('a change', () => {
       source: '',
       where: { selector: '.site' },
     } as const;
-    store.found([measured]);
+    store.found('colors', [measured]);
     expect(store.state().findings).toContain(measured);
     store.change([{ op: 'replace', path: '/type/anchors/items/wide/base', value: 19 }], 'base');
     expect(store.state().findings).toContain(measured);

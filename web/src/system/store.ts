@@ -38,6 +38,9 @@ export interface SystemState {
   readonly deleted: boolean;
 }
 
+/** What is measured on the page in the browser. */
+export type Measured = 'colors' | 'layout';
+
 export interface ChangeOptions {
   /** Changes of one gesture are one step of undo. */
   readonly gesture?: string;
@@ -47,9 +50,14 @@ export interface SystemStore {
   readonly subscribe: (listener: () => void) => () => void;
   readonly state: () => SystemState;
   readonly change: (patch: Patch, label: string, options?: ChangeOptions) => boolean;
+  /** Why a change would not be taken, in words; nothing where it would. */
+  readonly problemOf: (patch: Patch) => string | undefined;
   readonly tryOut: (patch: Patch | undefined) => void;
-  /** What was measured on the page as it stands; it holds until colors or words change. */
-  readonly found: (measured: readonly Finding[]) => void;
+  /**
+   * What was measured on the page as it stands: of its colors until colors or words change, of its
+   * layout until it is measured again.
+   */
+  readonly found: (kind: Measured, measured: readonly Finding[]) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly resolve: (choice: 'mine' | 'theirs') => void;
@@ -75,6 +83,9 @@ function compact(patch: Patch, more: Patch): Patch {
   const kept = patch.filter(({ op, path }) => !(op === 'replace' && replaced.has(path)));
   return [...kept, ...more];
 }
+
+/** What is to be repaired comes before what is to be looked at. */
+const weight = ({ severity }: Finding): number => (severity === 'repair' ? 0 : 1);
 
 const applied = (document: StyleDocument, patch: Patch): StyleDocument | undefined => {
   const result = patched(document, patch);
@@ -120,16 +131,23 @@ export function createSystemStore(
   const shownView = viewer();
   let checked: { readonly view: View; readonly all: readonly Finding[] } | undefined;
   let inFlight: string | undefined;
-  let measured: { readonly of: StyleDocument; readonly findings: readonly Finding[] } | undefined;
+  let measured: Readonly<
+    Partial<Record<Measured, { readonly of: StyleDocument; readonly findings: readonly Finding[] }>>
+  > = {};
   let state = compute();
 
   function compute(): SystemState {
     const decided = decidedView(document);
     const judged = checked?.view === decided ? checked.all : findingsOf(document, decided.derived);
     checked = { view: decided, all: judged };
-    if (measured?.of.color !== document.color || measured.of.content !== document.content)
-      measured = undefined;
-    const all = measured ? [...judged, ...measured.findings] : judged;
+    const { colors, layout } = measured;
+    if (colors && (colors.of.color !== document.color || colors.of.content !== document.content))
+      measured = { ...(layout && { layout }) };
+    const seen = Object.values(measured).flatMap(({ findings }) => findings);
+    const all =
+      seen.length === 0
+        ? judged
+        : [...judged, ...seen].sort((one, other) => weight(one) - weight(other));
     return {
       id,
       decided,
@@ -340,8 +358,13 @@ export function createSystemStore(
       trial = next;
       publish();
     },
-    found(findings) {
-      measured = { of: document, findings };
+    problemOf(patch) {
+      const result = patched(document, patch);
+      return result.ok ? undefined : (result.problems[0]?.message ?? 'This does not fit.');
+    },
+    found(kind, findings) {
+      if (findings.length === 0 && !measured[kind]?.findings.length) return;
+      measured = { ...measured, [kind]: { of: document, findings } };
       publish();
     },
     undo: () => step('undo'),

@@ -16,6 +16,8 @@ interface NumberFieldProps {
   readonly slider?: boolean;
   readonly hideLabel?: boolean;
   readonly note?: string;
+  /** Why a number that is in range would not do, in words. */
+  readonly check?: (value: number) => string | undefined;
 }
 
 /**
@@ -23,7 +25,7 @@ interface NumberFieldProps {
  * slider. While what is typed cannot be read, the last value stays in force and the field says why.
  */
 export function NumberField(props: NumberFieldProps) {
-  const { label, value, onChange, min, max, step, unit = '', units = {}, note } = props;
+  const { label, value, onChange, min, max, step, unit = '', units = {}, note, check } = props;
   const { decimals = 3, slider = false, hideLabel = false } = props;
   const id = useId();
   const [draft, setDraft] = useState<string>();
@@ -38,13 +40,22 @@ export function NumberField(props: NumberFieldProps) {
       ? read.problem
       : read.value < min || read.value > max
         ? `Between ${min} and ${max} ${unit}`.trim() + '.'
-        : undefined;
+        : check?.(rounded(read.value));
     setProblem(told);
     if (told === undefined && read.ok) {
       setDraft(undefined);
       const next = rounded(read.value);
       if (next !== rounded(value)) onChange(next, gesture());
     }
+  };
+
+  /** Takes a number that was reached without typing, where nothing speaks against it. */
+  const offer = (number: number): void => {
+    const next = held(number);
+    const told = check?.(next);
+    setDraft(undefined);
+    setProblem(told);
+    if (told === undefined) onChange(next, gesture());
   };
 
   const press = (event: KeyboardEvent<HTMLInputElement>): void => {
@@ -57,9 +68,7 @@ export function NumberField(props: NumberFieldProps) {
     if (sign === 0) return;
     event.preventDefault();
     const size = event.shiftKey ? step * 10 : event.altKey ? step / 10 : step;
-    setDraft(undefined);
-    setProblem(undefined);
-    onChange(held(value + sign * size), gesture());
+    offer(value + sign * size);
   };
 
   return (
@@ -97,11 +106,7 @@ export function NumberField(props: NumberFieldProps) {
           max={max}
           step={step}
           value={value}
-          onChange={(event) => {
-            setDraft(undefined);
-            setProblem(undefined);
-            onChange(held(event.currentTarget.valueAsNumber), gesture());
-          }}
+          onChange={(event) => offer(event.currentTarget.valueAsNumber)}
         />
       )}
       {problem !== undefined && (

@@ -133,7 +133,7 @@ export function Colored() {
   const measure = (shown: Document): void => {
     const presence = presenceOf(shown);
     setFound(presence);
-    store.found(tooMuch(presence, mode));
+    store.found('colors', tooMuch(presence, mode));
   };
   const roles = [...decided.derived.colors.values()];
   const nameOf = (hex: Hex): string =>

@@ -18,6 +18,7 @@ const TIER_SAYS = {
 const FILES = [
   ['tokens.css', 'custom properties, font faces, classes'],
   ['tokens-stepped.css', 'the same without clamp(), sizes in steps'],
+  ['utilities.css', 'classes for padding, margin and gap, where Space, Classes asks for them'],
   ['tokens.json', 'the open token format, with all decisions'],
   ['handoff.md', 'what was decided and why, in words'],
   ['tokens.zip', 'all three, with the font files and licences'],

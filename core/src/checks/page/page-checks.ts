@@ -1,0 +1,41 @@
+import type { Derived } from '../../derive/derived.ts';
+import type { StyleDocument } from '../../system/document.ts';
+import type { Finding } from '../finding.ts';
+import { edgesCheck } from './edges.ts';
+import { groupingCheck } from './grouping.ts';
+import { childrenOf, type MeasuredPage, type PageCheck } from './measured-page.ts';
+import { offScaleCheck } from './off-scale.ts';
+import { reflowCheck } from './reflow.ts';
+import { roomCheck } from './room.ts';
+import { middleCheck, navigationCheck } from './rows.ts';
+import { siblingsCheck } from './siblings.ts';
+import { targetsCheck } from './targets.ts';
+
+/** All checks of a page as it is laid out; a new one is a file and a line here. */
+export const PAGE_CHECKS: readonly PageCheck[] = [
+  targetsCheck,
+  reflowCheck,
+  offScaleCheck,
+  groupingCheck,
+  siblingsCheck,
+  edgesCheck,
+  roomCheck,
+  navigationCheck,
+  middleCheck,
+];
+
+/** What is found on the same page at several widths: each thing once, at the first width where it shows. */
+export function pageFindings(
+  pages: readonly MeasuredPage[],
+  document: StyleDocument,
+  derived: Derived,
+): readonly Finding[] {
+  const found = new Map<string, Finding>();
+  for (const page of pages) {
+    const measurement = { page, document, derived, children: childrenOf(page.boxes) };
+    for (const check of PAGE_CHECKS)
+      for (const finding of check(measurement))
+        if (!found.has(finding.id)) found.set(finding.id, finding);
+  }
+  return [...found.values()];
+}

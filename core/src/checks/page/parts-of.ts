@@ -1,0 +1,81 @@
+import { SPACE_PARTS, type SpacePart } from '../../derive/parts.ts';
+import type { StyleDocument } from '../../system/document.ts';
+import type { Patch } from '../../system/patch.ts';
+import type { Repair } from '../finding.ts';
+import { around, type MeasuredBox, type MeasuredPage } from './measured-page.ts';
+
+/** Where space is measured on a box. */
+export type Place =
+  | 'padding-top'
+  | 'padding-right'
+  | 'padding-bottom'
+  | 'padding-left'
+  | 'margin-top'
+  | 'margin-bottom'
+  | 'row-gap'
+  | 'column-gap'
+  | 'height';
+
+const PLACES: Readonly<Record<SpacePart['property'], readonly Place[]>> = {
+  padding: ['padding-top', 'padding-right', 'padding-bottom', 'padding-left'],
+  'padding-block': ['padding-top', 'padding-bottom'],
+  'padding-block-start': ['padding-top'],
+  'padding-block-end': ['padding-bottom'],
+  'padding-inline-end': ['padding-right', 'padding-left'],
+  'margin-block-start': ['margin-top'],
+  gap: ['row-gap', 'column-gap'],
+  'row-gap': ['row-gap'],
+  'min-block-size': ['height'],
+};
+
+/** Whether one of the selectors of a part is meant for a box: `.card`, or a tag inside of `.table`. */
+function isMeant(selector: string, page: MeasuredPage, index: number): boolean {
+  const box = page.boxes[index];
+  if (!box) return false;
+  return selector.split(', ').some((one) => {
+    const [outer = '', tag] = one.split(' ');
+    if (tag === undefined) return box.classes.includes(outer.slice(1));
+    return (
+      box.tag === tag &&
+      [...around(page.boxes, index)].some(({ classes }) => classes.includes(outer.slice(1)))
+    );
+  });
+}
+
+/** The part of a component that makes a space on a box. */
+export const partAt = (page: MeasuredPage, index: number, place: Place): string | undefined =>
+  Object.entries(SPACE_PARTS).find(
+    ([, { selector, property }]) =>
+      PLACES[property].includes(place) && isMeant(selector, page, index),
+  )?.[0];
+
+/** The patch that lets a part take something else. */
+export const setting = (
+  { space }: StyleDocument,
+  key: string,
+  value: StyleDocument['space']['parts'][string],
+): Patch => [
+  { op: key in space.parts ? 'replace' : 'add', path: `/space/parts/${key}`, value: { ...value } },
+];
+
+/** The repair that takes a part back to its usual role; nothing where it has it. */
+export function backToRole(
+  { space }: StyleDocument,
+  key: string,
+  before: string,
+  after: string,
+): Repair | undefined {
+  if (!(key in space.parts)) return undefined;
+  const role = SPACE_PARTS[key]?.role ?? '';
+  return {
+    label: `Take ${space.roles.items[role]?.name ?? role} again`,
+    patch: [{ op: 'remove', path: `/space/parts/${key}` }],
+    before,
+    after,
+  };
+}
+
+export const says = (px: number): string => `${Number(px.toFixed(2))} px`;
+
+/** What a box belongs to, in words, where it is one of many alike. */
+export const alike = ({ classes, tag }: MeasuredBox): string => classes[0] ?? tag;

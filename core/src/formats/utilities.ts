@@ -1,0 +1,71 @@
+import type { Derived, Rule } from '../derive/derived.ts';
+import { breakpointSlugs } from '../derive/space.ts';
+import { inOrder, type SpaceLength, type StyleDocument } from '../system/document.ts';
+import { joinRules, rulesCss } from './css.ts';
+
+/** What classes do, in readable words, and the property of each. */
+const KINDS: readonly (readonly [word: string, property: string])[] = [
+  ['pad', 'padding'],
+  ['pad-block', 'padding-block'],
+  ['pad-inline', 'padding-inline'],
+  ['pad-top', 'padding-block-start'],
+  ['pad-bottom', 'padding-block-end'],
+  ['pad-start', 'padding-inline-start'],
+  ['pad-end', 'padding-inline-end'],
+  ['margin', 'margin'],
+  ['margin-block', 'margin-block'],
+  ['margin-inline', 'margin-inline'],
+  ['margin-top', 'margin-block-start'],
+  ['margin-bottom', 'margin-block-end'],
+  ['margin-start', 'margin-inline-start'],
+  ['margin-end', 'margin-inline-end'],
+  ['gap', 'gap'],
+  ['gap-rows', 'row-gap'],
+  ['gap-columns', 'column-gap'],
+];
+
+const named = (length: SpaceLength | undefined): readonly string[] =>
+  length?.kind === 'step' || length?.kind === 'stepped'
+    ? [length.step, ...Object.values(length.at ?? {})]
+    : [];
+
+/** The steps that a role or the space after a text takes. */
+const stepsInUse = ({ space, type }: StyleDocument): ReadonlySet<string> =>
+  new Set([
+    ...inOrder(space.roles).flatMap(([, { value, block }]) => [...named(value), ...named(block)]),
+    ...inOrder(type.roles).flatMap(([, { after }]) => (after === undefined ? [] : [after])),
+  ]);
+
+/**
+ * A class for every property and step, for every width and, where it is asked for, again from each
+ * breakpoint up (`pad-m-from-wide`). No classes where the system decides for none.
+ */
+export function utilityRules(document: StyleDocument, derived: Derived): readonly Rule[] {
+  const { utilities } = document.space;
+  if (!utilities) return [];
+  const used = stepsInUse(document);
+  const steps = [...derived.steps.values()].filter(
+    ({ id }) => utilities.steps === 'all' || used.has(id),
+  );
+  const classes = (suffix: string, within?: string): Rule[] =>
+    KINDS.flatMap(([word, property]) =>
+      steps.map(({ slug }) => ({
+        selector: `.${utilities.prefix}${word}-${slug}${suffix}`,
+        ...(within !== undefined && { within }),
+        declarations: [[property, `var(--step-${slug})`] as const],
+      })),
+    );
+  const slugOf = breakpointSlugs(document.layout);
+  return [
+    ...classes(''),
+    ...(utilities.breakpoints
+      ? inOrder(document.layout.breakpoints).flatMap(([id, { width }]) =>
+          classes(`-from-${slugOf.get(id) ?? id}`, `@media (width >= ${width}px)`),
+        )
+      : []),
+  ];
+}
+
+/** The classes as a style sheet, to be loaded after `tokens.css`, whose properties they use. */
+export const writeUtilities = (document: StyleDocument, derived: Derived): string =>
+  joinRules(rulesCss(utilityRules(document, derived)));

@@ -1,0 +1,25 @@
+import type { GridKnown } from '../space/grid.ts';
+import { inOrder, type Layout } from './document.ts';
+
+/** What is known of the grid from a screen width up. */
+export interface KnownRange {
+  /** The breakpoint's id; none on the smallest screen. */
+  readonly id?: string;
+  readonly name: string;
+  readonly fromPx: number;
+  readonly known: GridKnown;
+}
+
+/** What is known of the grid in each range: what is not decided anew holds on from below. */
+export function gridKnowns({ breakpoints, grid }: Layout): readonly KnownRange[] {
+  const held = ({ container, ...known }: GridKnown): GridKnown =>
+    grid.align === 'full' || container === undefined ? known : { ...known, container };
+  let here = held(grid.base);
+  return [
+    { name: 'smallest', fromPx: 0, known: here },
+    ...inOrder(breakpoints).map(([id, { name, width }]) => {
+      here = { ...here, ...held(grid.at[id] ?? {}) };
+      return { id, name, fromPx: width, known: here };
+    }),
+  ];
+}

@@ -1,0 +1,162 @@
+import { logoOf } from '@garnish/core/proof/mark';
+import { plainPaints } from '@garnish/core/formats/artwork-fills';
+import type { Mode } from '@garnish/core/system/document';
+import { useState } from 'react';
+import { renderNode } from '../../proof/render.tsx';
+import { DecidedNumber } from '../../system/decided-number.tsx';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { FileDrop } from '../../ui/file-drop.tsx';
+import { sanitizedSvg } from '../../ui/sanitized-svg.ts';
+
+const MOST_CHARACTERS = 60_000;
+const SHOWN_PX = 44;
+
+/** The logo on the page’s own ground, with its clear space around it. */
+function Shown({ mode }: { readonly mode: Mode }) {
+  const { decided } = useSystem();
+  const { layout, content } = decided.document;
+  const { logo } = layout;
+  const page = decided.derived.colors.get('page')?.colors[mode];
+  const own = mode === 'dark' ? (logo.dark ?? logo.light) : logo.light;
+  const [node] = logoOf(
+    content.mark,
+    own === undefined ? { ...logo, dark: undefined } : { ...logo, light: own, dark: undefined },
+  );
+  const clear = SHOWN_PX * logo.clear;
+  return (
+    <figure>
+      <div
+        className="grid h-28 w-36 place-items-center border border-line"
+        style={{ background: page }}
+      >
+        <span className="outline-1 outline-dashed outline-line-strong" style={{ padding: clear }}>
+          <span
+            className="block [&_svg]:h-full [&_svg]:w-auto [&>span]:block [&>span]:h-full"
+            style={{
+              height: SHOWN_PX,
+              ['--color-link' as string]: decided.derived.colors.get('link')?.colors[mode],
+              ['--color-action' as string]: decided.derived.colors.get('action')?.colors[mode],
+            }}
+          >
+            {node && renderNode(node, false)}
+          </span>
+        </span>
+      </div>
+      <figcaption className="text-xs text-quiet">
+        on the page in {mode}
+        {mode === 'dark' && logo.light !== undefined && logo.dark === undefined
+          ? ', as in light'
+          : ''}
+      </figcaption>
+    </figure>
+  );
+}
+
+/** The logo’s versions and the decisions about it. */
+export function LogoEditor() {
+  const store = useStore();
+  const { decided } = useSystem();
+  const { logo } = decided.document.layout;
+  const [told, setTold] = useState<string>();
+  const read = async (mode: Mode, file: File): Promise<void> => {
+    const clean = sanitizedSvg(plainPaints(await file.text()));
+    if (!/<svg[\s>]/i.test(clean)) {
+      setTold(`${file.name} is no SVG. Nothing was changed.`);
+      return;
+    }
+    if (clean.length > MOST_CHARACTERS) {
+      setTold(
+        `${file.name} has ${clean.length} characters; up to ${MOST_CHARACTERS} are taken. Nothing was changed.`,
+      );
+      return;
+    }
+    if (mode === 'dark' && logo.light === undefined) {
+      setTold('Bring the version for light grounds first. Nothing was changed.');
+      return;
+    }
+    setTold(undefined);
+    store.change(
+      [
+        {
+          op: logo[mode] === undefined ? 'add' : 'replace',
+          path: `/layout/logo/${mode}`,
+          value: clean,
+        },
+      ],
+      `logo for ${mode} grounds`,
+    );
+  };
+  return (
+    <div data-decision="/layout/logo">
+      <div className="flex flex-wrap gap-x-5 gap-y-2">
+        {(['light', 'dark'] as const).map((mode) => (
+          <div key={mode}>
+            <Shown mode={mode} />
+            <FileDrop
+              name={`Logo for ${mode} grounds from a file`}
+              label={logo[mode] === undefined ? 'Bring an SVG' : 'Bring another SVG'}
+              accept=".svg,image/svg+xml"
+              onFiles={([file]) => file && void read(mode, file)}
+            />
+            {logo[mode] !== undefined && (mode === 'dark' || logo.dark === undefined) && (
+              <button
+                type="button"
+                className="min-h-6 text-quiet hover:text-base-content hover:underline"
+                onClick={() =>
+                  store.change(
+                    [{ op: 'remove', path: `/layout/logo/${mode}` }],
+                    `no logo for ${mode} grounds`,
+                  )
+                }
+              >
+                Remove
+              </button>
+            )}
+          </div>
+        ))}
+        <div className="grid w-32 content-start gap-2">
+          <DecidedNumber
+            label="least height"
+            path="/layout/logo/least"
+            name="least height of the logo"
+            value={logo.least}
+            min={8}
+            max={200}
+            step={1}
+            unit="px"
+          />
+          <DecidedNumber
+            label="clear space, of its height"
+            path="/layout/logo/clear"
+            name="clear space of the logo"
+            value={logo.clear}
+            min={0}
+            max={2}
+            step={0.05}
+            unit="×"
+          />
+          <DecidedNumber
+            label="height, of the text"
+            path="/layout/logo/scale"
+            name="scale of the logo"
+            value={logo.scale}
+            min={0.5}
+            max={8}
+            step={0.1}
+            unit="×"
+          />
+        </div>
+      </div>
+      {told !== undefined && (
+        <p role="alert" className="text-error">
+          {told}
+        </p>
+      )}
+      {logo.light === undefined && (
+        <p className="text-xs text-quiet">
+          Until there is a file, a mark in the colors of the roles stands for it.
+        </p>
+      )}
+    </div>
+  );
+}

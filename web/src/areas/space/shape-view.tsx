@@ -1,0 +1,232 @@
+import { innerRadius } from '@garnish/core/space/corners';
+import { inOrder } from '@garnish/core/system/document';
+import { usePreferences } from '../../app/preferences.ts';
+import { Notes } from '../../findings/note.tsx';
+import { DecidedNumber } from '../../system/decided-number.tsx';
+import { useSystem } from '../../system/system-context.ts';
+import { Section } from '../../ui/bench.tsx';
+import { Copy } from '../../ui/copy.tsx';
+import { Items, Pick, px } from './items.tsx';
+
+const CORNER_SAYS = {
+  control: 'buttons, fields',
+  card: 'cards, messages',
+  picture: 'pictures',
+} as const;
+const EDGE_SAYS = { line: 'fields, tables, lines', strong: 'the edge of a notice' } as const;
+
+/** Two corners one inside the other: that of a card, and what follows for whatever lies in it. */
+function Nested() {
+  const { decided } = useSystem();
+  const { shape } = decided.document;
+  const { proofWidth } = usePreferences();
+  const outer = shape.radii.items[shape.corners.card]?.px ?? 0;
+  const padding = decided.derived.spaces.get('inset')?.inline.px({ widthPx: proofWidth }) ?? 0;
+  const rows = [...new Set([4, 8, padding])]
+    .sort((one, other) => one - other)
+    .map((inset) => ({ inset, inner: innerRadius(outer, 0, inset) }));
+  return (
+    <div className="flex flex-wrap items-start gap-6">
+      <svg viewBox="0 0 150 96" className="w-40" role="img" aria-label="Nested corners">
+        {rows.slice(0, 1).map(({ inset, inner }) => (
+          <g key={inset} className="fill-none stroke-base-content">
+            <path
+              d={`M1 96V${outer * 2 + 1}a${outer * 2} ${outer * 2} 0 0 1 ${outer * 2} ${-outer * 2}H150`}
+              strokeWidth={1.5}
+            />
+            <path
+              d={`M${inset * 2 + 1} 96V${inset * 2 + inner * 2 + 1}a${inner * 2} ${inner * 2} 0 0 1 ${inner * 2} ${-inner * 2}H150`}
+              strokeWidth={1.5}
+              strokeDasharray="3 2"
+            />
+          </g>
+        ))}
+      </svg>
+      <table aria-label="Inner radius by inset">
+        <thead>
+          <tr className="text-xs text-quiet">
+            <th className="pe-4 text-end font-normal">inset</th>
+            <th className="text-end font-normal">inner radius</th>
+          </tr>
+        </thead>
+        <tbody className="figures">
+          {rows.map(({ inset, inner }) => (
+            <tr key={inset}>
+              <td className="pe-4 text-end">{px(inset)}</td>
+              <td className="text-end">
+                <Copy text={`${inner}px`} label={`Copy the inner radius ${px(inner)}`}>
+                  {px(inner)}
+                </Copy>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="max-w-52 text-xs text-quiet">
+        Outer {px(outer)} less border and inset, never below 0: then both corners run side by side.
+        Drawn twice as large, at an inset of {px(rows[0]?.inset ?? 0)}.{' '}
+        <Copy
+          className="figures"
+          text="var(--corner-card-inside)"
+          label="Copy --corner-card-inside"
+        >
+          --corner-card-inside
+        </Copy>
+      </p>
+    </div>
+  );
+}
+
+/** Radii, borders and icons, and what each is for. */
+export function ShapeView() {
+  const { decided, findings } = useSystem();
+  const { shape } = decided.document;
+  const radii = inOrder(shape.radii).map(
+    ([id, { name, px: size }]) => [id, `${name}, ${size} px`] as const,
+  );
+  const borders = inOrder(shape.borders).map(
+    ([id, { name, px: size }]) => [id, `${name}, ${size} px`] as const,
+  );
+  const cornerUses = new Map(Object.entries(shape.corners).map(([what, id]) => [id, what]));
+  const edgeUses = new Map(Object.entries(shape.edges).map(([what, id]) => [id, what]));
+  return (
+    <>
+      <Section full title="Radii" aside="px">
+        <div className="grid gap-x-8 gap-y-3 @min-[30rem]:grid-cols-[minmax(0,1fr)_9.5rem]">
+          <Items
+            path="/shape/radii"
+            collection={shape.radii}
+            what="radius"
+            columns="5rem minmax(0,1fr)"
+            least={1}
+            kept={(id) =>
+              cornerUses.has(id) ? `stays: corners of a ${cornerUses.get(id) ?? ''}` : undefined
+            }
+            another={() => ({ name: `radius ${shape.radii.order.length + 1}`, px: 12 })}
+          >
+            {(_, { name, px: size }, path) => (
+              <>
+                <DecidedNumber
+                  label={`Radius ${name}`}
+                  hideLabel
+                  path={`${path}/px`}
+                  value={size}
+                  min={0}
+                  max={200}
+                  step={1}
+                  unit="px"
+                />
+                <svg viewBox="0 0 90 30" className="h-8 w-24 justify-self-end" aria-hidden>
+                  <path
+                    d={`M1 30V${Math.min(29, size) + 1}a${Math.min(29, size)} ${Math.min(29, size)} 0 0 1 ${Math.min(29, size)} ${-Math.min(29, size)}H90`}
+                    className="fill-none stroke-base-content"
+                    strokeWidth={1.5}
+                  />
+                </svg>
+              </>
+            )}
+          </Items>
+          <div className="grid content-start gap-1.5">
+            {Object.entries(shape.corners).map(([what, id]) => (
+              <Pick
+                key={what}
+                label={`corners of ${CORNER_SAYS[what as keyof typeof CORNER_SAYS]}`}
+                path={`/shape/corners/${what}`}
+                value={id}
+                options={radii}
+              />
+            ))}
+          </div>
+        </div>
+        <Notes findings={findings} at={['/shape/radii', '/shape/corners']} />
+      </Section>
+      <Section full title="Nested corners" aside="computed">
+        <Nested />
+      </Section>
+      <Section full title="Borders" aside="px">
+        <div className="grid gap-x-8 gap-y-3 @min-[30rem]:grid-cols-[minmax(0,1fr)_9.5rem]">
+          <Items
+            path="/shape/borders"
+            collection={shape.borders}
+            what="border"
+            columns="5rem minmax(0,1fr)"
+            least={1}
+            kept={(id) => (edgeUses.has(id) ? `stays: ${edgeUses.get(id) ?? ''} edges` : undefined)}
+            another={() => ({ name: `border ${shape.borders.order.length + 1}`, px: 2 })}
+          >
+            {(_, { name, px: size }, path) => (
+              <>
+                <DecidedNumber
+                  label={`Border ${name}`}
+                  hideLabel
+                  path={`${path}/px`}
+                  value={size}
+                  min={0}
+                  max={40}
+                  step={1}
+                  unit="px"
+                />
+                <span
+                  aria-hidden
+                  className="mb-3 w-24 justify-self-end bg-base-content"
+                  style={{ height: Math.min(24, size) }}
+                />
+              </>
+            )}
+          </Items>
+          <div className="grid content-start gap-1.5">
+            {Object.entries(shape.edges).map(([what, id]) => (
+              <Pick
+                key={what}
+                label={`${what}: ${EDGE_SAYS[what as keyof typeof EDGE_SAYS]}`}
+                path={`/shape/edges/${what}`}
+                value={id}
+                options={borders}
+              />
+            ))}
+          </div>
+        </div>
+      </Section>
+      <Section full title="Icons" aside="beside text, and as strong as its strokes">
+        <div className="flex items-end gap-x-6">
+          <div className="w-28">
+            <DecidedNumber
+              label="size"
+              path="/shape/icon/size"
+              name="size of icons"
+              value={shape.icon.size}
+              min={0.5}
+              max={6}
+              step={0.05}
+              unit="em"
+            />
+          </div>
+          <div className="w-28">
+            <DecidedNumber
+              label="stroke"
+              path="/shape/icon/stroke"
+              name="stroke of icons"
+              value={shape.icon.stroke}
+              min={0.5}
+              max={8}
+              step={0.25}
+              unit="px"
+            />
+          </div>
+          <p className="flex items-center gap-2 text-base" aria-hidden>
+            <svg
+              viewBox="0 0 24 24"
+              fill="none"
+              stroke="currentColor"
+              strokeWidth={(shape.icon.stroke * 24) / (shape.icon.size * 16)}
+              style={{ width: shape.icon.size * 16, height: shape.icon.size * 16 }}
+            >
+              <path d="M4 12h15M13 6l6 6-6 6" />
+            </svg>
+            <span style={{ fontSize: 16 }}>beside words of 16 px</span>
+          </p>
+        </div>
+      </Section>
+    </>
+  );
+}

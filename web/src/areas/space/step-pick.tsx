@@ -1,0 +1,32 @@
+import { useSystem } from '../../system/system-context.ts';
+import { px } from './items.tsx';
+
+/** One of the steps, or what was there before. */
+export function StepPick({
+  label,
+  value,
+  inheritedName,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly inheritedName?: string;
+  readonly onChange: (value: string) => void;
+}) {
+  const { decided } = useSystem();
+  return (
+    <select
+      aria-label={label}
+      className={`select w-full ${value === '' ? 'text-quiet italic' : ''}`}
+      value={value}
+      onChange={(event) => onChange(event.currentTarget.value)}
+    >
+      {inheritedName !== undefined && <option value="">{inheritedName}</option>}
+      {[...decided.derived.steps.values()].map((step) => (
+        <option key={step.id} value={step.id}>
+          {step.name}, {px(step.px)}
+        </option>
+      ))}
+    </select>
+  );
+}

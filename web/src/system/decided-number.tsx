@@ -1,0 +1,47 @@
+import { valueAt, type Patch } from '@garnish/core/system/patch';
+import { NumberField } from '../ui/number-field.tsx';
+import type { Units } from '../ui/quantity.ts';
+import { useStore } from './system-context.ts';
+
+interface DecidedNumberProps {
+  readonly label: string;
+  /** Where the number stands in the document. */
+  readonly path: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  readonly decimals?: number;
+  readonly unit?: string;
+  readonly units?: Units;
+  readonly slider?: boolean;
+  readonly hideLabel?: boolean;
+  readonly note?: string;
+  /** How the change is called; the label where nothing else is said. */
+  readonly name?: string;
+  /** How many of the document’s own units one of the field is: 0.01 for per cent. */
+  readonly factor?: number;
+}
+
+/** A number field for one decision: what would not fit is explained beside it and changes nothing. */
+export function DecidedNumber({ path, name, factor = 1, value, ...field }: DecidedNumberProps) {
+  const store = useStore();
+  // Sums of factors leave dust behind the twelfth decimal.
+  const inside = (number: number): number => Number((number * factor).toFixed(9));
+  const patch = (number: number): Patch => {
+    const isThere = valueAt(store.state().decided.document, path) !== undefined;
+    return [{ op: isThere ? 'replace' : 'add', path, value: inside(number) }];
+  };
+  return (
+    <div data-decision={path}>
+      <NumberField
+        {...field}
+        value={Number((value / factor).toFixed(9))}
+        check={(number) => store.problemOf(patch(number))}
+        onChange={(number, gesture) =>
+          store.change(patch(number), name ?? field.label, { gesture })
+        }
+      />
+    </div>
+  );
+}

@@ -159,7 +159,7 @@ test('color: which text stands in which color on which surface is decided, and j
   await expect(
     page.getByRole('article', { name: 'small in mudflat on page falls short in light' }),
   ).toBeVisible();
-  const words = proof(page).locator('.site-footer .type-small');
+  const words = proof(page).locator('.site-footer > .type-small');
   await expect
     .poll(() => words.evaluate((element) => getComputedStyle(element).color))
     .toBe(
@@ -188,14 +188,15 @@ test('space: the unit and a step change, a nonsense unit is explained, and the p
   await expect(page.getByRole('alert')).toContainText('Between 1 and 400 px');
   await unit.fill('10');
   await unit.press('Enter');
-  const footer = proof(page).locator('.site-footer');
-  await expect
-    .poll(() => footer.evaluate((element) => getComputedStyle(element).paddingBlockEnd))
-    .toBe('80px');
-  await page.getByRole('combobox', { name: 'section' }).selectOption({ label: 'xl, 50 px' });
-  await expect
-    .poll(() => footer.evaluate((element) => getComputedStyle(element).paddingBlockEnd))
-    .toBe('50px');
+  const block = proof(page).locator('.block').first();
+  const gap = () => block.evaluate((element) => getComputedStyle(element).rowGap);
+  await expect.poll(gap).toBe('20px');
+  await page.getByRole('button', { name: 'Roles', exact: true }).click();
+  await page.getByRole('button', { name: 'stack', exact: true }).click();
+  await page
+    .getByRole('combobox', { name: 'stack at 360 px' })
+    .selectOption({ label: 'xl, 50 px' });
+  await expect.poll(gap).toBe('50px');
 });
 
 test('tokens: found by name, traced to their decisions, copied by a click', async ({

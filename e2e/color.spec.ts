@@ -140,7 +140,7 @@ test('the proof is seen with other eyes: the browser draws what the model comput
   await page.getByRole('button', { name: 'grey', exact: true }).click();
   await expect(page.getByText(/^Relative luminance: no model of an eye/)).toBeVisible();
   await proof(page).locator('.button').first().scrollIntoViewIfNeeded();
-  const box = await page.locator('iframe').boundingBox();
+  const box = await page.locator('iframe[title="Proof"]').boundingBox();
   const button = await proof(page).locator('.button').first().boundingBox();
   if (!box || !button) throw new Error('nothing to look at');
   // A page without the policy of ours, to read the picture with.

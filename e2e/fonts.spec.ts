@@ -366,7 +366,7 @@ test('own files are measured, chosen and shown in the proof; what is no font is 
   await expect
     .poll(() =>
       page
-        .locator('iframe')
+        .locator('iframe[title="Proof"]')
         .evaluate(
           (frame, name) =>
             Array.from((frame as HTMLIFrameElement).contentDocument?.fonts ?? []).some(

@@ -20,7 +20,7 @@ const setWidth = async (page: Page, px: number): Promise<void> => {
   await expect
     .poll(() =>
       page
-        .locator('iframe')
+        .locator('iframe[title="Proof"]')
         .evaluate((frame) => (frame as HTMLIFrameElement).contentWindow?.innerWidth),
     )
     .toBe(px);
@@ -36,7 +36,7 @@ test('the proof is rendered with the exported style sheet, rule for rule', async
   await page.keyboard.press('Enter');
   await saved(page);
   const exported = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
-  const same = await page.locator('iframe').evaluate((element, css) => {
+  const same = await page.locator('iframe[title="Proof"]').evaluate((element, css) => {
     const { contentDocument, contentWindow } = element as HTMLIFrameElement;
     const { CSSStyleSheet: FrameSheet } = contentWindow as Window & typeof globalThis;
     const parsed = new FrameSheet({ baseURL: contentDocument?.baseURI ?? '' });
@@ -60,7 +60,7 @@ test('the proof uses the very font files that are exported', async ({ page, requ
   });
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'type');
-  const faces = await page.locator('iframe').evaluate(async (element) => {
+  const faces = await page.locator('iframe[title="Proof"]').evaluate(async (element) => {
     const page = (element as HTMLIFrameElement).contentDocument;
     await page?.fonts.ready;
     return (
@@ -88,7 +88,7 @@ test('every text role has its token’s size in Chromium at eight widths, within
   const { styles } = derive(await documentOf(request, id));
   for (const width of [320, 360, 480, 720, 1000, 1280, 1440, 1600]) {
     await setWidth(page, width);
-    const measured = await page.locator('iframe').evaluate(
+    const measured = await page.locator('iframe[title="Proof"]').evaluate(
       (element, slugs) => {
         const { contentDocument: page, contentWindow: frame } = element as HTMLIFrameElement;
         return slugs.map((slug) => {
@@ -118,12 +118,12 @@ test('colors and spaces of the exported sheet are their tokens, in light and dar
 }) => {
   const id = await copyOf(request, KESTREL);
   await openArea(page, id, 'color');
-  const { colors, steps } = derive(await documentOf(request, id));
+  const { colors, spaces } = derive(await documentOf(request, id));
   for (const mode of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: mode, exact: true }).click();
     const all = [...colors.values()];
     const shown = () =>
-      page.locator('iframe').evaluate(
+      page.locator('iframe[title="Proof"]').evaluate(
         (element, names) => {
           const { contentDocument, contentWindow } = element as HTMLIFrameElement;
           return names.map((name) => {
@@ -146,7 +146,8 @@ test('colors and spaces of the exported sheet are their tokens, in light and dar
     .locator('.card')
     .first()
     .evaluate((element) => Number.parseFloat(getComputedStyle(element).paddingTop));
-  expect(Math.abs(inset - (steps.get('l')?.px ?? 0))).toBeLessThan(0.01);
+  const decided = spaces.get('inset')?.inline.px({ widthPx: 720 }) ?? 0;
+  expect(Math.abs(inset - decided)).toBeLessThan(0.01);
 });
 
 test('the width is dragged from 320 to 1600 px, typed, and moved by keys', async ({
@@ -168,7 +169,7 @@ test('the width is dragged from 320 to 1600 px, typed, and moved by keys', async
   await expect
     .poll(() =>
       page
-        .locator('iframe')
+        .locator('iframe[title="Proof"]')
         .evaluate((frame) => (frame as HTMLIFrameElement).contentWindow?.innerWidth),
     )
     .toBe(320);
@@ -188,7 +189,7 @@ test('nothing scrolls sideways at 320 px', async ({ page, request }) => {
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'type');
   await setWidth(page, 320);
-  const overflow = await page.locator('iframe').evaluate((element) => {
+  const overflow = await page.locator('iframe[title="Proof"]').evaluate((element) => {
     const root = (element as HTMLIFrameElement).contentDocument?.documentElement;
     return (root?.scrollWidth ?? 0) - (root?.clientWidth ?? 0);
   });

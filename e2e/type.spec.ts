@@ -205,6 +205,7 @@ test('the proof plays the reader’s font size and zoom, and shows the values ov
   // Zoom halves the page's own screen.
   await expect.poll(px).toBeCloseTo(fluidPx(h1.size, 360), 1);
   await page.getByRole('button', { name: 'values', exact: true }).click();
+  await proof(page).locator('h1').scrollIntoViewIfNeeded();
   const said = page.getByRole('list', { name: 'Sizes over the proof' });
   await expect(said).toContainText('42.3 / ');
   await page.getByRole('button', { name: 'units', exact: true }).click();

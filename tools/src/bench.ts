@@ -420,7 +420,8 @@ interface Movement {
 const movements = (page: Page): Promise<readonly Movement[]> =>
   page.evaluate(async () => {
     const slider = document.querySelector<HTMLInputElement>('input[type=range]');
-    const frame = document.querySelector('iframe')?.contentDocument;
+    const frame =
+      document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]')?.contentDocument;
     if (!slider || !frame) throw new Error('there is no slider');
     const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
     const found = [];
@@ -484,7 +485,9 @@ async function measureList(browser: Browser, url: string): Promise<void> {
   for (let round = 0; round < 12; round += 1) await page.keyboard.press('ArrowDown');
   await page.waitForTimeout(1500);
   const tries = await list.evaluate(async (element) => {
-    const heading = document.querySelector('iframe')?.contentDocument?.querySelector('h1');
+    const heading = document
+      .querySelector<HTMLIFrameElement>('iframe[title="Proof"]')
+      ?.contentDocument?.querySelector('h1');
     if (!heading) throw new Error('the proof has no heading');
     const found: number[] = [];
     for (let index = 0; index < 10; index += 1) {
@@ -516,7 +519,7 @@ async function measureBrowser(): Promise<void> {
     await page.getByRole('heading', { name: 'Brackwater Ferries' }).getByRole('link').click();
     await page.getByRole('link', { name: /^Type/ }).click();
     await page.getByRole('slider', { name: /^base on the narrow/ }).waitFor();
-    await page.frameLocator('iframe').getByRole('heading', { level: 1 }).waitFor();
+    await page.frameLocator('iframe[title="Proof"]').getByRole('heading', { level: 1 }).waitFor();
     await page.waitForTimeout(1000);
     const found = await movements(page);
     const [work, proof, bench] = (['work', 'proof', 'bench'] as const).map((part) =>

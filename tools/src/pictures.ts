@@ -135,13 +135,14 @@ async function take(page: Page, url: string, view: View, file: string): Promise<
     const base = page.url().replace(/\/[^/]*$/, '');
     await page.goto(`${base}/${view.area ?? 'fonts'}`);
     await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
-    await page.frameLocator('iframe').getByRole('heading', { level: 1 }).waitFor();
+    await page.frameLocator('iframe[title="Proof"]').getByRole('heading', { level: 1 }).waitFor();
   } else await page.getByRole('heading', { name: BRACKWATER }).waitFor();
   await view.act?.(page);
   await page.mouse.move(1, 1);
   await page.evaluate(async () => {
     await document.fonts.ready;
-    await document.querySelector('iframe')?.contentDocument?.fonts.ready;
+    await document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]')?.contentDocument?.fonts
+      .ready;
   });
   await page.waitForTimeout(700);
   await page.screenshot({ path: file });

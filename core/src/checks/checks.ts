@@ -23,6 +23,8 @@ import {
   longWordsCheck,
   smallSizesCheck,
 } from './setting.ts';
+import { patternsCheck } from './patterns.ts';
+import { stepsCheck } from './steps.ts';
 import { strokesCheck } from './strokes.ts';
 import { weightsCheck } from './weights.ts';
 import { zoomCheck } from './zoom.ts';
@@ -51,6 +53,8 @@ export const CHECKS: readonly Check[] = [
   familiesCheck,
   budgetCheck,
   embeddingCheck,
+  stepsCheck,
+  patternsCheck,
 ];
 
 /** Every finding, what is to be repaired first. */

@@ -211,10 +211,10 @@ export function brackwater(): StyleDocument {
           {
             name: 'ripples',
             kind: 'waves',
-            ink: 'link',
-            on: 'surface',
+            ink: 'surface',
+            on: 'page',
             cell: 'l',
-            strength: 0.08,
+            strength: 0.3,
             turn: 0,
           },
         ],

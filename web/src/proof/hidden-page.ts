@@ -12,8 +12,6 @@ const ALL_LAID_OUT = '* { content-visibility: visible !important; }';
 /** The site's page in a frame that nobody sees, with the exported sheet. */
 export interface HiddenPage {
   readonly document: Document;
-  /** Shows another state of the system. */
-  readonly show: (view: View) => void;
   /** Makes the screen so wide, and waits for the faces that it needs. */
   readonly resize: (widthPx: number) => Promise<void>;
   readonly remove: () => void;
@@ -46,18 +44,10 @@ export async function openHiddenPage(view: View): Promise<HiddenPage | undefined
     return sheet;
   });
   if (exported && arrangement) page.adoptedStyleSheets = [exported, arrangement];
-  let html = '';
-  const show = ({ document: system, derived, rules }: View): void => {
-    exported?.replaceSync(joinRules(rules));
-    const next = writeHtml(homePage(system, derived));
-    if (next === html) return;
-    html = next;
-    page.body.innerHTML = next;
-  };
-  show(view);
+  exported?.replaceSync(joinRules(view.rules));
+  page.body.innerHTML = writeHtml(homePage(view.document, view.derived));
   return {
     document: page,
-    show,
     async resize(widthPx) {
       frame.style.width = `${widthPx}px`;
       await page.fonts.ready;

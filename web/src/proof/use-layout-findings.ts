@@ -2,7 +2,7 @@ import { pageFindings } from '@garnish/core/checks/page/page-checks';
 import type { MeasuredPage } from '@garnish/core/checks/page/measured-page';
 import { REFLOW_PX } from '@garnish/core/checks/page/reflow';
 import { inOrder } from '@garnish/core/system/document';
-import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import { useStore, useSystem } from '../system/system-context.ts';
 import { openHiddenPage, type HiddenPage } from './hidden-page.ts';
 import { measureLayout } from './measure-layout.ts';
@@ -39,14 +39,18 @@ export const useLastMeasured = (): LastMeasured | undefined =>
 export function useLayoutFindings(): void {
   const store = useStore();
   const { decided } = useSystem();
-  const hidden = useRef<Promise<HiddenPage | undefined>>(undefined);
   useEffect(() => {
     let isOff = false;
     const measure = async (): Promise<void> => {
-      hidden.current ??= openHiddenPage(decided);
-      const page = await hidden.current;
-      if (!page || isOff) return;
-      page.show(decided);
+      const page = await openHiddenPage(decided);
+      if (!page) return;
+      try {
+        await measureIn(page);
+      } finally {
+        page.remove();
+      }
+    };
+    const measureIn = async (page: HiddenPage): Promise<void> => {
       const widths = [
         ...new Set([
           REFLOW_PX,
@@ -73,11 +77,4 @@ export function useLayoutFindings(): void {
       clearTimeout(timer);
     };
   }, [store, decided]);
-  useEffect(
-    () => () => {
-      void hidden.current?.then((page) => page?.remove());
-      hidden.current = undefined;
-    },
-    [],
-  );
 }

@@ -41,8 +41,22 @@ function boxAt({ boxes }: MeasuredPage, x: number, y: number): MeasuredBox | und
     );
 }
 
-const saidOf = (box: MeasuredBox | undefined): string =>
-  box === undefined ? 'the ground' : box.text === '' ? nameOf(box) : `“${box.text}”`;
+/** A box by its words, its own or those inside it, or by what it is. */
+function saidOf(page: MeasuredPage, box: MeasuredBox | undefined): string {
+  if (!box) return 'the ground';
+  const inside = box.text === '' ? wordsIn(page, page.boxes.indexOf(box)) : box.text;
+  return inside === '' ? nameOf(box) : `“${inside}”`;
+}
+
+/** The first words inside a box that are all it holds; a part of the page with many is called by its name. */
+function wordsIn({ boxes }: MeasuredPage, index: number): string {
+  const own = boxes.filter((box) => {
+    for (let at = box.parent; at >= 0; at = boxes[at]?.parent ?? -1) if (at === index) return true;
+    return false;
+  });
+  const words = own.map(({ text }) => text).filter((text) => text !== '');
+  return words.length === 1 ? (words[0] ?? '') : '';
+}
 
 /** What a page is opened for: its title, and what one does first. */
 function wantedIn({ boxes }: MeasuredPage, spots: readonly Spot[], width: number, height: number) {
@@ -127,7 +141,7 @@ export function Squint() {
       // Two spots on one thing are one.
       const named = salience.spots.map((spot) => ({
         ...spot,
-        name: saidOf(boxAt(layout, spot.x * width, spot.y * height)),
+        name: saidOf(layout, boxAt(layout, spot.x * width, spot.y * height)),
       }));
       const spots = named
         .filter(({ name }, index) => named.findIndex((other) => other.name === name) === index)

@@ -11,7 +11,18 @@ import { buildPaletteSync, utils } from 'image-q';
 import quantize from 'quantize';
 import { assignRungs } from '@garnish/core/derive/assign';
 import { createDeriver, derive } from '@garnish/core/derive/derive';
-import { deriveStyles } from '@garnish/core/derive/styles';
+import { deriveGrid, deriveGridRules, deriveGridTokens, gridFrom } from '@garnish/core/derive/grid';
+import { deriveLayoutRules, deriveLayoutTokens, derivePatterns } from '@garnish/core/derive/layout';
+import { deriveParts } from '@garnish/core/derive/parts';
+import { deriveShapeRules, deriveShapeTokens } from '@garnish/core/derive/shape';
+import {
+  breakpointRules,
+  breakpointSlugs,
+  deriveSpaces,
+  deriveSpaceTokens,
+  deriveSteps,
+} from '@garnish/core/derive/space';
+import { deriveStyles, rootShare } from '@garnish/core/derive/styles';
 import { writeCss } from '@garnish/core/formats/css';
 import type { StyleDocument, TextRole } from '@garnish/core/system/document';
 import { rankPairings, rankTrios, type PairingBrief } from '@garnish/core/fonts/pairing';
@@ -377,6 +388,41 @@ function measureRanking(): void {
   );
 }
 
+/** Everything that follows from the decisions of space, layout and shape, with nothing remembered. */
+function measureSpace(): void {
+  const { color, layout, shape, space, type } = brackwater;
+  const { colors } = derive(brackwater);
+  const root = rootShare(type);
+  const all = (): unknown => {
+    const steps = deriveSteps(space);
+    const grid = deriveGrid(layout);
+    const spaces = deriveSpaces(
+      space.roles,
+      { steps, anchors: type.anchors, unit: type.unit, breakpoints: layout.breakpoints, root },
+      grid,
+    );
+    const patterns = derivePatterns(layout.patterns, colors, steps);
+    return [
+      deriveGridTokens(grid, root),
+      deriveSpaceTokens(space, steps, spaces, root),
+      deriveParts(space.parts, spaces, steps, root),
+      deriveLayoutTokens(layout, root),
+      deriveShapeTokens(shape, colors, spaces, root),
+      deriveGridRules(grid, breakpointSlugs(layout)),
+      deriveLayoutRules(layout, patterns),
+      deriveShapeRules(shape, colors),
+      breakpointRules(spaces, gridFrom(grid, root)),
+    ];
+  };
+  const roles = JSON.stringify(color.roles);
+  row(
+    'derive space, layout and shape (limit 2 ms)',
+    timed(all),
+    'reading the color roles as JSON',
+    timed(() => JSON.parse(roles) as unknown),
+  );
+}
+
 /** Ranking all trios beside a held face against the same double loop over as many. */
 function measureTrios(): void {
   const families = sampleFamilies();
@@ -510,6 +556,79 @@ async function measureList(browser: Browser, url: string): Promise<void> {
   await page.close();
 }
 
+/** The home page with so many more rows in its table that it has about 5,000 elements. */
+const longPage = (): StyleDocument => {
+  const { columns } = brackwater.content.table;
+  const rows = collectionOf(
+    Array.from({ length: 940 }, (_, index): [string, Readonly<Record<string, string>>] => [
+      `row-${index}`,
+      Object.fromEntries(columns.order.map((column) => [column, `${index}:${column}`])),
+    ]),
+  );
+  const made = patched(brackwater, [
+    { op: 'replace', path: '/content/table/rows', value: jsonOf(rows) },
+  ]);
+  if (!made.ok) throw new Error('the rows do not fit');
+  return made.document;
+};
+
+/** Measuring the layout of a page: how long for each width, and how long a key waits at the most. */
+async function measureMeasuring(page: Page, name: string, limit: number): Promise<void> {
+  const said = page.getByText(/elements at .* px, measured in/);
+  await said.waitFor({ timeout: 120_000 });
+  // One change, so that all is measured again while the wait of keys is looked at.
+  const waits = await page.evaluate(async () => {
+    const found: number[] = [];
+    let last = performance.now();
+    const button = document.querySelector<HTMLElement>('[aria-label^="Space "]');
+    button?.focus();
+    const until = performance.now() + 6000;
+    while (performance.now() < until) {
+      await new Promise((resolve) => setTimeout(resolve));
+      const now = performance.now();
+      found.push(now - last);
+      last = now;
+    }
+    return found.sort((one, other) => other - one);
+  });
+  const text = (await said.textContent()) ?? '';
+  const [, elements = '0', widths = '', ms = '0'] =
+    /(\d+) elements at ([\d, ]+) px, measured in (\d+) ms/.exec(text) ?? [];
+  const each = Number(ms) / Math.max(1, widths.split(',').length);
+  console.log(
+    `measure the layout of ${name}, ${elements} elements: ${each.toFixed(0)} ms a width (limit ${limit}); ` +
+      `nothing waits longer than ${(waits[0] ?? 0).toFixed(0)} ms`,
+  );
+}
+
+async function measurePages(browser: Browser, url: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(url);
+  await page.getByRole('heading', { name: 'Brackwater Ferries' }).getByRole('link').click();
+  await page.getByRole('navigation', { name: 'Areas' }).waitFor();
+  const base = page.url().replace(/\/[^/]*$/, '');
+  await page.goto(`${base}/space?view=check`);
+  await measureMeasuring(page, 'the home page', 50);
+  const id = base.split('/').at(-1) ?? '';
+  const { sequence } = (await (await page.request.get(`${url}/api/systems/${id}`)).json()) as {
+    sequence: number;
+  };
+  await page.request.post(`${url}/api/systems/${id}/changes`, {
+    data: {
+      id: crypto.randomUUID(),
+      base: sequence,
+      patch: [{ op: 'replace', path: '/content/table/rows', value: longPage().content.table.rows }],
+      label: 'many rows',
+      author: crypto.randomUUID(),
+      gesture: crypto.randomUUID(),
+      kind: 'change',
+    },
+  });
+  await page.goto(`${base}/space?view=check`);
+  await measureMeasuring(page, 'a long page', 500);
+  await page.close();
+}
+
 async function measureBrowser(): Promise<void> {
   const server = await demoServer('bench');
   const browser = await launch();
@@ -530,6 +649,7 @@ async function measureBrowser(): Promise<void> {
         `style and layout (limit 16; ${proof.toFixed(1)} in the proof, ${bench.toFixed(1)} around it)`,
     );
     await measureList(browser, server.url);
+    await measurePages(browser, server.url);
   } finally {
     await browser.close();
     await server.close();
@@ -545,6 +665,7 @@ async function main(): Promise<void> {
   await measureSampling();
   measureRanking();
   measureTrios();
+  measureSpace();
   await measureBrowser();
 }
 

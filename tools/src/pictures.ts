@@ -39,30 +39,37 @@ const VIEWS: readonly View[] = [
       await page.keyboard.press('Home');
     },
   },
-  {
-    name: 'delivery',
-    system: BRACKWATER,
-    area: 'fonts',
-    act: (page) => page.getByRole('button', { name: 'delivery', exact: true }).click(),
-  },
-  {
-    name: 'close-look',
-    system: BRACKWATER,
-    area: 'fonts',
-    act: (page) => page.getByRole('button', { name: 'close look', exact: true }).click(),
-  },
   { name: 'brief', system: BRACKWATER, area: 'brief' },
   { name: 'type', system: BRACKWATER, area: 'type' },
   { name: 'color', system: BRACKWATER, area: 'color' },
   { name: 'space', system: BRACKWATER, area: 'space' },
-  { name: 'tokens', system: BRACKWATER, area: 'tokens?token=button.background' },
-  { name: 'review', system: TALLOW, area: 'review' },
   {
-    name: 'color-night',
+    name: 'space-roles',
     system: BRACKWATER,
-    area: 'color',
+    area: 'space?view=roles',
+    act: (page) => page.getByRole('button', { name: 'inset', exact: true }).click(),
+  },
+  {
+    name: 'space-grid',
+    system: BRACKWATER,
+    area: 'space?view=grid',
+    preferences: { proofDrawn: 'grid' },
+  },
+  {
+    name: 'space-depth',
+    system: KESTREL,
+    area: 'space?view=depth',
     preferences: { ...NIGHT, proofTheme: 'dark' },
   },
+  {
+    name: 'space-check',
+    system: TALLOW,
+    area: 'space?view=check',
+    preferences: { proofDrawn: 'spaces' },
+    act: (page) => page.getByText(/elements at .* px, measured in/).waitFor(),
+  },
+  { name: 'tokens', system: BRACKWATER, area: 'tokens?token=button.background' },
+  { name: 'review', system: TALLOW, area: 'review' },
   {
     name: 'type-night',
     system: KESTREL,
@@ -109,15 +116,6 @@ const VIEWS: readonly View[] = [
       await page.getByRole('img', { name: /^the proof in 4 colors/ }).waitFor();
       await page.waitForTimeout(1500);
       await page.getByRole('region', { name: 'Seen there' }).scrollIntoViewIfNeeded();
-    },
-  },
-  {
-    name: 'color-whole',
-    system: BRACKWATER,
-    area: 'color?view=whole',
-    act: async (page) => {
-      await page.getByRole('checkbox', { name: /^mark its/ }).check();
-      await page.getByRole('button', { name: 'Measure the proof' }).click();
     },
   },
 ];

@@ -84,7 +84,7 @@ describe('roles', () => {
         const { inline } = derive(sampleDocument(changes)).spaces.get('section') ?? {};
         const sign = Math.sign(steps.indexOf(to) - steps.indexOf(from));
         let before = inline?.px({ widthPx: 200 }) ?? 0;
-        for (let widthPx = 210; widthPx < 2000; widthPx += 10) {
+        for (let widthPx = 245; widthPx < 2000; widthPx += 45) {
           const px = inline?.px({ widthPx }) ?? 0;
           expect((px - before) * (sign || 1)).toBeGreaterThanOrEqual(-1e-9);
           if (sign === 0) expect(px).toBe(before);

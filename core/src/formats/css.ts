@@ -14,15 +14,49 @@ const valueCss = (value: TokenValue, tokenById: Derived['tokenById']): string | 
 const block = (selector: string, lines: readonly string[], indent = ''): string =>
   `${indent}${selector} {\n${lines.map((line) => `${indent}  ${line}\n`).join('')}${indent}}\n`;
 
-function properties(
+/** Lines that were written: most tokens stay the same object while a slider moves one decision. */
+const lines = new WeakMap<TokenValue, { readonly of: Token; readonly line: string | undefined }>();
+
+function lineOf(
+  token: Token,
+  mode: 'light' | 'dark',
+  tokenById: Derived['tokenById'],
+): string | undefined {
+  const value = token.values[mode];
+  const known = lines.get(value);
+  // A line names the token that its value is taken from, which has to be there still.
+  if (known?.of === token && (value.reference === undefined || tokenById.has(value.reference)))
+    return known.line;
+  const css = valueCss(value, tokenById);
+  const line = css === undefined ? undefined : `${propertyOf(token)}: ${css};`;
+  lines.set(value, { of: token, line });
+  return line;
+}
+
+const properties = (
   tokens: readonly Token[],
   mode: 'light' | 'dark',
   tokenById: Derived['tokenById'],
-): string[] {
-  return tokens.flatMap((token) => {
-    const css = valueCss(token.values[mode], tokenById);
-    return css === undefined ? [] : [`${propertyOf(token)}: ${css};`];
+): string[] =>
+  tokens.flatMap((token) => {
+    const line = lineOf(token, mode, tokenById);
+    return line === undefined ? [] : [line];
   });
+
+/** What changes together stands together, so that a change replaces no more of the sheet than it must. */
+const BLOCKS: readonly ReadonlySet<string>[] = [
+  new Set(['face', 'scale', 'type']),
+  new Set(['palette', 'color', 'gradient', 'veil']),
+];
+
+/** The tokens in the blocks that they stand in; the last holds all others. */
+function blocksOf(tokens: readonly Token[]): readonly (readonly Token[])[] {
+  const blocks: Token[][] = [...BLOCKS, new Set<string>()].map(() => []);
+  for (const token of tokens) {
+    const at = BLOCKS.findIndex((kinds) => kinds.has(token.path[0] ?? ''));
+    blocks[at < 0 ? BLOCKS.length : at]?.push(token);
+  }
+  return blocks;
 }
 
 const fontFaces = ({ family, files }: DeliveredFace): string[] =>
@@ -125,7 +159,11 @@ export function writeCssRules({ tokens, tokenById, faces, rules }: Derived): rea
   return [
     ...faces.flatMap(fontFaces),
     ...faces.filter(({ family }) => family.stack === undefined).flatMap(standInFaces),
-    block(':root', ['color-scheme: light dark;', ...properties(tokens, 'light', tokenById)]),
+    block(':root', ['color-scheme: light dark;']),
+    ...blocksOf(tokens).flatMap((own) => {
+      const declared = properties(own, 'light', tokenById);
+      return declared.length === 0 ? [] : [block(':root', declared)];
+    }),
     ...(dark.length > 0
       ? [
           `@media (prefers-color-scheme: dark) {\n${block(':root:not([data-theme="light"])', dark, '  ')}}\n`,

@@ -36,8 +36,8 @@ describe('what goes along with the tokens', () => {
     const { styles, colors, steps, spaces, grid } = derive(sampleDocument());
     const rows = html(written()).match(/<tr>/g)?.length;
     const sides = [...spaces.values()].reduce((sum, { apart }) => sum + (apart ? 2 : 1), 0);
-    // Six tables with a head each, and two faces.
-    expect(rows).toBe(6 + 2 + styles.size + colors.size + steps.size + sides + grid.length);
+    // Seven tables with a head each, two faces; three radii, and two each of borders, levels, durations.
+    expect(rows).toBe(7 + 2 + styles.size + colors.size + steps.size + sides + grid.length + 9);
   });
 
   test('keeps words that look like markup as words', () => {

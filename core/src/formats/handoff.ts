@@ -1,7 +1,7 @@
 import type { Derived } from '../derive/derived.ts';
 import { tokenOf } from '../derive/space.ts';
 import { findingsOf, isAccepted } from '../checks/checks.ts';
-import type { StyleDocument } from '../system/document.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
 import { chosenFaces, faceWords } from '../system/faces.ts';
 import { fluidCss } from '../type/fluid.ts';
 import { placeName } from '../type/scale.ts';
@@ -137,6 +137,37 @@ const aboutSpace = ({ space }: StyleDocument, derived: Derived): string[] => [
   '',
 ];
 
+const aboutShape = ({ shape }: StyleDocument): string[] => [
+  '## Shape, depth and motion',
+  '',
+  ...table(
+    ['what', 'property', 'value'],
+    [
+      ...inOrder(shape.radii).map(([, { name, px }]) => [
+        `radius ${plain(name)}`,
+        'border-radius',
+        `${px} px`,
+      ]),
+      ...inOrder(shape.borders).map(([, { name, px }]) => [
+        `border ${plain(name)}`,
+        'border-width',
+        `${px} px`,
+      ]),
+      ...inOrder(shape.shadows).map(([, { name, height }]) => [
+        `level ${plain(name)}`,
+        'box-shadow',
+        `${height} px over its ground`,
+      ]),
+      ...inOrder(shape.durations).map(([, { name, ms, reduced }]) => [
+        `duration ${plain(name)}`,
+        'transition-duration',
+        `${ms} ms, with less motion ${reduced} ms`,
+      ]),
+    ],
+  ),
+  '',
+];
+
 function aboutFindings(document: StyleDocument, derived: Derived): string[] {
   const all = findingsOf(document, derived);
   const open = all.filter((finding) => !isAccepted(document, finding));
@@ -179,6 +210,7 @@ export function writeHandoff(document: StyleDocument, derived: Derived): string 
     ...aboutType(derived),
     ...aboutColor(derived),
     ...aboutSpace(document, derived),
+    ...aboutShape(document),
     ...aboutFindings(document, derived),
   ];
   return `${lines.join('\n').trimEnd()}\n`;

@@ -21,7 +21,7 @@ function entriesOf(
   store: SystemStore,
   go: (address: string) => void,
 ): Entry[] {
-  const { type, color, space } = decided.document;
+  const { color, layout, space, type } = decided.document;
   const decision = (name: string, path: string): Entry => ({
     kind: 'decision',
     name,
@@ -50,6 +50,18 @@ function entriesOf(
     ...inOrder(space.steps).map(([step, { name }]) =>
       decision(`Space step ${name}`, `/space/steps/items/${step}`),
     ),
+    ...inOrder(space.roles).map(([role, { name }]) =>
+      decision(`Space role ${name}`, `/space/roles/items/${role}`),
+    ),
+    decision('Column grid', '/layout/grid'),
+    ...inOrder(layout.breakpoints).map(([breakpoint, { name }]) =>
+      decision(`Breakpoint ${name}`, `/layout/breakpoints/items/${breakpoint}`),
+    ),
+    decision('Logo', '/layout/logo'),
+    decision('Radii', '/shape/radii'),
+    decision('Light and shadows', '/shape/light'),
+    decision('Durations', '/shape/durations'),
+    decision('Utility classes', '/space/utilities'),
     ...findings.map((finding): Entry => ({
       kind: 'finding',
       name: finding.title,
@@ -62,13 +74,18 @@ function entriesOf(
       name: `Proof in ${mode}`,
       run: () => setPreferences({ proofTheme: mode }),
     })),
-    ...['tokens.css', 'tokens-stepped.css', 'tokens.json', 'tokens.zip', 'handoff.md'].map(
-      (file): Entry => ({
-        kind: 'command',
-        name: `Export ${file}`,
-        run: () => globalThis.location.assign(`/api/systems/${id}/export/${file}`),
-      }),
-    ),
+    ...[
+      'tokens.css',
+      'tokens-stepped.css',
+      'utilities.css',
+      'tokens.json',
+      'tokens.zip',
+      'handoff.md',
+    ].map((file): Entry => ({
+      kind: 'command',
+      name: `Export ${file}`,
+      run: () => globalThis.location.assign(`/api/systems/${id}/export/${file}`),
+    })),
     ...decided.derived.tokens.map((token): Entry => ({
       kind: 'token',
       name: token.id,

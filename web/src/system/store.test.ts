@@ -154,6 +154,35 @@ describe('a change', () => {
     expect(store.state().findings).not.toContain(measured);
   });
 
+  test('of what a finding speaks of lets go of it until the page is measured again', () => {
+    const measured = {
+      id: 'off-scale:card.gap',
+      severity: 'look',
+      area: 'space',
+      decision: '/space/parts/card.gap',
+      title: '22 px',
+      figures: '',
+      reason: '',
+      source: '',
+      where: { selector: '.card' },
+    } as const;
+    store.change([{ op: 'add', path: '/space/parts/card.gap', value: { px: 22 } }], 'a gap');
+    store.found('layout', [measured]);
+    setUnit(4);
+    expect(store.state().findings).toContain(measured);
+    store.change([{ op: 'remove', path: '/space/parts/card.gap' }], 'its usual role');
+    expect(store.state().findings).not.toContain(measured);
+  });
+
+  test('that would not fit is told beforehand, and nothing is changed', () => {
+    const problem = store.problemOf([
+      { op: 'replace', path: '/layout/breakpoints/items/wide/width', value: 300 },
+    ]);
+    expect(problem).toMatch(/from the narrowest up/);
+    expect(store.problemOf([{ op: 'replace', path: '/space/unit', value: 4 }])).toBeUndefined();
+    expect([unit(), store.state().refused]).toEqual([8, undefined]);
+  });
+
   test('many of one gesture are sent as one and undone as one', async () => {
     for (const value of [5, 6, 7]) setUnit(value, 'drag');
     await settle();

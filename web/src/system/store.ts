@@ -143,7 +143,12 @@ export function createSystemStore(
     const { colors, layout } = measured;
     if (colors && (colors.of.color !== document.color || colors.of.content !== document.content))
       measured = { ...(layout && { layout }) };
-    const seen = Object.values(measured).flatMap(({ findings }) => findings);
+    // What was decided anew since then is measured again in a moment; until then nobody knows.
+    const seen = Object.values(measured).flatMap(({ of, findings }) =>
+      of === document
+        ? findings
+        : findings.filter(({ decision }) => valueAt(of, decision) === valueAt(document, decision)),
+    );
     const all =
       seen.length === 0
         ? judged

@@ -24,7 +24,7 @@ import {
 } from '@garnish/core/derive/space';
 import { deriveStyles, rootShare } from '@garnish/core/derive/styles';
 import { writeCss } from '@garnish/core/formats/css';
-import type { StyleDocument, TextRole } from '@garnish/core/system/document';
+import { inOrder, type StyleDocument, type TextRole } from '@garnish/core/system/document';
 import { rankPairings, rankTrios, type PairingBrief } from '@garnish/core/fonts/pairing';
 import { sampleFamilies } from '@garnish/core/system/sample';
 import { collectionOf } from '@garnish/core/system/new-document';
@@ -398,7 +398,13 @@ function measureSpace(): void {
     const grid = deriveGrid(layout);
     const spaces = deriveSpaces(
       space.roles,
-      { steps, anchors: type.anchors, unit: type.unit, breakpoints: layout.breakpoints, root },
+      {
+        steps,
+        anchors: inOrder(type.anchors).map(([id, { width }]) => [id, width] as const),
+        unit: type.unit,
+        breakpoints: layout.breakpoints,
+        root,
+      },
       grid,
     );
     const patterns = derivePatterns(layout.patterns, colors, steps);
@@ -580,8 +586,10 @@ async function measureMeasuring(page: Page, name: string, limit: number): Promis
   const waits = await page.evaluate(async () => {
     const found: number[] = [];
     let last = performance.now();
-    const button = document.querySelector<HTMLElement>('[aria-label^="Space "]');
-    button?.focus();
+    const limit = document.querySelector<HTMLElement>(
+      '[data-decision="/space/limits/phone"] input',
+    );
+    limit?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
     const until = performance.now() + 6000;
     while (performance.now() < until) {
       await new Promise((resolve) => setTimeout(resolve));

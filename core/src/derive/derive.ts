@@ -1,4 +1,4 @@
-import type { StyleDocument } from '../system/document.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
 import { propertyOf, type Token } from '../tokens/token.ts';
 import { assignRungs } from './assign.ts';
 import {
@@ -65,6 +65,19 @@ const groundRules = (page: boolean, root: number | undefined): Rule[] => [
     : []),
 ];
 
+/** The widths of the anchors; the same list until a width changes, whatever else an anchor decides. */
+function anchorWidths(): (anchors: StyleDocument['type']['anchors']) => LengthSources['anchors'] {
+  let same: LengthSources['anchors'] = [];
+  return (anchors) => {
+    const now = inOrder(anchors).map(([id, { width }]) => [id, width] as const);
+    const isSame =
+      now.length === same.length &&
+      now.every(([id, width], index) => same[index]?.[0] === id && same[index][1] === width);
+    if (!isSame) same = now;
+    return same;
+  };
+}
+
 /**
  * The assignment, found anew only when something has changed that it depends on: what is needed of
  * every pair, not the sizes that it follows from.
@@ -125,6 +138,7 @@ export function createDeriver(): (document: StyleDocument) => Derived {
   const colorRules = memo(deriveColorRules);
   const steps = memo(deriveSteps);
   const grid = memo(deriveGrid);
+  const widths = memo(anchorWidths());
   const lengthSources = memo(
     (
       steps: LengthSources['steps'],
@@ -166,7 +180,7 @@ export function createDeriver(): (document: StyleDocument) => Derived {
     const ranges = grid(layout);
     const allSpaces = spaces(
       space.roles,
-      lengthSources(spaceSteps, type.anchors, type.unit, layout.breakpoints, root),
+      lengthSources(spaceSteps, widths(type.anchors), type.unit, layout.breakpoints, root),
       ranges,
     );
     const textFittings = fittings(type, content, layout, allSpaces, ranges);

@@ -51,7 +51,8 @@ const fluidJson = (size: FluidSize): TokenJson => ({
 /** All that lengths are made of. */
 export interface LengthSources {
   readonly steps: ReadonlyMap<string, SpaceStep>;
-  readonly anchors: StyleDocument['type']['anchors'];
+  /** From the narrowest up; of an anchor space reads the width alone. */
+  readonly anchors: readonly (readonly [id: string, widthPx: number])[];
   readonly unit: StyleDocument['type']['unit'];
   readonly breakpoints: Collection<{ readonly width: number }>;
   /** The root's font size as a share of the browser's. */
@@ -76,11 +77,14 @@ function flowing(
 ): DerivedLength | undefined {
   const first = steps.get(step);
   if (!first) return undefined;
-  const [, ...later] = inherited(step, at, anchors.order);
-  const at1 = inOrder(anchors).map(([, { width }]) => width);
+  const [, ...later] = inherited(
+    step,
+    at,
+    anchors.map(([id]) => id),
+  );
   const stops = [step, ...later.map(({ value }) => value)].flatMap((id, index) => {
     const px = steps.get(id)?.px;
-    const widthPx = at1[index];
+    const widthPx = anchors[index]?.[1];
     return px === undefined || widthPx === undefined ? [] : [{ widthPx, sizePx: px }];
   });
   if (stops.every(({ sizePx }) => sizePx === first.px)) return stepLength(first, root);

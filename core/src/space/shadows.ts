@@ -46,6 +46,19 @@ const IN_DARK = { lightness: 0.25, chroma: 0.8, most: 0.05 };
  * it is nearly black.
  */
 export function shadowColor(surface: Hex): Hex {
+  const before = known.get(surface);
+  if (before !== undefined) return before;
+  const found = darkened(surface);
+  if (known.size >= MOST_KEPT) known.clear();
+  known.set(surface, found);
+  return found;
+}
+
+/** Colors that were found: a surface is asked for once for every level. */
+const known = new Map<Hex, Hex>();
+const MOST_KEPT = 200;
+
+function darkened(surface: Hex): Hex {
   const { lightness, chroma, hue } = oklchOf(oklabOf(rgbOf(surface)));
   const how = lightness > 0.5 ? IN_LIGHT : IN_DARK;
   return hexOf(

@@ -57,11 +57,35 @@ export function propertyOf({ path }: Pick<Token, 'path'>): string {
 /** Names that were made: a token keeps its path as long as nothing renames it. */
 const properties = new WeakMap<readonly string[], string>();
 
-export const propertyOfPath = (path: readonly string[]): string =>
-  `--${path.map((part) => part.replaceAll(/[^\p{L}\p{N}_-]+/gu, '-')).join('-')}`;
+/** Signs that a custom property may not have; most paths have none of them. */
+const SIGNS = /[^\p{L}\p{N}_-]+/gu;
+
+export const propertyOfPath = (path: readonly string[]): string => {
+  const joined = path.join('-');
+  return `--${/^[a-z0-9_-]*$/.test(joined) ? joined : joined.replaceAll(SIGNS, '-')}`;
+};
 
 /** A token whose value is the same in every mode. */
 export const everyMode = (value: TokenValue): Token['values'] => ({ light: value, dark: value });
+
+/** Names that were made plain: the same few come at every movement of a slider. */
+const plainNames = new Map<string, string>();
+const MOST_KEPT = 2000;
+
+function plainName(name: string): string {
+  const known = plainNames.get(name);
+  if (known !== undefined) return known;
+  const plain =
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replaceAll(/\p{M}+/gu, '')
+      .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
+      .replaceAll(/^-+|-+$/g, '') || 'unnamed';
+  if (plainNames.size >= MOST_KEPT) plainNames.clear();
+  plainNames.set(name, plain);
+  return plain;
+}
 
 /**
  * A name as part of a token path: lower case words joined by hyphens; names that come out alike get
@@ -71,13 +95,7 @@ export function slugs(names: Iterable<readonly [id: string, name: string]>): Map
   const taken = new Set<string>();
   const result = new Map<string, string>();
   for (const [id, name] of names) {
-    const plain =
-      name
-        .toLowerCase()
-        .normalize('NFKD')
-        .replaceAll(/\p{M}+/gu, '')
-        .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
-        .replaceAll(/^-+|-+$/g, '') || 'unnamed';
+    const plain = plainName(name);
     let slug = plain;
     for (let number = 2; taken.has(slug); number += 1) slug = `${plain}-${number}`;
     taken.add(slug);

@@ -45,7 +45,7 @@ const hasGround = ({ backgroundColor, backgroundImage }: CSSStyleDeclaration): b
 
 function boxOf(
   element: HTMLElement,
-  parent: number,
+  { parent, child }: Pick<MeasuredBox, 'parent' | 'child'>,
   scrollY: number,
   style: CSSStyleDeclaration,
 ): MeasuredBox {
@@ -57,9 +57,6 @@ function boxOf(
     number(style.borderBottomWidth),
     number(style.borderLeftWidth),
   ];
-  let child = 1;
-  for (let before = element.previousElementSibling; before; before = before.previousElementSibling)
-    child += 1;
   return {
     parent,
     child,
@@ -87,7 +84,7 @@ function boxOf(
 }
 
 /** Lets whatever waits go first: keys, clicks, a frame. */
-const breathe = (): Promise<void> =>
+export const breathe = (): Promise<void> =>
   new Promise((resolve) => {
     const channel = new MessageChannel();
     channel.port1.onmessage = () => resolve();
@@ -99,7 +96,10 @@ function* boxesOf(page: Document): Generator<MeasuredBox> {
   const site = page.querySelector<HTMLElement>('.site');
   if (!view || !site) return;
   const indexes = new Map<Element, number>();
+  const counts = new Map<Element | null, number>();
   for (const element of [site, ...site.querySelectorAll<HTMLElement>('*')]) {
+    const child = (counts.get(element.parentElement) ?? 0) + 1;
+    counts.set(element.parentElement, child);
     // What is inside a drawing is the drawing's own.
     if (element.parentElement?.closest('svg')) continue;
     const style = view.getComputedStyle(element);
@@ -107,7 +107,7 @@ function* boxesOf(page: Document): Generator<MeasuredBox> {
     const parent = element === site ? -1 : (indexes.get(element.parentElement ?? site) ?? -1);
     if (parent < 0 && element !== site) continue;
     indexes.set(element, indexes.size);
-    yield boxOf(element, parent, view.scrollY, style);
+    yield boxOf(element, { parent, child }, view.scrollY, style);
   }
 }
 

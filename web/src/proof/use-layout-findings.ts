@@ -1,11 +1,11 @@
-import { pageFindings } from '@garnish/core/checks/page/page-checks';
+import { checkPages } from '@garnish/core/checks/page/page-checks';
 import type { MeasuredPage } from '@garnish/core/checks/page/measured-page';
 import { REFLOW_PX } from '@garnish/core/checks/page/reflow';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useStore, useSystem } from '../system/system-context.ts';
 import { openHiddenPage, type HiddenPage } from './hidden-page.ts';
-import { measureLayout } from './measure-layout.ts';
+import { breathe, measureLayout } from './measure-layout.ts';
 
 /** So long nothing has to have changed before the page is measured, in ms. */
 const SETTLE_MS = 600;
@@ -68,7 +68,14 @@ export function useLayoutFindings(): void {
         ms += performance.now() - started;
         pages.push(measured);
       }
-      store.found('layout', pageFindings(pages, decided.document, decided.derived));
+      const checks = checkPages(pages, decided.document, decided.derived);
+      let step = checks.next();
+      while (!step.done) {
+        await breathe();
+        if (isOff) return;
+        step = checks.next();
+      }
+      store.found('layout', step.value);
       tell({ elements: pages.at(-1)?.boxes.length ?? 0, widths, ms });
     };
     const timer = setTimeout(() => void measure(), SETTLE_MS);

@@ -7,6 +7,7 @@ import {
   selectorOf,
   type Measurement,
   type MeasuredBox,
+  type MeasuredPage,
   type PageCheck,
 } from './measured-page.ts';
 import { alike, partAt, says, setting, type Place } from './parts-of.ts';
@@ -14,33 +15,47 @@ import { alike, partAt, says, setting, type Place } from './parts-of.ts';
 /** What layout rounds away, in px. */
 const SAME_PX = 0.02;
 
-/** Every length that is on the scale where a box stands: steps, roles at that width, the logo’s clear space. */
-export function onScale(
-  { page, document, derived }: Measurement,
-  box: MeasuredBox,
-): readonly number[] {
-  const { widthPx, rootPx, boxes } = page;
+/** The widths that a share on a box may be of, in px: what it stands in; in a grid its area, which it fills. */
+function containersOf({ widthPx, boxes }: MeasuredPage, box: MeasuredBox): readonly number[] {
   const around = boxes[box.parent];
-  // A share is of what a box stands in; in a grid that is its area, which it fills.
-  const containers = [
+  return [
     around ? contentWidth(around) : widthPx,
     ...(around?.display.includes('grid') ? [box.width] : []),
   ];
-  const places = containers.map((containerPx) => ({
-    widthPx,
-    rootPx,
-    containerPx,
-    fontPx: box.fontPx,
-  }));
+}
+
+/** Every length that is on the scale in such containers: steps, and roles at that width and font size. */
+function onScale(
+  { page, derived }: Measurement,
+  containers: readonly number[],
+  fontPx: number,
+): readonly number[] {
+  const { widthPx, rootPx } = page;
   return [
     0,
     ...[...derived.steps.values()].map(({ px }) => (px * rootPx) / 16),
     ...[...derived.spaces.values()].flatMap(({ inline, block }) =>
-      places.flatMap((at) => [inline.px(at), block.px(at)]),
+      containers.flatMap((containerPx) => {
+        const at = { widthPx, rootPx, containerPx, fontPx };
+        return [inline.px(at), block.px(at)];
+      }),
     ),
-    ...(derived.grid.length > 0 ? [derived.grid.at(-1)?.grid.marginEnd ?? 0] : []),
-    ...(box.classes.includes('logo') ? [box.height * document.layout.logo.clear] : []),
+    derived.grid.at(-1)?.grid.marginEnd ?? 0,
   ];
+}
+
+/** The same, found once for all boxes that stand in the same room in text of the same size. */
+function scales(measurement: Measurement): (box: MeasuredBox) => readonly number[] {
+  const known = new Map<string, readonly number[]>();
+  return (box) => {
+    const containers = containersOf(measurement.page, box);
+    const key = `${containers.join(' ')}, ${box.fontPx}`;
+    const allowed = known.get(key) ?? onScale(measurement, containers, box.fontPx);
+    known.set(key, allowed);
+    return box.classes.includes('logo')
+      ? [...allowed, box.height * measurement.document.layout.logo.clear]
+      : allowed;
+  };
 }
 
 const placesOf = ({
@@ -99,12 +114,13 @@ function nearest(
 /** Every padding, gap and margin of the page is a value of the scale at that width. */
 export const offScaleCheck: PageCheck = (measurement) => {
   const { page } = measurement;
+  const allowedOn = scales(measurement);
   const found = new Map<string, Finding>();
   for (const [index, box] of page.boxes.entries()) {
     if (box.display === 'inline') continue;
     const odd = placesOf(box).filter(([, px]) => px > 0.5);
     if (odd.length === 0) continue;
-    const allowed = onScale(measurement, box);
+    const allowed = allowedOn(box);
     for (const [place, px] of odd) {
       if (allowed.some((one) => Math.abs(one - px) <= SAME_PX)) continue;
       const key = partAt(page, index, place);

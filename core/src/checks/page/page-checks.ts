@@ -24,18 +24,36 @@ export const PAGE_CHECKS: readonly PageCheck[] = [
   middleCheck,
 ];
 
-/** What is found on the same page at several widths: each thing once, at the first width where it shows. */
+/**
+ * What is found on the same page at several widths: each thing once, at the first width where it shows.
+ * Yields after every check, so that whoever asks can let something else go first.
+ */
+export function* checkPages(
+  pages: readonly MeasuredPage[],
+  document: StyleDocument,
+  derived: Derived,
+): Generator<undefined, readonly Finding[]> {
+  const found = new Map<string, Finding>();
+  for (const page of pages) {
+    const measurement = { page, document, derived, children: childrenOf(page.boxes) };
+    for (const check of PAGE_CHECKS) {
+      for (const finding of check(measurement))
+        if (!found.has(finding.id)) found.set(finding.id, finding);
+      yield;
+    }
+  }
+  return [...found.values()];
+}
+
+/** The same at once. */
 export function pageFindings(
   pages: readonly MeasuredPage[],
   document: StyleDocument,
   derived: Derived,
 ): readonly Finding[] {
-  const found = new Map<string, Finding>();
-  for (const page of pages) {
-    const measurement = { page, document, derived, children: childrenOf(page.boxes) };
-    for (const check of PAGE_CHECKS)
-      for (const finding of check(measurement))
-        if (!found.has(finding.id)) found.set(finding.id, finding);
+  const checks = checkPages(pages, document, derived);
+  for (;;) {
+    const { done, value } = checks.next();
+    if (done) return value;
   }
-  return [...found.values()];
 }

@@ -74,7 +74,13 @@ test('every control of an area is reached with the keyboard and shows its focus'
     });
     seen.add(name);
   }
-  for (const name of ['unit', 'first step', 'ratio', 'Edge of the proof', 'Width of the proof'])
+  for (const name of [
+    'unit',
+    'first step, in units',
+    'ratio',
+    'Edge of the proof',
+    'Width of the proof',
+  ])
     expect([...seen]).toContain(name);
   expect([...seen].filter((name) => name.startsWith('no focus'))).toEqual([]);
 });

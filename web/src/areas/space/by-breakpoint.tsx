@@ -66,9 +66,7 @@ export function ByBreakpoint() {
                   const words = `${name} from ${breakpoints[index]?.[1].name ?? breakpoint}`;
                   return (
                     <td key={breakpoint} className="w-28 pe-3">
-                      {flows ? (
-                        <span className="text-quiet">between its widths</span>
-                      ) : (
+                      {flows ? null : (
                         <StepPick
                           label={words}
                           value={isSet ? (at[breakpoint] ?? '') : ''}

@@ -18,22 +18,22 @@ function LightDrawing() {
   const angle = (light.from * Math.PI) / 180;
   return (
     <svg
-      viewBox="0 0 220 112"
+      viewBox="0 0 260 112"
       className="w-full max-w-64"
       role="img"
       aria-label={`Light from ${light.from}°`}
     >
-      <line x1="10" x2="210" y1="96" y2="96" className="stroke-line-strong" />
+      <line x1="10" x2="250" y1="96" y2="96" className="stroke-line-strong" />
       <circle
-        cx={170 + Math.sin(angle) * 40}
+        cx={222 + Math.sin(angle) * 40}
         cy={96 - Math.cos(angle) * 84}
         r="5"
         className="fill-none stroke-base-content"
       />
       <line
-        x1={170 + Math.sin(angle) * 37}
+        x1={222 + Math.sin(angle) * 37}
         y1={96 - Math.cos(angle) * 78}
-        x2={170}
+        x2={222}
         y2={96}
         className="stroke-base-content"
         strokeDasharray="3 3"

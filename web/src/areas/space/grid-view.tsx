@@ -162,7 +162,7 @@ function Spans() {
         {Array.from({ length: grid.columns }, (_, index) => {
           const width = Number(spanWidth(grid, index + 1).toFixed(2));
           return (
-            <li key={index} className="flex justify-between border-t border-line">
+            <li key={index} className="flex items-baseline justify-between border-t border-line">
               <span className="text-quiet">{index + 1}</span>
               <Copy
                 className="figures"

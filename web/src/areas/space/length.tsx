@@ -4,6 +4,7 @@ import { without } from '@garnish/core/system/collection';
 import { inOrder, type SpaceLength, type StyleDocument } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
 import type { SpaceUse } from '@garnish/core/system/space-schema';
+import { ROOT_PX } from '@garnish/core/type/fluid';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
@@ -57,23 +58,34 @@ interface LengthProps {
   readonly length: SpaceLength;
 }
 
+const PX_OF = { em: ROOT_PX, rem: ROOT_PX, px: 1 } as const;
+
 function Fixed({
   label,
   path,
   length,
   least,
+  shown,
 }: {
   readonly label: string;
   readonly path: string;
   readonly length: FixedLength;
   readonly least: number;
+  /** What stands over the field, where its label says more than is to be seen. */
+  readonly shown?: string;
 }) {
   const store = useStore();
   return (
     <span className="flex items-end gap-1">
       <span className="w-20">
+        {shown !== undefined && (
+          <span aria-hidden className="block text-quiet">
+            {shown}
+          </span>
+        )}
         <NumberField
           label={label}
+          hideLabel={shown !== undefined}
           value={length.value}
           min={least}
           max={400}
@@ -88,12 +100,22 @@ function Fixed({
         aria-label={`Unit of ${label}`}
         className="select bare h-7 w-14"
         value={length.unit}
-        onChange={(event) =>
+        onChange={({ currentTarget }) => {
+          const unit = FIXED_UNITS.find((one) => one === currentTarget.value) ?? 'rem';
+          // The same length in another unit, at text of 16 px.
+          const value = (length.value * PX_OF[length.unit]) / PX_OF[unit];
           store.change(
-            [{ op: 'replace', path: `${path}/unit`, value: event.currentTarget.value }],
+            [
+              {
+                op: 'replace',
+                path: `${path}/value`,
+                value: Math.min(400, Number(value.toFixed(4))),
+              },
+              { op: 'replace', path: `${path}/unit`, value: unit },
+            ],
             `unit of ${label}`,
-          )
-        }
+          );
+        }}
       >
         {FIXED_UNITS.map((unit) => (
           <option key={unit}>{unit}</option>
@@ -229,51 +251,66 @@ export function Length({ path, name, use, length }: LengthProps) {
       )}
       {length.kind === 'shrinking' && (
         <>
-          <div className="flex flex-wrap items-end gap-x-5 gap-y-1">
+          <div className="grid gap-1">
             <Choice
               label={`Form of ${name}`}
               options={SHRINKING_FORMS.map((value) => ({ value, name: `${value}()` }))}
               value={length.form}
               onChange={(value) =>
                 store.change(
-                  [{ op: 'replace', path: `${path}/form`, value }],
+                  [
+                    { op: 'replace', path: `${path}/form`, value },
+                    ...(value === 'clamp' && length.least === undefined
+                      ? [
+                          {
+                            op: 'add',
+                            path: `${path}/least`,
+                            value: { value: 0.5, unit: 'rem' },
+                          } as const,
+                        ]
+                      : []),
+                  ],
                   `${name}: ${value}()`,
                 )
               }
             />
-            {length.form === 'clamp' && (
+            <div className="flex flex-wrap items-end gap-x-5">
+              {length.form === 'clamp' && (
+                <Fixed
+                  label={`${name}, at least`}
+                  path={`${path}/least`}
+                  length={length.least ?? { value: 0, unit: 'px' }}
+                  least={0}
+                  shown="at least"
+                />
+              )}
+              <span className="w-20">
+                <NumberField
+                  label="share"
+                  value={length.share}
+                  min={0.1}
+                  max={50}
+                  step={1}
+                  unit="%"
+                  onChange={(value, gesture) =>
+                    store.change(
+                      [{ op: 'replace', path: `${path}/share`, value }],
+                      `share of ${name}`,
+                      {
+                        gesture,
+                      },
+                    )
+                  }
+                />
+              </span>
               <Fixed
-                label={`${name}, at least`}
-                path={`${path}/least`}
-                length={length.least ?? { value: 0, unit: 'px' }}
+                label={length.form === 'clamp' ? `${name}, at most` : `${name}, fixed`}
+                path={`${path}/fixed`}
+                length={length.fixed}
                 least={0}
+                shown={length.form === 'clamp' ? 'at most' : 'fixed'}
               />
-            )}
-            <span className="w-20">
-              <NumberField
-                label="share"
-                value={length.share}
-                min={0.1}
-                max={50}
-                step={1}
-                unit="%"
-                onChange={(value, gesture) =>
-                  store.change(
-                    [{ op: 'replace', path: `${path}/share`, value }],
-                    `share of ${name}`,
-                    {
-                      gesture,
-                    },
-                  )
-                }
-              />
-            </span>
-            <Fixed
-              label={length.form === 'clamp' ? `${name}, at most` : `${name}, fixed`}
-              path={`${path}/fixed`}
-              length={length.fixed}
-              least={0}
-            />
+            </div>
           </div>
           <SwapDrawing length={length} name={name} />
         </>

@@ -74,13 +74,13 @@ function Base() {
       {scale === 'geometric' && (
         <div className="grid grid-cols-2 gap-x-6">
           <DecidedNumber
-            label="first step"
+            label="first step, in units"
             path="/space/series/first"
             value={series.first}
             min={0.125}
             max={16}
             step={0.5}
-            unit="× unit"
+            unit="×"
           />
           <DecidedNumber
             label="ratio"
@@ -128,7 +128,7 @@ function Steps() {
         collection={space.steps}
         what="step"
         unnamed={space.names !== 'own'}
-        columns="5rem minmax(0,1fr) 3.5rem"
+        columns={`${space.names === 'own' ? '' : 'minmax(4.5rem, 7rem) '}5rem minmax(0,1fr) 3.5rem`}
         below={(id) => (
           <span
             aria-hidden
@@ -156,8 +156,11 @@ function Steps() {
           const rem = Number((px / 16).toFixed(4));
           return (
             <>
-              {space.scale === 'geometric' ? (
+              {space.names !== 'own' && (
                 <span className="flex min-h-7 items-center font-semibold">{step?.name}</span>
+              )}
+              {space.scale === 'geometric' ? (
+                <span />
               ) : (
                 <NumberField
                   label={`${space.scale === 'multiples' ? 'Multiple' : 'Size'} of step ${step?.name ?? id}`}
@@ -185,9 +188,6 @@ function Steps() {
                 text={`${rem}rem`}
                 label={`Copy step ${step?.name ?? id}, ${px} px, in rem`}
               >
-                {space.names !== 'own' && (
-                  <span className="pe-3 font-sans font-semibold">{step?.name}</span>
-                )}
                 {Number(px.toFixed(3))} px <span className="text-quiet">{rem} rem</span>
               </Copy>
               <span

@@ -9,8 +9,8 @@ import { Copy } from '../../ui/copy.tsx';
 import { Items, Pick, px } from './items.tsx';
 
 const CORNER_SAYS = {
-  control: 'buttons, fields',
-  card: 'cards, messages',
+  control: 'buttons and fields',
+  card: 'cards and messages',
   picture: 'pictures',
 } as const;
 const EDGE_SAYS = { line: 'fields, tables, lines', strong: 'the edge of a notice' } as const;
@@ -26,8 +26,8 @@ function Nested() {
     .sort((one, other) => one - other)
     .map((inset) => ({ inset, inner: innerRadius(outer, 0, inset) }));
   return (
-    <div className="flex flex-wrap items-start gap-6">
-      <svg viewBox="0 0 150 96" className="w-40" role="img" aria-label="Nested corners">
+    <div className="flex items-start gap-5">
+      <svg viewBox="0 0 150 96" className="w-28 shrink-0" role="img" aria-label="Nested corners">
         {rows.slice(0, 1).map(({ inset, inner }) => (
           <g key={inset} className="fill-none stroke-base-content">
             <path
@@ -62,7 +62,7 @@ function Nested() {
           ))}
         </tbody>
       </table>
-      <p className="max-w-52 text-xs text-quiet">
+      <p className="min-w-0 text-xs text-quiet">
         Outer {px(outer)} less border and inset, never below 0: then both corners run side by side.
         Drawn twice as large, at an inset of {px(rows[0]?.inset ?? 0)}.{' '}
         <Copy
@@ -92,7 +92,7 @@ export function ShapeView() {
   return (
     <>
       <Section full title="Radii" aside="px">
-        <div className="grid gap-x-8 gap-y-3 @min-[30rem]:grid-cols-[minmax(0,1fr)_9.5rem]">
+        <div className="grid gap-y-3">
           <Items
             path="/shape/radii"
             collection={shape.radii}
@@ -126,11 +126,12 @@ export function ShapeView() {
               </>
             )}
           </Items>
-          <div className="grid content-start gap-1.5">
+          <div className="grid grid-cols-3 gap-x-6">
             {Object.entries(shape.corners).map(([what, id]) => (
               <Pick
                 key={what}
-                label={`corners of ${CORNER_SAYS[what as keyof typeof CORNER_SAYS]}`}
+                label={CORNER_SAYS[what as keyof typeof CORNER_SAYS]}
+                name={`corners of ${what}`}
                 path={`/shape/corners/${what}`}
                 value={id}
                 options={radii}
@@ -144,7 +145,7 @@ export function ShapeView() {
         <Nested />
       </Section>
       <Section full title="Borders" aside="px">
-        <div className="grid gap-x-8 gap-y-3 @min-[30rem]:grid-cols-[minmax(0,1fr)_9.5rem]">
+        <div className="grid gap-y-3">
           <Items
             path="/shape/borders"
             collection={shape.borders}
@@ -174,7 +175,7 @@ export function ShapeView() {
               </>
             )}
           </Items>
-          <div className="grid content-start gap-1.5">
+          <div className="grid grid-cols-3 gap-x-6">
             {Object.entries(shape.edges).map(([what, id]) => (
               <Pick
                 key={what}

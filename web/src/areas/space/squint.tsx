@@ -44,6 +44,7 @@ function boxAt({ boxes }: MeasuredPage, x: number, y: number): MeasuredBox | und
 /** A box by its words, its own or those inside it, or by what it is. */
 function saidOf(page: MeasuredPage, box: MeasuredBox | undefined): string {
   if (!box) return 'the ground';
+  if (box.classes.includes('mark')) return 'the logo';
   const inside = box.text === '' ? wordsIn(page, page.boxes.indexOf(box)) : box.text;
   return inside === '' ? nameOf(box) : `“${inside}”`;
 }

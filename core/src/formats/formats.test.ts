@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { deriveCustomTokens } from '../derive/custom.ts';
 import { derive } from '../derive/derive.ts';
 import { findingsOf } from '../checks/checks.ts';
 import { LOCAL_FAMILIES } from '../fonts/local-families.ts';
@@ -92,6 +93,45 @@ describe('the token file', () => {
     ];
     expect(tokens.length).toBe(derived.tokens.length);
     for (const [, token] of tokens) expect(types).toContain(token['$type']);
+  });
+
+  test('without its decisions still says every length, shadow, border and movement, as the same CSS', () => {
+    const document = sampleDocument([
+      {
+        op: 'replace',
+        path: '/space/roles/items/section/value',
+        value: { kind: 'step', step: 'xl', at: { wide: 'xxl' } },
+      },
+      {
+        op: 'replace',
+        path: '/space/roles/items/inset/value',
+        value: { kind: 'shrinking', form: 'min', fixed: { value: 5, unit: 'em' }, share: 8 },
+      },
+    ]);
+    const own = derive(document);
+    const file = JSON.parse(writeDtcg(own, document)) as { $extensions?: unknown };
+    delete file.$extensions;
+    const read = readDtcg(JSON.stringify(file));
+    if (read.kind !== 'tokens') throw new Error(read.kind);
+    expect(read.leftOut).toEqual([]);
+    const custom = { order: read.tokens.map((_, at) => `t${at}`), items: {} };
+    const items = Object.fromEntries(read.tokens.map((token, at) => [`t${at}`, token]));
+    const taken = new Map(
+      deriveCustomTokens({ custom: { ...custom, items } }).map((token) => [token.id, token]),
+    );
+    const types = ['dimension', 'number', 'duration', 'cubicBezier', 'shadow', 'border'];
+    // A color with its opacity is written in another way, and a border as the tokens that it is made of.
+    const plain = (css = ''): string => css.replaceAll(/(rgb|color)\([^)]*\)/g, 'color');
+    for (const { id, type, values } of own.tokens) {
+      if (!types.includes(type)) continue;
+      const { css, reference } = taken.get(id)?.values.light ?? {};
+      // What is taken from another token is written as that token, whatever it says.
+      expect([id, reference]).toEqual([id, values.light.reference]);
+      if (reference !== undefined) continue;
+      if (type === 'border') expect(css).toMatch(/^1px solid #[0-9a-f]{6}$/);
+      else if (id.startsWith('picture.')) expect(Number(css)).toBeGreaterThan(0);
+      else expect([id, plain(css)]).toEqual([id, plain(values.light.css)]);
+    }
   });
 
   test('has no token inside a token, and no name that the format forbids', () => {

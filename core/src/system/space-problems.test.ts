@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { findingsOf } from '../checks/checks.ts';
 import { derive } from '../derive/derive.ts';
-import { forgetting } from './breakpoints.ts';
+import { forgetting, forgettingAnchor } from './breakpoints.ts';
 import { removing } from './collection.ts';
 import { jsonOf, patched, type Patch } from './patch.ts';
 import { sampleDocument } from './sample.ts';
@@ -79,6 +79,17 @@ test('a breakpoint goes with all that was decided at it', () => {
     ...removing('/layout/breakpoints', document.layout.breakpoints, 'wide'),
   ]);
   expect(result.ok && result.document.layout.grid.at).toEqual({ medium: { columns: 8 } });
+});
+
+test('an anchor goes with the steps that were taken at it; the next one leads where it was the first', () => {
+  const flowing = { kind: 'step', step: 's', at: { wide: 'xl' } };
+  const document = sampleDocument(set('/space/roles/items/section/value', flowing));
+  const length = (id: string): unknown => {
+    const [operation] = forgettingAnchor(document, id);
+    return operation && 'value' in operation ? operation.value : undefined;
+  };
+  expect(length('wide')).toEqual({ kind: 'step', step: 's' });
+  expect(length('narrow')).toEqual({ kind: 'step', step: 'xl' });
 });
 
 describe('a system of schema 3', () => {

@@ -1,4 +1,4 @@
-import type { TokenJson } from './token.ts';
+import { propertyOfPath, type TokenJson } from './token.ts';
 
 const isRecord = (value: TokenJson | undefined): value is { readonly [key: string]: TokenJson } =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -171,6 +171,27 @@ function shrinkingCss(value: TokenJson): string | undefined {
     : undefined;
 }
 
+/** The custom property of a token that is named as the open format refers to one. */
+const named = (value: TokenJson | undefined): string | undefined => {
+  const id = typeof value === 'string' ? /^\{([^{}]+)\}$/.exec(value)?.[1] : undefined;
+  return id === undefined ? undefined : propertyOfPath(id.split('.'));
+};
+
+const minusCss = (value: TokenJson): string | undefined => {
+  const property = named(value);
+  return property === undefined ? undefined : `calc(-1 * var(${property}))`;
+};
+
+/** A radius less what lies between it and the corner inside, never below 0. */
+function innerCss(value: TokenJson): string | undefined {
+  const list = isRecord(value) ? value['less'] : undefined;
+  if (!isRecord(value) || !isList(list)) return undefined;
+  const outer = named(value['outer']);
+  const less = list.map(named);
+  if (outer === undefined || less.includes(undefined)) return undefined;
+  return `max(0px, calc(var(${outer})${less.map((own) => ` - var(${own ?? ''}, 0px)`).join('')}))`;
+}
+
 const isUnit = (unit: TokenJson | undefined): unit is string =>
   typeof unit === 'string' && /^(rem|em|ch|px|%)$/.test(unit);
 
@@ -181,11 +202,13 @@ const isUnit = (unit: TokenJson | undefined): unit is string =>
  */
 export function cssOfExtension(extension: TokenJson | undefined): string | undefined {
   if (!isRecord(extension)) return undefined;
-  const { em, fluid, shrinking, width, share } = extension;
+  const { em, fluid, shrinking, width, share, minus, inner } = extension;
   if (isNumber(em)) return `${em}em`;
   if (fluid !== undefined) return fluidCss(fluid);
   if (shrinking !== undefined) return shrinkingCss(shrinking);
   if (isNumber(share)) return `${share}%`;
+  if (minus !== undefined) return minusCss(minus);
+  if (inner !== undefined) return innerCss(inner);
   if (isRecord(width) && isNumber(width['value']) && isUnit(width['unit']))
     return `${width['value']}${width['unit']}`;
   return undefined;

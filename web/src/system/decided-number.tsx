@@ -1,22 +1,10 @@
 import { valueAt, type Patch } from '@garnish/core/system/patch';
-import { NumberField } from '../ui/number-field.tsx';
-import type { Units } from '../ui/quantity.ts';
+import { NumberField, type NumberFieldProps } from '../ui/number-field.tsx';
 import { useStore } from './system-context.ts';
 
-interface DecidedNumberProps {
-  readonly label: string;
+interface DecidedNumberProps extends Omit<NumberFieldProps, 'onChange' | 'check'> {
   /** Where the number stands in the document. */
   readonly path: string;
-  readonly value: number;
-  readonly min: number;
-  readonly max: number;
-  readonly step: number;
-  readonly decimals?: number;
-  readonly unit?: string;
-  readonly units?: Units;
-  readonly slider?: boolean;
-  readonly hideLabel?: boolean;
-  readonly note?: string;
   /** How the change is called; the label where nothing else is said. */
   readonly name?: string;
   /** How many of the document’s own units one of the field is: 0.01 for per cent. */

@@ -2,7 +2,7 @@ import { useId, useState, type KeyboardEvent } from 'react';
 import { useGesture } from './gesture.ts';
 import { readQuantity, type Units } from './quantity.ts';
 
-interface NumberFieldProps {
+export interface NumberFieldProps {
   readonly label: string;
   readonly value: number;
   readonly onChange: (value: number, gesture: string) => void;

@@ -6,6 +6,7 @@ import {
   type Anchor,
   type StyleDocument,
 } from '@garnish/core/system/document';
+import { forgettingAnchor } from '@garnish/core/system/breakpoints';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { intervalOf, INTERVALS, sizeOfPlace } from '@garnish/core/type/scale';
 import { breakpointsOf } from '@garnish/core/formats/stepped';
@@ -56,9 +57,11 @@ function adding({ anchors }: Type): Patch {
   ];
 }
 
-/** Takes an anchor out, and the sizes that roles had of their own at it. */
-function removing({ anchors, roles }: Type, id: string): Patch {
+/** Takes an anchor out, and what text and space roles had decided at it. */
+function removing(document: StyleDocument, id: string): Patch {
+  const { anchors, roles } = document.type;
   return [
+    ...forgettingAnchor(document, id),
     ...inOrder(roles).flatMap(([role, { sizes = {} }]): Patch =>
       id in sizes
         ? [
@@ -212,10 +215,7 @@ const AnchorRow = memo(function AnchorRow(props: AnchorRowProps) {
           className="grid min-h-7 min-w-5 place-items-center text-quiet hover:text-base-content"
           aria-label={`Take the anchor at ${width} px out`}
           onClick={() =>
-            store.change(
-              removing(store.state().decided.document.type, id),
-              `no anchor at ${width} px`,
-            )
+            store.change(removing(store.state().decided.document, id), `no anchor at ${width} px`)
           }
         >
           <X size={13} aria-hidden />

@@ -86,19 +86,21 @@ function OnSurfaces() {
                   {inOrder(shape.shadows).map(([id, { name, height }]) => {
                     const css = shadowCss(levelShadow(shape, height, ground, mode));
                     return (
-                      <button
+                      <Copy
                         key={id}
-                        type="button"
-                        className="h-11 w-full max-w-20"
-                        title={`Copy ${name} on ${ground.name}: ${css}`}
-                        aria-label={`Copy the shadow ${name} on ${ground.name} in ${mode}`}
-                        style={{
-                          background: raised?.colors[mode],
-                          borderRadius: shape.radii.items[shape.corners.card]?.px,
-                          boxShadow: css,
-                        }}
-                        onClick={() => void navigator.clipboard.writeText(css)}
-                      />
+                        className="w-full max-w-20"
+                        text={css}
+                        label={`Copy the shadow ${name} on ${ground.name} in ${mode}`}
+                      >
+                        <span
+                          className="block h-11"
+                          style={{
+                            background: raised?.colors[mode],
+                            borderRadius: shape.radii.items[shape.corners.card]?.px,
+                            boxShadow: css,
+                          }}
+                        />
+                      </Copy>
                     );
                   })}
                 </div>

@@ -329,6 +329,11 @@ export function GridView() {
             drawn over the proof
           </label>
         </div>
+        {align === 'full' && (
+          <p className="text-xs text-quiet">
+            Full width: the container is the screen, whatever is typed for it.
+          </p>
+        )}
         {whole && (
           <p className="text-xs text-quiet">
             Whole at the container’s width; what is left over goes to the margins.

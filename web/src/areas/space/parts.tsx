@@ -2,6 +2,7 @@ import { SPACE_PARTS } from '@garnish/core/derive/parts';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import type { Patch } from '@garnish/core/system/patch';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { usePreferences } from '../../app/preferences.ts';
 import { light } from '../../proof/lit.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
@@ -109,11 +110,17 @@ function PartRow({ id }: { readonly id: string }) {
   );
 }
 
+const AT = '/space/parts/';
+
 /** Every space of the components, and which of them depart from their usual role. */
 export function Parts() {
   const { decided } = useSystem();
-  const [all, setAll] = useState(false);
+  const [parameters] = useSearchParams();
   const { parts } = decided.document.space;
+  // Whoever is led here to a space that takes its usual role sees it at once.
+  const asked = parameters.get('at') ?? '';
+  const isAsked = asked.startsWith(AT) && !(asked.slice(AT.length) in parts);
+  const [all, setAll] = useState(isAsked);
   const decidedHere = Object.keys(SPACE_PARTS).filter((id) => id in parts);
   const others = Object.keys(SPACE_PARTS).filter((id) => !(id in parts));
   return (

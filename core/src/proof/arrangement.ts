@@ -39,7 +39,7 @@ html { overflow-x: clip; }
 .question { display: grid; grid-template-columns: minmax(0, 1fr); }
 .footer-group { display: grid; align-content: start; justify-items: start; }
 .footer-links { display: grid; justify-items: start; }
-.footer-link { display: inline-flex; align-items: center; color: inherit; text-decoration: none; }
+.footer-link { display: inline-flex; align-items: center; text-decoration: none; }
 .site-footer { display: grid; border-block-start: var(--edge-line, 1px) solid var(--table-line, currentcolor); }
 h1, h2, h3, h4, h5, h6 { overflow-wrap: break-word; }
 h1 { text-wrap: balance; }

@@ -46,7 +46,9 @@ test('the arrangement decides no color and no type', () => {
 });
 
 test('the arrangement decides no space: that is in the sheet, where it can be measured', () => {
-  expect(ARRANGEMENT).not.toMatch(/[\s;{](padding|margin|gap|row-gap|column-gap)(-[a-z-]+)?: (?!0;)/);
+  expect(ARRANGEMENT).not.toMatch(
+    /[\s;{](padding|margin|gap|row-gap|column-gap)(-[a-z-]+)?: (?!0;)/,
+  );
 });
 
 test('words that look like markup stay words', () => {

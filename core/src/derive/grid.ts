@@ -60,8 +60,20 @@ const partValue = (part: Part, { grid }: GridRange, root: number): TokenValue =>
   return remValue(px, root);
 };
 
+/** Lengths that were found: tokens, roles and rules ask for the same few of one grid. */
+const known = new WeakMap<readonly GridRange[], Map<string, DerivedLength>>();
+
 /** What a part of the grid is on the smallest screen, and where it changes. */
 export function gridLength(ranges: readonly GridRange[], part: Part, root: number): DerivedLength {
+  const own = known.get(ranges) ?? new Map<string, DerivedLength>();
+  known.set(ranges, own);
+  const key = `${part} ${root}`;
+  const length = own.get(key) ?? lengthOf(ranges, part, root);
+  own.set(key, length);
+  return length;
+}
+
+function lengthOf(ranges: readonly GridRange[], part: Part, root: number): DerivedLength {
   const [first, ...rest] = ranges;
   const none: TokenValue = { json: 0, css: '0' };
   let before = first ? partValue(part, first, root) : none;

@@ -1,5 +1,5 @@
 import type { Space, SpaceUse } from '../system/document.ts';
-import { everyMode, propertyOfPath, type Token, type TokenValue } from '../tokens/token.ts';
+import { everyMode, type Token, type TokenValue } from '../tokens/token.ts';
 import type { DerivedSpace, Rule, SpaceStep } from './derived.ts';
 import { remValue } from './lengths.ts';
 import { tokenOf } from './space.ts';
@@ -196,10 +196,8 @@ export function deriveParts(
   for (const { key, token, property } of pieces) {
     const selector = SPACE_PARTS[key]?.selector ?? '';
     const there = bySelector.get(selector) ?? [];
-    bySelector.set(selector, [
-      ...there,
-      [property, `var(${propertyOfPath(token.split('.'))})`] as const,
-    ]);
+    there.push([property, `var(--${token.replace('.', '-')})`]);
+    bySelector.set(selector, there);
   }
   return {
     tokens,

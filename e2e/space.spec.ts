@@ -130,7 +130,7 @@ test('nonsense is explained beside its field and changes nothing', async ({ page
   await page.keyboard.press('Escape');
   await view(page, 'Grid');
   await known(page, 'columns, smallest', '0');
-  await expect(told).toContainText('4 stays in force');
+  await expect(told).toHaveText('A grid has whole columns, and one at least. 4 stays in force.');
   await page.keyboard.press('Escape');
   await known(page, 'gutter, smallest', '120');
   await expect(told).toContainText('are wider than the container');

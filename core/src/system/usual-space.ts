@@ -61,7 +61,7 @@ export const usualSpace: Space = {
     section: 'xxl',
   }),
   parts: {},
-  limits: { phone: 0.35, wide: 0.85 },
+  limits: { phone: 0.35, wide: 0.9 },
 };
 
 /** A grid that begins with four columns; its margins and gutters are those of the steps given, in px. */

@@ -31,7 +31,7 @@ function Crop({ id, picture }: CropProps) {
   if (!picture)
     return (
       <span
-        className="block border border-line-strong bg-base-200"
+        className="mt-2 block border border-line-strong bg-base-200"
         style={{ height: HEIGHT_PX, width: HEIGHT_PX * ratio, maxWidth: '100%' }}
         aria-hidden
       />

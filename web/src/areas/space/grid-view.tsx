@@ -1,8 +1,8 @@
 import { contentBreaks } from '@garnish/core/checks/content-breaks';
 import type { GridRange } from '@garnish/core/derive/derived';
-import { spanWidth, type GridKnown } from '@garnish/core/space/grid';
+import { solveGrid, spanWidth, type GridKnown } from '@garnish/core/space/grid';
 import { forgetting } from '@garnish/core/system/breakpoints';
-import { inOrder } from '@garnish/core/system/document';
+import { inOrder, NARROW_SCREEN_PX } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useState } from 'react';
 import { setPreferences, usePreferences } from '../../app/preferences.ts';
@@ -47,6 +47,19 @@ function Known() {
     const isThere = range.id === undefined || range.id in layout.grid.at;
     return [{ op: isThere ? 'replace' : 'add', path, value: jsonOf(next) }];
   };
+  /** Why a number would not do: what the grid itself says first, then what the document does. */
+  const problemWith = (
+    range: GridRange,
+    part: keyof GridKnown,
+    value: number | undefined,
+  ): string | undefined => {
+    const screenPx = Math.max(NARROW_SCREEN_PX, range.fromPx);
+    const answer =
+      value === undefined
+        ? undefined
+        : solveGrid({ ...range.known, [part]: value }, screenPx, layout.grid.whole);
+    return answer?.ok === false ? answer.message : store.problemOf(setting(range, part, value));
+  };
   return (
     <div className="overflow-x-auto">
       <table className="w-full">
@@ -84,7 +97,7 @@ function Known() {
                       label={`${SAYS[part]}, ${range.name}`}
                       known={own[part]}
                       computed={computedOf(part, range)}
-                      check={(value) => store.problemOf(setting(range, part, value))}
+                      check={(value) => problemWith(range, part, value)}
                       onChange={(value) =>
                         store.change(
                           setting(range, part, value),

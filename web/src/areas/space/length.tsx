@@ -77,7 +77,7 @@ function Fixed({
   const store = useStore();
   return (
     <span className="flex items-end gap-1">
-      <span className="w-20">
+      <span className="w-16">
         {shown !== undefined && (
           <span aria-hidden className="block text-quiet">
             {shown}
@@ -274,7 +274,7 @@ export function Length({ path, name, use, length }: LengthProps) {
                 )
               }
             />
-            <div className="flex flex-wrap items-end gap-x-5">
+            <div className="flex flex-wrap items-end gap-x-4">
               {length.form === 'clamp' && (
                 <Fixed
                   label={`${name}, at least`}
@@ -284,7 +284,7 @@ export function Length({ path, name, use, length }: LengthProps) {
                   shown="at least"
                 />
               )}
-              <span className="w-20">
+              <span className="w-16">
                 <NumberField
                   label="share"
                   value={length.share}

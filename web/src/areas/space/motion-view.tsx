@@ -82,11 +82,7 @@ export function MotionView() {
   const usual = inOrder(durations).at(-1)?.[1].ms ?? 300;
   return (
     <>
-      <Section
-        full
-        title="Durations"
-        aside="and what is left where the reader asks for less motion"
-      >
+      <Section full title="Durations" aside="the second where the reader asks for less motion">
         <Items
           path="/shape/durations"
           collection={durations}
@@ -118,7 +114,7 @@ export function MotionView() {
                 max={10000}
                 step={20}
                 decimals={0}
-                unit="ms reduced"
+                unit="ms"
               />
               <span
                 aria-hidden

@@ -1,14 +1,18 @@
 import { contrastRatio, relativeLuminance } from './contrast.ts';
 import {
   ACHROMATIC,
+  CONES_OF_LINEAR,
+  conesOf,
+  OKLAB_OF_CONES,
+  oklabDistance,
   oklabOf,
-  oklabOfOklch,
   oklchOf,
-  rgbOfOklab,
   type Oklab,
   type Oklch,
 } from './oklab.ts';
 import { hexOf, linear, rgbOf, type Hex, type Rgb } from './srgb.ts';
+
+const [LIGHTNESS, A, B] = OKLAB_OF_CONES;
 
 /** Answers that were given: the same question comes at every movement of a slider. */
 const found = new Map<string, Hex | undefined>();
@@ -20,12 +24,12 @@ const MOST_KEPT = 500;
  */
 export const SAME_HUE = 0.004;
 
-/** What arithmetic leaves of the chroma of a pure grey. */
-const PURE_GREY = 0.0001;
+/** What arithmetic leaves of the chroma of a pure gray. */
+const PURE_GRAY = 0.0001;
 
-/** Whether an emitted color is of the hue of another, as far as 8 bits can say; a grey stays a grey. */
+/** Whether an emitted color is of the hue of another, as far as 8 bits can say; a gray stays a gray. */
 export function isOfHue([, a, b]: Oklab, { chroma, hue }: Oklch): boolean {
-  if (chroma < ACHROMATIC) return Math.hypot(a, b) <= Math.max(chroma, PURE_GREY);
+  if (chroma < ACHROMATIC) return Math.hypot(a, b) <= Math.max(chroma, PURE_GRAY);
   const angle = (hue * Math.PI) / 180;
   const along = a * Math.cos(angle) + b * Math.sin(angle);
   const across = Math.abs(b * Math.cos(angle) - a * Math.sin(angle));
@@ -34,9 +38,9 @@ export function isOfHue([, a, b]: Oklab, { chroma, hue }: Oklch): boolean {
 
 /**
  * The color nearest to `color` (smallest distance in OKLab) that reaches `needed` against
- * `against`, among the emitted 8-bit colors of the same hue, lighter or darker, of more or less
- * chroma. `color` itself where it passes already; undefined where none reaches the ratio.
- * What is judged is the emitted color, never the exact one behind it.
+ * `against`, among all emitted 8-bit colors of the same hue, lighter or darker, of more or less
+ * chroma; a gray stays a gray. `color` itself where it passes already; undefined where none reaches
+ * the ratio. What is judged is the emitted color, never the exact one behind it.
  */
 export function nearestPassing(color: Hex, against: Hex, needed: number): Hex | undefined {
   if (contrastRatio(color, against) >= needed) return color;
@@ -48,93 +52,194 @@ export function nearestPassing(color: Hex, against: Hex, needed: number): Hex | 
   return nearest;
 }
 
-const STEPS = 96;
-const HALVINGS = 14;
-/** How far around a point on the border emitted colors are looked at, in levels of 255. */
-const AROUND = 4;
-
-/** Luminance of a color that may lie a little outside sRGB. */
-const luminanceOf = ([red, green, blue]: Rgb): number =>
-  0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);
-
 /** The 256 levels of a channel in linear light. */
 const LEVELS = Float64Array.from({ length: 256 }, (_, level) => linear(level / 255));
 
-const luminanceOfLevels = (red: number, green: number, blue: number): number =>
+const luminanceAt = (red: number, green: number, blue: number): number =>
   0.2126 * (LEVELS[red] ?? 0) + 0.7152 * (LEVELS[green] ?? 0) + 0.0722 * (LEVELS[blue] ?? 0);
 
-/** The lightness at which a color of this chroma and hue has a luminance: luminance rises with it. */
-function lightnessAt(luminance: number, chroma: number, hue: number): number {
-  let low = 0;
-  let high = 1;
-  for (let halving = 0; halving < HALVINGS; halving += 1) {
-    const lightness = (low + high) / 2;
-    const there = luminanceOf(rgbOfOklab(oklabOfOklch({ lightness, chroma, hue })));
-    if (there < luminance) low = lightness;
-    else high = lightness;
-  }
-  return (low + high) / 2;
+/** The luminances between which no color passes. */
+interface Failing {
+  readonly above: number;
+  readonly below: number;
 }
 
-/** Colors that rounding to 8 bits brings into sRGB: near its edges the plane of a hue leaves it by less. */
-const isAlmostInGamut = (rgb: Rgb): boolean =>
-  rgb.every((channel) => channel >= -1 / 255 && channel <= 1 + 1 / 255);
+/**
+ * Where passing ends on either side of a ground. Luminances of 8-bit colors lie further apart than
+ * the error of a division; a hair less is taken here, so that none that passes exactly is lost.
+ */
+const HAIR = 1e-12;
 
-/** The points of the border between passing and not, on the plane of the hue, the nearest first. */
-function border(polar: Oklch, luminance: number): Rgb[] {
-  const most = Math.max(0.02, polar.chroma * 1.5);
-  const points = Array.from({ length: STEPS + 1 }, (_, step) => {
-    const chroma = (most * step) / STEPS;
-    const lightness = lightnessAt(luminance, chroma, polar.hue);
-    const rgb = rgbOfOklab(oklabOfOklch({ lightness, chroma, hue: polar.hue }));
-    return {
-      rgb,
-      distance: Math.hypot(lightness - polar.lightness, chroma - polar.chroma),
-    };
-  }).filter(({ rgb }) => isAlmostInGamut(rgb));
-  return points
-    .sort((one, other) => one.distance - other.distance)
-    .slice(0, 6)
-    .map(({ rgb }) => rgb);
+/** How far the channels of a color that counts as gray lie from one level at the most. */
+const GRAY_LEVELS = 2;
+
+/** The nearest passing color among the emitted grays, and those of no more chroma than the color's own. */
+function nearestGray(here: Oklab, polar: Oklch, { above, below }: Failing): Hex | undefined {
+  const spread = polar.chroma <= PURE_GRAY ? 0 : GRAY_LEVELS;
+  let best: Hex | undefined;
+  let least = Infinity;
+  const from = (level: number): number => Math.max(0, level - spread);
+  const to = (level: number): number => Math.min(255, level + spread);
+  for (let level = 0; level <= 255; level += 1)
+    for (let red = from(level); red <= to(level); red += 1)
+      for (let green = from(level); green <= to(level); green += 1)
+        for (let blue = from(level); blue <= to(level); blue += 1) {
+          const luminance = luminanceAt(red, green, blue);
+          if (luminance > above && luminance < below) continue;
+          const lab = oklabOf([red / 255, green / 255, blue / 255]);
+          const distance = oklabDistance(here, lab);
+          if (distance >= least || !isOfHue(lab, polar)) continue;
+          best = hexOf([red / 255, green / 255, blue / 255]);
+          least = distance;
+        }
+  return best;
+}
+
+/** A block of the cube of emitted colors: the levels of its darkest corner, and those of a side. */
+interface Block {
+  readonly red: number;
+  readonly green: number;
+  readonly blue: number;
+  readonly side: number;
+  /** No color in it is nearer than this. */
+  readonly least: number;
+}
+
+type Bounds = readonly [least: number, most: number];
+
+/** Bounds of a weighted sum of values that each lie between their own bounds. */
+function sumBounds(weights: Oklab, low: Oklab, high: Oklab): Bounds {
+  let least = 0;
+  let most = 0;
+  for (let index = 0; index < 3; index += 1) {
+    const weight = weights[index] ?? 0;
+    least += weight * ((weight < 0 ? high[index] : low[index]) ?? 0);
+    most += weight * ((weight < 0 ? low[index] : high[index]) ?? 0);
+  }
+  return [least, most];
+}
+
+/** One over three squares: the slope of a cube root, by the root. */
+const slopeOfRoot = ([l, m, s]: Oklab): Oklab => [
+  1 / (3 * l * l),
+  1 / (3 * m * m),
+  1 / (3 * s * s),
+];
+
+/**
+ * Bounds of a weighted sum of cones over a block: its value at the middle, and no further from it than
+ * its steepest slopes reach (the mean value theorem). In a small block these are much closer than those
+ * of each cone alone. Where the block begins at black there is no steepest slope.
+ */
+function slopeBounds(weights: Oklab, steep: Oklab, flat: Oklab, middle: Rgb, half: Rgb): Bounds {
+  const cones = conesOf(middle[0], middle[1], middle[2]);
+  const value = weights[0] * cones[0] + weights[1] * cones[1] + weights[2] * cones[2];
+  let reach = 0;
+  for (let channel = 0; channel < 3; channel += 1) {
+    const [least, most] = sumBounds(
+      [
+        weights[0] * (CONES_OF_LINEAR[0][channel] ?? 0),
+        weights[1] * (CONES_OF_LINEAR[1][channel] ?? 0),
+        weights[2] * (CONES_OF_LINEAR[2][channel] ?? 0),
+      ],
+      flat,
+      steep,
+    );
+    reach += Math.max(-least, most) * (half[channel] ?? 0);
+  }
+  return [value - reach, value + reach];
+}
+
+const outside = (value: number, [least, most]: Bounds): number =>
+  Math.max(0, least - value, value - most);
+
+/** What lies within both. */
+const both = ([a, b]: Bounds, [c, d]: Bounds): Bounds => [Math.max(a, c), Math.min(b, d)];
+
+const linearAt = (red: number, green: number, blue: number): Rgb => [
+  LEVELS[red] ?? 0,
+  LEVELS[green] ?? 0,
+  LEVELS[blue] ?? 0,
+];
+
+/** Half of the sum, or of the difference. */
+const mean = (one: Rgb, other: Rgb, sign: 1 | -1): Rgb => [
+  (one[0] + sign * other[0]) / 2,
+  (one[1] + sign * other[1]) / 2,
+  (one[2] + sign * other[2]) / 2,
+];
+
+/** The cone responses of a color in 8 bits; they rise with every channel. */
+const conesAt = (red: number, green: number, blue: number): Oklab =>
+  conesOf(...linearAt(red, green, blue));
+
+/**
+ * The nearest passing color of a hue. The cube of emitted colors is halved again and again, the
+ * nearest block first; a block is left as soon as bounds on its luminance, its hue or its distance say
+ * that it cannot hold what is sought. So nothing nearer is missed.
+ */
+function nearestOfHue(here: Oklab, polar: Oklch, { above, below }: Failing): Hex | undefined {
+  const angle = (polar.hue * Math.PI) / 180;
+  const turned = (cosine: number, sine: number): Oklab => [
+    A[0] * cosine + B[0] * sine,
+    A[1] * cosine + B[1] * sine,
+    A[2] * cosine + B[2] * sine,
+  ];
+  const along = turned(Math.cos(angle), Math.sin(angle));
+  const across = turned(-Math.sin(angle), Math.cos(angle));
+
+  const leastOf = (red: number, green: number, blue: number, side: number): number => {
+    const [r, g, b] = [red + side - 1, green + side - 1, blue + side - 1];
+    if (luminanceAt(red, green, blue) > above && luminanceAt(r, g, b) < below) return Infinity;
+    const low = conesAt(red, green, blue);
+    const high = conesAt(r, g, b);
+    const middle = mean(linearAt(red, green, blue), linearAt(r, g, b), 1);
+    const width = mean(linearAt(r, g, b), linearAt(red, green, blue), -1);
+    const [steep, flat] = [slopeOfRoot(low), slopeOfRoot(high)];
+    const bounds = (weights: Oklab): Bounds =>
+      low[2] > 0
+        ? both(sumBounds(weights, low, high), slopeBounds(weights, steep, flat, middle, width))
+        : sumBounds(weights, low, high);
+    const off = outside(0, bounds(across));
+    if (off > SAME_HUE) return Infinity;
+    const ahead = bounds(along);
+    if (ahead[1] <= -SAME_HUE) return Infinity;
+    const lightness = outside(here[0], sumBounds(LIGHTNESS, low, high));
+    return Math.hypot(lightness, outside(polar.chroma, ahead), off);
+  };
+
+  let best: Hex | undefined;
+  let least = Infinity;
+  const open: Block[] = [{ red: 0, green: 0, blue: 0, side: 256, least: 0 }];
+  for (let block = open.pop(); block; block = open.pop()) {
+    if (block.least >= least) continue;
+    const { red, green, blue, side } = block;
+    if (side === 1) {
+      const rgb: Rgb = [red / 255, green / 255, blue / 255];
+      if (!isOfHue(oklabOf(rgb), polar)) continue;
+      best = hexOf(rgb);
+      least = block.least;
+      continue;
+    }
+    const half = side / 2;
+    const parts: Block[] = [];
+    for (const r of [red, red + half])
+      for (const g of [green, green + half])
+        for (const b of [blue, blue + half]) {
+          const bound = leastOf(r, g, b, half);
+          if (bound < least) parts.push({ red: r, green: g, blue: b, side: half, least: bound });
+        }
+    open.push(...parts.sort((one, other) => other.least - one.least));
+  }
+  return best;
 }
 
 function search(color: Hex, against: Hex, needed: number): Hex | undefined {
   const here = oklabOf(rgbOf(color));
   const polar = oklchOf(here);
   const ground = relativeLuminance(against) + 0.05;
-  const lighter = ground * needed - 0.05;
-  const darker = ground / needed - 0.05;
-  const starts: Rgb[] = [
-    ...(lighter <= 1 ? border(polar, lighter) : []),
-    ...(darker >= 0 ? border(polar, darker) : []),
-    // The ends of the scale, where the border lies so near to them that no chroma is left.
-    [1, 1, 1],
-    [0, 0, 0],
-  ];
-  let best: Hex | undefined;
-  let least = Infinity;
-  const looked = new Set<number>();
-  for (const start of starts) {
-    const [red, green, blue] = start.map((channel) => Math.round(channel * 255)) as [
-      number,
-      number,
-      number,
-    ];
-    for (let r = Math.max(0, red - AROUND); r <= Math.min(255, red + AROUND); r += 1)
-      for (let g = Math.max(0, green - AROUND); g <= Math.min(255, green + AROUND); g += 1)
-        for (let b = Math.max(0, blue - AROUND); b <= Math.min(255, blue + AROUND); b += 1) {
-          const bits = (r << 16) | (g << 8) | b;
-          if (looked.has(bits)) continue;
-          looked.add(bits);
-          const own = luminanceOfLevels(r, g, b) + 0.05;
-          if (Math.max(own, ground) / Math.min(own, ground) < needed) continue;
-          const rgb: Rgb = [r / 255, g / 255, b / 255];
-          const lab = oklabOf(rgb);
-          const distance = Math.hypot(lab[0] - here[0], lab[1] - here[1], lab[2] - here[2]);
-          if (distance >= least || !isOfHue(lab, polar)) continue;
-          best = hexOf(rgb);
-          least = distance;
-        }
-  }
-  return best;
+  const failing = { above: ground / needed - 0.05 + HAIR, below: ground * needed - 0.05 - HAIR };
+  return polar.chroma < ACHROMATIC
+    ? nearestGray(here, polar, failing)
+    : nearestOfHue(here, polar, failing);
 }

@@ -13,18 +13,38 @@ export interface Oklch {
 /** Below this chroma a hue says nothing: 8 bits cannot hold it. */
 export const ACHROMATIC = 0.002;
 
+/** The weights of linear sRGB in the responses of the three kinds of cones. */
+export const CONES_OF_LINEAR: readonly [Rgb, Rgb, Rgb] = [
+  [0.4122214708, 0.5363325363, 0.0514459929],
+  [0.2119034982, 0.6806995451, 0.1073969566],
+  [0.0883024619, 0.2817188376, 0.6299787005],
+];
+
+/** The responses of the cones to linear sRGB, as cube roots. */
+export const conesOf = (red: number, green: number, blue: number): Oklab => {
+  const [l, m, s] = CONES_OF_LINEAR;
+  return [
+    Math.cbrt(l[0] * red + l[1] * green + l[2] * blue),
+    Math.cbrt(m[0] * red + m[1] * green + m[2] * blue),
+    Math.cbrt(s[0] * red + s[1] * green + s[2] * blue),
+  ];
+};
+
+/** The weights of the cones in lightness, a and b. */
+export const OKLAB_OF_CONES: readonly [Oklab, Oklab, Oklab] = [
+  [0.2104542553, 0.793617785, -0.0040720468],
+  [1.9779984951, -2.428592205, 0.4505937099],
+  [0.0259040371, 0.7827717662, -0.808675766],
+];
+
 /** OKLab of a color. Source: CSS Color 4, sample code; Ottosson's matrices as given there. */
 export function oklabOf(rgb: Rgb): Oklab {
-  const red = linear(rgb[0]);
-  const green = linear(rgb[1]);
-  const blue = linear(rgb[2]);
-  const l = Math.cbrt(0.4122214708 * red + 0.5363325363 * green + 0.0514459929 * blue);
-  const m = Math.cbrt(0.2119034982 * red + 0.6806995451 * green + 0.1073969566 * blue);
-  const s = Math.cbrt(0.0883024619 * red + 0.2817188376 * green + 0.6299787005 * blue);
+  const [l, m, s] = conesOf(linear(rgb[0]), linear(rgb[1]), linear(rgb[2]));
+  const [lightness, a, b] = OKLAB_OF_CONES;
   return [
-    0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s,
-    1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s,
-    0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s,
+    lightness[0] * l + lightness[1] * m + lightness[2] * s,
+    a[0] * l + a[1] * m + a[2] * s,
+    b[0] * l + b[1] * m + b[2] * s,
   ];
 }
 

@@ -4,7 +4,7 @@ import {
   ratioOfLuminances,
   relativeLuminance,
 } from '../color/contrast.ts';
-import { wideLuminance } from '../color/parse-color.ts';
+import { wideLuminance } from '../color/wide.ts';
 import { partSelector } from '../derive/color.ts';
 import type { Derived, DerivedColorRole, Need } from '../derive/derived.ts';
 import { FAMILIES, MODES, type Mode } from '../system/document.ts';

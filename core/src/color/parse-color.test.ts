@@ -14,6 +14,19 @@ test.each([
   ['oklch(62.796% 0.25768 29.234)', '#ff0000'],
   ['color(srgb 1 1 1)', '#ffffff'],
   ['  White ', '#ffffff'],
+  ['#5b9e6a;', '#5b9e6a'],
+  ['RGB(10, 20, 30)', '#0a141e'],
+  ['/* ours */ rgb(10 /* dark */ 20 30)', '#0a141e'],
+  // CSS Color 4, 4.4: an absent channel counts as 0; 5.1 and 7: rgb(), hsl() and hwb() are clamped.
+  ['rgb(none 0 0)', '#000000'],
+  ['rgb(300 0 0)', '#ff0000'],
+  ['hsl(120 150% 50%)', '#00ff00'],
+  ['hwb(0 60% 60%)', '#808080'],
+  ['hwb(90 none 20%)', '#66cc00'],
+  ['rgb(calc(10 * 2) 20 30)', '#14141e'],
+  ['color-mix(in srgb, black, white)', '#808080'],
+  ['rgb(from #2a6365 b g r)', '#65632a'],
+  ['color(a98-rgb 1 1 1)', '#ffffff'],
 ])('%s is %s', (text, hex) => {
   expect(parseColor(text)).toEqual({ ok: true, hex });
 });
@@ -25,9 +38,22 @@ test('a color beyond sRGB is mapped into it, and comes back as it was beside', (
   });
 });
 
-test.each(['', 'reddish', '#12345', 'rgb(1, 2)'])('“%s” is refused in words', (text) => {
+test.each([
+  ['', /^Type a color/],
+  ['reddish', /not a color that CSS knows/],
+  ['#12345', /not a color that CSS knows/],
+  ['rgb(1, 2)', /not a color that CSS knows/],
+  ['currentColor', /color of the text around it/],
+  ['color-mix(in srgb, red, currentcolor)', /color of the text around it/],
+  ['CanvasText', /reader’s system/],
+  ['light-dark(red, blue)', /one color in light and another in dark/],
+  ['var(--brand)', /custom property/],
+  ['rgb(0 0 0 / var(--alpha))', /custom property/],
+  ['device-cmyk(0 0 0 1)', /Ink colors/],
+  ['x'.repeat(500), /at most 400 signs/],
+])('“%s” is refused for what it is', (text, reason) => {
   const read = parseColor(text);
-  expect(read.ok).toBe(false);
+  expect(read.ok ? read.hex : read.problem).toMatch(reason);
 });
 
 test('a transparent color is refused', () => {

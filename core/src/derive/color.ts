@@ -1,6 +1,6 @@
 import { gradientCss } from '../color/gradient.ts';
 import { oklabOf, oklchOf } from '../color/oklab.ts';
-import { wideJson } from '../color/parse-color.ts';
+import { wideJson } from '../color/wide.ts';
 import {
   neutralsOf,
   NEUTRAL_SHAPE,

@@ -1,6 +1,6 @@
 import { gamutOf, type Gamut } from '@garnish/core/color/gamut-limits';
 import { toSrgb } from '@garnish/core/color/gamut';
-import { oklchCss, wideOklch } from '@garnish/core/color/parse-color';
+import { oklchCss, wideOklch } from '@garnish/core/color/wide';
 import { oklabOf, oklchOf, type Oklch } from '@garnish/core/color/oklab';
 import { hexOf, rgbOf, type Hex } from '@garnish/core/color/srgb';
 import { Pipette } from 'lucide-react';

@@ -31,6 +31,22 @@ describe('a gradient', () => {
     );
   });
 
+  test('in oklch takes the hue of the other end from a gray, and clips what leaves sRGB', () => {
+    // culori interpolates in OKLCH; clipping is what browsers do with what leaves sRGB.
+    fc.assert(
+      fc.property(hex, hex, fc.double({ min: 0, max: 1, noNaN: true }), (from, to, share) => {
+        const theirs = formatHex(interpolate([from, to], 'oklch')(share));
+        const ours = gradientAt(two(from, to), share, 'oklch');
+        rgbOf(theirs).forEach((channel, index) => {
+          expect(Math.abs(channel - (rgbOf(ours)[index] ?? 0))).toBeLessThanOrEqual(1.01 / 255);
+        });
+      }),
+    );
+    expect(gradientAt(two('#808080', '#ff0000'), 0.5, 'oklch')).toBe(
+      formatHex(interpolate(['#808080', '#ff0000'], 'oklch')(0.5)),
+    );
+  });
+
   test('begins and ends with its stops, and rests beyond them', () => {
     const stops = [
       { at: 0.2, color: '#b5391a' },
@@ -64,15 +80,44 @@ describe('a gradient', () => {
     expect(contrastRatio('#767676', color)).toBe(ratio);
   });
 
+  test('from or to a gray alone is written as the straight line that it is', () => {
+    const stops = [
+      { at: 0, css: 'var(--gray)', color: '#808080' },
+      { at: 1, css: 'var(--a)', color: '#b5391a' },
+    ] as const;
+    expect(gradientCss(stops, 'oklch')).toBe(
+      'linear-gradient(to right in oklab, var(--gray) 0%, var(--a) 100%)',
+    );
+    for (const share of [0.1, 0.5, 0.8])
+      expect(gradientAt(stops, share, 'oklch')).toBe(gradientAt(stops, share, 'oklab'));
+  });
+
+  test('through a gray gives it the hues on either side', () => {
+    expect(
+      gradientCss(
+        [
+          { at: 0, css: 'var(--a)', color: '#ff0000' },
+          { at: 0.5, css: 'var(--gray)', color: '#808080' },
+          { at: 0.7, css: 'var(--b)', color: '#0000ff' },
+          { at: 1, css: 'var(--c)', color: '#00ff00' },
+        ],
+        'oklch',
+      ),
+    ).toBe(
+      'linear-gradient(to right in oklch, var(--a) 0%, oklch(0.59987 0.002 29.23) 50%, ' +
+        'oklch(0.59987 0.002 -95.95) 50%, var(--b) 70%, var(--c) 100%)',
+    );
+  });
+
   test('is written as CSS has it', () => {
     expect(
       gradientCss(
         [
-          { at: 0, css: 'var(--a)' },
-          { at: 0.5, css: '#fff' },
+          { at: 0, css: 'var(--a)', color: '#b5391a' },
+          { at: 0.5, css: 'var(--b)', color: '#2a6365' },
         ],
         'oklch',
       ),
-    ).toBe('linear-gradient(to right in oklch, var(--a) 0%, #fff 50%)');
+    ).toBe('linear-gradient(to right in oklch, var(--a) 0%, var(--b) 50%)');
   });
 });

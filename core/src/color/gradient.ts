@@ -1,6 +1,5 @@
 import { contrastRatio } from './contrast.ts';
-import { toSrgb } from './gamut.ts';
-import { oklabOf, oklchOf, rgbOfOklab } from './oklab.ts';
+import { oklabOf, oklabOfOklch, oklchOf, rgbOfOklab, type Oklab } from './oklab.ts';
 import { encoded, hexOf, linear, rgbOf, type Hex, type Rgb } from './srgb.ts';
 
 /** The spaces of CSS in which a gradient can run, as CSS writes them. */
@@ -27,7 +26,10 @@ function hueBetween(from: number, to: number, share: number): number {
   return from + turn * share;
 }
 
-const GREY = 0.004;
+/** Below this chroma a hue says nothing, and that of the other end counts. Source: CSS Color 4, 4.4.1. */
+const POWERLESS = 0.000004;
+
+const hueOf = ([, a, b]: Oklab): number => (Math.atan2(b, a) * 180) / Math.PI;
 
 function between(one: Hex, other: Hex, share: number, space: GradientSpace): Hex {
   const first = rgbOf(one);
@@ -48,20 +50,23 @@ function between(one: Hex, other: Hex, share: number, space: GradientSpace): Hex
       return hexOf(rgbOfOklab(lab));
     }
     case 'oklch': {
-      const from = oklchOf(oklabOf(first));
-      const to = oklchOf(oklabOf(last));
+      const [from, to] = [oklabOf(first), oklabOf(last)];
+      const [fromChroma, toChroma] = [Math.hypot(from[1], from[2]), Math.hypot(to[1], to[2])];
       const hue =
-        from.chroma < GREY
-          ? to.hue
-          : to.chroma < GREY
-            ? from.hue
-            : hueBetween(from.hue, to.hue, share);
+        fromChroma < POWERLESS
+          ? hueOf(to)
+          : toChroma < POWERLESS
+            ? hueOf(from)
+            : hueBetween(hueOf(from), hueOf(to), share);
+      // What leaves sRGB on the way is clipped channel by channel, as browsers paint it.
       return hexOf(
-        toSrgb({
-          lightness: mix(from.lightness, to.lightness, share),
-          chroma: mix(from.chroma, to.chroma, share),
-          hue,
-        }),
+        rgbOfOklab(
+          oklabOfOklch({
+            lightness: mix(from[0], to[0], share),
+            chroma: mix(fromChroma, toChroma, share),
+            hue,
+          }),
+        ),
       );
     }
   }
@@ -88,7 +93,7 @@ export interface GradientFacts {
   readonly greyest: { readonly at: number; readonly left: number };
 }
 
-/** What the eye might stumble over in a gradient: bands of one color, and a middle gone grey. */
+/** What the eye might stumble over in a gradient: bands of one color, and a middle gone gray. */
 export function gradientFacts(
   stops: readonly Stop[],
   space: GradientSpace,
@@ -124,28 +129,82 @@ export function gradientFacts(
   return { colors: seen.size, widestBandPx: widest, greyest };
 }
 
-/** The lowest contrast of a text along a gradient, and where it is. */
+/** How finely a gradient is looked at: over the whole way, and around its lowest contrast. */
+const COARSE = 1 / 512;
+const FINE = COARSE / 32;
+
+/**
+ * The lowest contrast of a text along a gradient, and where it is (0 to 1): that of a color which is
+ * painted, in 8 bits.
+ */
 export function lowestContrast(
   stops: readonly Stop[],
   space: GradientSpace,
   text: Hex,
 ): { readonly at: number; readonly ratio: number; readonly color: Hex } {
   let lowest = { at: 0, ratio: Infinity, color: '#000000' as Hex };
-  for (let step = 0; step <= 512; step += 1) {
-    const at = step / 512;
-    const color = gradientAt(stops, at, space);
-    const ratio = contrastRatio(text, color);
-    if (ratio < lowest.ratio) lowest = { at, ratio, color };
-  }
+  const look = (from: number, to: number, step: number): void => {
+    for (let at = from; at <= to; at += step) {
+      const color = gradientAt(stops, at, space);
+      const ratio = contrastRatio(text, color);
+      if (ratio < lowest.ratio) lowest = { at, ratio, color };
+    }
+  };
+  look(0, 1, COARSE);
+  const { at } = lowest;
+  look(Math.max(0, at - COARSE), Math.min(1, at + COARSE), FINE);
   return lowest;
 }
 
-/** The gradient as CSS writes it, along a direction. */
-export const gradientCss = (
-  stops: readonly { readonly at: number; readonly css: string }[],
+/** A stop as it is written: the color, and how a style sheet names it. */
+export interface WrittenStop extends Stop {
+  readonly css: string;
+}
+
+const isGray = (color: Hex): boolean => {
+  const [, a, b] = oklabOf(rgbOf(color));
+  return Math.hypot(a, b) < POWERLESS;
+};
+
+/** So little chroma that a level hardly changes, and enough that a hue is kept. */
+const HINT_OF_CHROMA = 0.002;
+
+/**
+ * Stops of an OKLCH gradient in which a gray holds the hue of the color beside it. Browsers differ in
+ * the hue that a gray has on the way to a color; written out they agree. Between two colors a gray
+ * stands twice, once with the hue of either.
+ */
+function grayStops(stops: readonly WrittenStop[]): { at: number; css: string }[] {
+  return stops.flatMap((stop, index) => {
+    if (!isGray(stop.color)) return [stop];
+    const [lightness] = oklabOf(rgbOf(stop.color));
+    const hues = [stops[index - 1], stops[index + 1]].flatMap((beside) =>
+      beside && !isGray(beside.color) ? [hueOf(oklabOf(rgbOf(beside.color)))] : [],
+    );
+    const css = (hue: number): string =>
+      `oklch(${Number(lightness.toFixed(5))} ${HINT_OF_CHROMA} ${Number(hue.toFixed(2))})`;
+    return hues.length === 0 ? [stop] : hues.map((hue) => ({ at: stop.at, css: css(hue) }));
+  });
+}
+
+/**
+ * The gradient as CSS writes it, along a direction. An OKLCH gradient in which every step has a gray
+ * at one of its ends is a straight line in OKLab, and is written as one.
+ */
+export function gradientCss(
+  stops: readonly WrittenStop[],
   space: GradientSpace,
   direction = 'to right',
-): string =>
-  `linear-gradient(${direction} in ${space}, ${stops
+): string {
+  const polar = space === 'oklch' && stops.some(({ color }) => isGray(color));
+  const straight =
+    polar &&
+    stops.slice(1).every(({ color }, index) => {
+      const before = stops[index]?.color;
+      return isGray(color) || before === undefined || isGray(before);
+    });
+  const written = polar && !straight ? grayStops(stops) : stops;
+  return `linear-gradient(${direction} in ${straight ? 'oklab' : space}, ${written
     .map(({ at, css }) => `${css} ${Number((at * 100).toFixed(2))}%`)
     .join(', ')})`;
+}

@@ -22,6 +22,7 @@ import {
 } from '../system/document.ts';
 import { NEUTRAL } from '../system/validate.ts';
 import {
+  byMode,
   everyMode,
   propertyOfPath,
   slugs,
@@ -262,15 +263,15 @@ const gradientToken = ({ id, name, slug, space, angle, stops }: DerivedGradient)
   path: ['gradient', slug],
   tier: 'semantic',
   type: 'gradient',
-  values: everyMode({
+  values: byMode((mode) => ({
     json: stops.map(({ at, role }) => ({ color: `{color.${role.slug}}`, position: at })),
     extension: { space, angle },
     css: gradientCss(
-      stops.map(({ at, role }) => ({ at, css: variable(role) })),
+      stops.map(({ at, role }) => ({ at, css: variable(role), color: role.colors[mode] })),
       space,
       `${angle}deg`,
     ),
-  }),
+  })),
   trail: () => ({
     decisions: [{ path: `/color/gradients/items/${id}`, label: name, value: `in ${space}` }],
     steps: stops.map(({ at, role }) => `${role.name} at ${Math.round(at * 100)} %`),

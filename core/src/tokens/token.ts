@@ -68,6 +68,12 @@ export const propertyOfPath = (path: readonly string[]): string => {
 /** A token whose value is the same in every mode. */
 export const everyMode = (value: TokenValue): Token['values'] => ({ light: value, dark: value });
 
+/** A token whose value is made for each mode. */
+export const byMode = (value: (mode: Mode) => TokenValue): Token['values'] => ({
+  light: value('light'),
+  dark: value('dark'),
+});
+
 /** Names that were made plain: the same few come at every movement of a slider. */
 const plainNames = new Map<string, string>();
 const MOST_KEPT = 2000;

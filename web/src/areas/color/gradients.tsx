@@ -110,7 +110,7 @@ function GradientEditor({ gradient }: EditorProps) {
         aria-label={`${name} in ${space}`}
         style={{
           backgroundImage: gradientCss(
-            stops.map(({ at, color: css }) => ({ at, css })),
+            stops.map(({ at, color }) => ({ at, color, css: color })),
             space,
           ),
         }}

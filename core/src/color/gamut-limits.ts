@@ -32,8 +32,10 @@ const FINE = 0.0005;
 /** The largest chroma that a gamut holds at a lightness and hue. Found by halving. */
 export function chromaLimit(lightness: number, hue: number, gamut: 'srgb' | 'p3'): number {
   const holds = (chroma: number): boolean => {
-    const found = gamutOf({ lightness, chroma, hue });
-    return found === 'srgb' || (gamut === 'p3' && found === 'p3');
+    const color = { lightness, chroma, hue };
+    return gamut === 'srgb'
+      ? inGamut(rgbOfOklab(oklabOfOklch(color)))
+      : gamutOf(color) !== 'beyond';
   };
   let low = 0;
   let high = MOST_CHROMA;

@@ -6,11 +6,12 @@ import {
   OKLAB_OF_CONES,
   oklabDistance,
   oklabOf,
+  oklabOfLevels,
   oklchOf,
   type Oklab,
   type Oklch,
 } from './oklab.ts';
-import { hexOf, linear, rgbOf, type Hex, type Rgb } from './srgb.ts';
+import { hexOf, LINEAR_LEVELS, linearOfLevels, rgbOf, type Hex, type Rgb } from './srgb.ts';
 
 const [LIGHTNESS, A, B] = OKLAB_OF_CONES;
 
@@ -52,11 +53,10 @@ export function nearestPassing(color: Hex, against: Hex, needed: number): Hex | 
   return nearest;
 }
 
-/** The 256 levels of a channel in linear light. */
-const LEVELS = Float64Array.from({ length: 256 }, (_, level) => linear(level / 255));
-
 const luminanceAt = (red: number, green: number, blue: number): number =>
-  0.2126 * (LEVELS[red] ?? 0) + 0.7152 * (LEVELS[green] ?? 0) + 0.0722 * (LEVELS[blue] ?? 0);
+  0.2126 * (LINEAR_LEVELS[red] ?? 0) +
+  0.7152 * (LINEAR_LEVELS[green] ?? 0) +
+  0.0722 * (LINEAR_LEVELS[blue] ?? 0);
 
 /** The luminances between which no color passes. */
 interface Failing {
@@ -86,7 +86,7 @@ function nearestGray(here: Oklab, polar: Oklch, { above, below }: Failing): Hex 
         for (let blue = from(level); blue <= to(level); blue += 1) {
           const luminance = luminanceAt(red, green, blue);
           if (luminance > above && luminance < below) continue;
-          const lab = oklabOf([red / 255, green / 255, blue / 255]);
+          const lab = oklabOfLevels(red, green, blue);
           const distance = oklabDistance(here, lab);
           if (distance >= least || !isOfHue(lab, polar)) continue;
           best = hexOf([red / 255, green / 255, blue / 255]);
@@ -156,12 +156,6 @@ const outside = (value: number, [least, most]: Bounds): number =>
 /** What lies within both. */
 const both = ([a, b]: Bounds, [c, d]: Bounds): Bounds => [Math.max(a, c), Math.min(b, d)];
 
-const linearAt = (red: number, green: number, blue: number): Rgb => [
-  LEVELS[red] ?? 0,
-  LEVELS[green] ?? 0,
-  LEVELS[blue] ?? 0,
-];
-
 /** Half of the sum, or of the difference. */
 const mean = (one: Rgb, other: Rgb, sign: 1 | -1): Rgb => [
   (one[0] + sign * other[0]) / 2,
@@ -171,7 +165,7 @@ const mean = (one: Rgb, other: Rgb, sign: 1 | -1): Rgb => [
 
 /** The cone responses of a color in 8 bits; they rise with every channel. */
 const conesAt = (red: number, green: number, blue: number): Oklab =>
-  conesOf(...linearAt(red, green, blue));
+  conesOf(...linearOfLevels(red, green, blue));
 
 /**
  * The nearest passing color of a hue. The cube of emitted colors is halved again and again, the
@@ -193,8 +187,8 @@ function nearestOfHue(here: Oklab, polar: Oklch, { above, below }: Failing): Hex
     if (luminanceAt(red, green, blue) > above && luminanceAt(r, g, b) < below) return Infinity;
     const low = conesAt(red, green, blue);
     const high = conesAt(r, g, b);
-    const middle = mean(linearAt(red, green, blue), linearAt(r, g, b), 1);
-    const width = mean(linearAt(r, g, b), linearAt(red, green, blue), -1);
+    const middle = mean(linearOfLevels(red, green, blue), linearOfLevels(r, g, b), 1);
+    const width = mean(linearOfLevels(r, g, b), linearOfLevels(red, green, blue), -1);
     const [steep, flat] = [slopeOfRoot(low), slopeOfRoot(high)];
     const bounds = (weights: Oklab): Bounds =>
       low[2] > 0
@@ -215,9 +209,8 @@ function nearestOfHue(here: Oklab, polar: Oklch, { above, below }: Failing): Hex
     if (block.least >= least) continue;
     const { red, green, blue, side } = block;
     if (side === 1) {
-      const rgb: Rgb = [red / 255, green / 255, blue / 255];
-      if (!isOfHue(oklabOf(rgb), polar)) continue;
-      best = hexOf(rgb);
+      if (!isOfHue(oklabOfLevels(red, green, blue), polar)) continue;
+      best = hexOf([red / 255, green / 255, blue / 255]);
       least = block.least;
       continue;
     }

@@ -1,4 +1,4 @@
-import { encoded, linear, type Rgb } from './srgb.ts';
+import { encoded, linear, linearOfLevels, type Rgb } from './srgb.ts';
 
 /** OKLab: lightness 0 to 1, a and b around 0, at most about 0.4 either way within sRGB. */
 export type Oklab = readonly [lightness: number, a: number, b: number];
@@ -37,16 +37,22 @@ export const OKLAB_OF_CONES: readonly [Oklab, Oklab, Oklab] = [
   [0.0259040371, 0.7827717662, -0.808675766],
 ];
 
-/** OKLab of a color. Source: CSS Color 4, sample code; Ottosson's matrices as given there. */
-export function oklabOf(rgb: Rgb): Oklab {
-  const [l, m, s] = conesOf(linear(rgb[0]), linear(rgb[1]), linear(rgb[2]));
+const weighted = ([l, m, s]: Oklab): Oklab => {
   const [lightness, a, b] = OKLAB_OF_CONES;
   return [
     lightness[0] * l + lightness[1] * m + lightness[2] * s,
     a[0] * l + a[1] * m + a[2] * s,
     b[0] * l + b[1] * m + b[2] * s,
   ];
-}
+};
+
+/** OKLab of a color. Source: CSS Color 4, sample code; Ottosson's matrices as given there. */
+export const oklabOf = (rgb: Rgb): Oklab =>
+  weighted(conesOf(linear(rgb[0]), linear(rgb[1]), linear(rgb[2])));
+
+/** OKLab of a color in 8-bit levels, 0 to 255. */
+export const oklabOfLevels = (red: number, green: number, blue: number): Oklab =>
+  weighted(conesOf(...linearOfLevels(red, green, blue)));
 
 /** The sRGB channels of an OKLab color; outside 0 to 1 where sRGB does not hold it. */
 export function rgbOfOklab([lightness, a, b]: Oklab): Rgb {

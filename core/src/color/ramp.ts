@@ -1,6 +1,16 @@
-import { toSrgb } from './gamut.ts';
-import { oklabOf, oklchOf, type Oklch } from './oklab.ts';
-import { hexOf, rgbOf, type Hex } from './srgb.ts';
+import { chromaLimit } from './gamut-limits.ts';
+import { inGamut, toSrgb } from './gamut.ts';
+import {
+  ACHROMATIC,
+  oklabOf,
+  oklabOfLevels,
+  oklabOfOklch,
+  oklchOf,
+  rgbOfOklab,
+  type Oklab,
+  type Oklch,
+} from './oklab.ts';
+import { hexOf, rgbOf, type Hex, type Rgb } from './srgb.ts';
 
 /** How many rungs a ramp has, from near-paper (1) to near-ink (16). */
 export const RUNGS = 16;
@@ -40,10 +50,10 @@ export interface Ramp {
 /** Beyond these, 8 bits hold nothing lighter, or nothing darker that differs. */
 const WHITE = 0.99999;
 const BLACK = 0.07;
-/** How far apart neighbours stay at the least: less is not seen, and 8 bits might not hold it. */
+/** How far apart neighbors stay at the least: less is not seen, and 8 bits might not hold it. */
 export const LEAST_STEP = 0.006;
-/** How far a step may differ from the even one before the neighbours of the source take the rest. */
-const EVEN_WITHIN = 0.024;
+/** How far a step may differ from the even one before the neighbors of the source take the rest. */
+const EVEN_WITHIN = 0.012;
 
 /** Where the source is seated: where the two step widths differ least; white and black at an end. */
 function seatOf(source: number, paper: number, ink: number): number {
@@ -159,10 +169,65 @@ export function askedAt(source: Oklch, shape: RampShape, lightness: number): Okl
   };
 }
 
+/** How far the lightness of an emitted rung may lie from the asked one without any loss, in OKLab. */
+const LIGHTNESS_WITHIN = 0.0003;
+/** How much more lightness beyond that counts than hue and chroma. */
+const LIGHTNESS_COUNTS = 60;
+
+/** The best color in 8 bits around a place in the cube, and by how much its lightness is off. */
+function bestAround(
+  [red, green, blue]: Rgb,
+  [reachRed, reachGreen, reachBlue]: Rgb,
+  [lightness, a, b]: Oklab,
+): { readonly levels: Rgb; readonly off: number } {
+  let best: Rgb = [red, green, blue];
+  let bestOff = Infinity;
+  let least = Infinity;
+  const inside = (level: number): boolean => level >= 0 && level <= 255;
+  for (let r = red - reachRed; r <= red + reachRed; r += 1)
+    for (let g = green - reachGreen; g <= green + reachGreen; g += 1)
+      for (let u = blue - reachBlue; u <= blue + reachBlue; u += 1) {
+        if (!inside(r) || !inside(g) || !inside(u)) continue;
+        const lab = oklabOfLevels(r, g, u);
+        const off = Math.max(0, Math.abs(lab[0] - lightness) - LIGHTNESS_WITHIN);
+        const cost = Math.hypot(lab[1] - a, lab[2] - b) + off * LIGHTNESS_COUNTS;
+        if (cost >= least) continue;
+        least = cost;
+        bestOff = off;
+        best = [r, g, u];
+      }
+  return { levels: best, off: bestOff };
+}
+
 /**
- * A ramp from near-paper to near-ink in which the source stands unchanged: neighbouring rungs are
- * equally far apart in OKLab lightness within 5 %, but for those beside the source and those moved by
- * hand; chroma falls off and the hue turns towards both ends as the shape says, and chroma gives way
+ * The 8-bit color of a rung: where sRGB does not hold the chroma it gives way, at the same lightness and
+ * hue; of the emitted colors around that one, the one whose lightness is right, and then hue and chroma.
+ * Rounding each channel by itself would make steps uneven by a tenth. A gray has no color between two
+ * of its levels.
+ */
+function emitted(asked: Oklch): Hex {
+  const { lightness, hue } = asked;
+  if (asked.chroma < ACHROMATIC) return hexOf(toSrgb(asked));
+  const wanted = oklabOfOklch(asked);
+  const held = inGamut(rgbOfOklab(wanted))
+    ? wanted
+    : oklabOfOklch({ lightness, chroma: chromaLimit(lightness, hue, 'srgb'), hue });
+  const [red, green, blue] = rgbOfOklab(held).map((channel) => Math.round(channel * 255)) as [
+    number,
+    number,
+    number,
+  ];
+  // Most lightnesses are met by a direct neighbor; blue, which counts least in it, finds the others.
+  const near = bestAround([red, green, blue], [1, 1, 1], held);
+  const { levels } = near.off === 0 ? near : bestAround([red, green, blue], [2, 1, 5], held);
+  return hexOf([levels[0] / 255, levels[1] / 255, levels[2] / 255]);
+}
+
+/**
+ * A ramp from near-paper to near-ink in which the source stands unchanged: neighboring rungs are
+ * equally far apart in OKLab lightness (each step within 5 % of their mean, in the emitted 8 bits; pure
+ * grays have no color between two levels, and keep within 10 %), but for those beside the source and
+ * those moved by hand; chroma falls off and the hue turns towards both ends as the shape says, and chroma gives way
  * where sRGB does not hold it. Lightness falls strictly from rung to rung. White takes the first rung,
  * black the last.
  */
@@ -170,12 +235,12 @@ export function rampOf(source: Hex, shape: RampShape = USUAL_SHAPE): Ramp {
   const polar = oklchOf(oklabOf(rgbOf(source)));
   const { steps, seat = 0 } = lightnessesOf(shape, polar.lightness);
   const colors = steps.map((lightness, rung) =>
-    rung === seat ? source : hexOf(toSrgb(askedAt(polar, shape, lightness))),
+    rung === seat ? source : emitted(askedAt(polar, shape, lightness)),
   );
   return { colors, seat };
 }
 
-/** The chroma of neutrals at full tint: still grey beside a color, no longer grey beside grey. */
+/** The chroma of neutrals at full tint: still gray beside a color, no longer gray beside gray. */
 const FULL_TINT = 0.035;
 
 /** Neutrals are a little lighter at the paper end: pages stand on them. */
@@ -204,7 +269,7 @@ export function neutralsOf(
     const chroma =
       FULL_TINT * tint * (0.35 + 0.65 * Math.sin(Math.PI * Math.min(0.85, share + 0.1)));
     const drift = driftOfNeutral(shape, lightness);
-    return hexOf(toSrgb({ lightness, chroma, hue: hue + drift }));
+    return emitted({ lightness, chroma, hue: hue + drift });
   });
 }
 

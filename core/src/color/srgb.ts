@@ -41,3 +41,13 @@ export function encoded(channel: number): number {
     ? Math.sign(channel) * (1.055 * Math.pow(size, 1 / 2.4) - 0.055)
     : 12.92 * channel;
 }
+
+/** The 256 levels of 8 bits in linear light. */
+export const LINEAR_LEVELS = Float64Array.from({ length: 256 }, (_, level) => linear(level / 255));
+
+/** A color in 8-bit levels (0 to 255) in linear light. */
+export const linearOfLevels = (red: number, green: number, blue: number): Rgb => [
+  LINEAR_LEVELS[red] ?? 0,
+  LINEAR_LEVELS[green] ?? 0,
+  LINEAR_LEVELS[blue] ?? 0,
+];

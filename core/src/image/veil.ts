@@ -1,4 +1,4 @@
-import { linear, rgbOf, type Hex } from '../color/srgb.ts';
+import { LINEAR_LEVELS, rgbOf, type Hex } from '../color/srgb.ts';
 
 /** From where a veil comes: over the whole picture, or fading out from one side. */
 export type VeilSide = 'all over' | 'bottom' | 'top' | 'start' | 'end';
@@ -155,11 +155,10 @@ export function histogramUnder(
   return { kinds, count };
 }
 
-/** Linear light of every level of 8 bits. */
-const LINEAR = Float64Array.from({ length: 256 }, (_, level) => linear(level / 255));
-
 const luminance = (r: number, g: number, b: number): number =>
-  0.2126 * (LINEAR[r] ?? 0) + 0.7152 * (LINEAR[g] ?? 0) + 0.0722 * (LINEAR[b] ?? 0);
+  0.2126 * (LINEAR_LEVELS[r] ?? 0) +
+  0.7152 * (LINEAR_LEVELS[g] ?? 0) +
+  0.0722 * (LINEAR_LEVELS[b] ?? 0);
 
 /** A pixel under so much of a color, as browsers blend: in gamma-encoded sRGB, to 8 bits. */
 const blended = (pixel: number, veil: number, alpha: number): number =>

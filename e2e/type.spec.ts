@@ -1,5 +1,5 @@
 import { derive } from '@garnish/core/derive/derive';
-import { lineAt } from '@garnish/core/checks/lines';
+import { columnPx, lineAt } from '@garnish/core/checks/lines';
 import { writeCss } from '@garnish/core/formats/css';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { chromium } from '@playwright/test';
@@ -293,6 +293,62 @@ test('lines of real paragraphs have about as many characters as is said: within 
       told,
     ]);
   }
+});
+
+test('the column of the text is as wide as is said, whatever the unit of its width', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  const base = (await (await request.get(`/api/systems/${id}`)).json()) as { sequence: number };
+  let { sequence } = base;
+  for (const root of [100, 62.5])
+    for (const [value, unit] of [
+      [38, 'rem'],
+      [42, 'em'],
+      [70, 'ch'],
+      [61, '%'],
+      [555, 'px'],
+    ] as const) {
+      const posted = await request.post(`/api/systems/${id}/changes`, {
+        data: {
+          id: crypto.randomUUID(),
+          base: sequence,
+          label: 'width of text',
+          author: crypto.randomUUID(),
+          gesture: crypto.randomUUID(),
+          patch: [
+            { op: 'replace', path: '/layout/widths/items/text/value', value },
+            { op: 'replace', path: '/layout/widths/items/text/unit', value: unit },
+            { op: 'add', path: '/type/root', value: root },
+          ],
+        },
+      });
+      expect(posted.ok(), await posted.text()).toBe(true);
+      sequence = ((await posted.json()) as { sequence: number }).sequence;
+      const document = await documentOf(request, id);
+      const derived = derive(document);
+      const body = derived.styles.get('body');
+      if (!body) throw new Error('no body');
+      for (const width of [375, 1440]) {
+        await page.getByRole('button', { name: `${width} px wide` }).click();
+        const told = columnPx(document, derived, body, width);
+        await expect
+          .poll(
+            () =>
+              proof(page)
+                .locator('.prose p.type-body')
+                .first()
+                .evaluate((element, limit) => {
+                  const { width: wide } = element.getBoundingClientRect();
+                  return Math.abs(wide - limit) < 1 ? 'as told' : `${wide} px, told ${limit} px`;
+                }, told),
+            { message: `${value}${unit} at a root of ${root} %, ${width} px wide`, timeout: 5000 },
+          )
+          .toBe('as told');
+      }
+    }
 });
 
 test('at 320 px every word of a heading fits, and wider text spacing clips nothing: measured', async ({

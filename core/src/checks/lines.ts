@@ -1,8 +1,9 @@
 import type { Derived, TextStyle } from '../derive/derived.ts';
 import { contentPx } from '../derive/grid.ts';
 import { widthLimitPx } from '../derive/layout.ts';
+import { rootShare } from '../derive/styles.ts';
 import type { StyleDocument } from '../system/document.ts';
-import { fluidPx, kneesOf } from '../type/fluid.ts';
+import { fluidPx, kneesOf, ROOT_PX } from '../type/fluid.ts';
 import { charactersPerLine, columnEm } from '../type/line-length.ts';
 import { USUAL_RANGE } from '../type/zoom.ts';
 import type { Check, Finding } from './finding.ts';
@@ -16,9 +17,10 @@ export function columnPx(
 ): number {
   const longest = type.roles.items[style.id]?.longest;
   const fontPx = fluidPx(style.size, widthPx);
+  const roomPx = contentPx(grid, widthPx);
   return Math.min(
-    contentPx(grid, widthPx),
-    widthLimitPx(layout.widths, 'text', widthPx, fontPx),
+    roomPx,
+    widthLimitPx(layout.widths, 'text', { roomPx, rootPx: ROOT_PX * rootShare(type) }),
     longest === undefined ? Infinity : columnEm(longest, style.letterWidth) * fontPx,
   );
 }
@@ -53,7 +55,10 @@ export function lineRange(
 ): { readonly shortest: Extreme; readonly longest: Extreme } {
   const { fromPx, toPx } = USUAL_RANGE;
   const stops = derived.grid.map(({ fromPx: stop }) => stop);
-  const limit = widthLimitPx(document.layout.widths, 'text', toPx);
+  const limit = widthLimitPx(document.layout.widths, 'text', {
+    roomPx: contentPx(derived.grid, toPx),
+    rootPx: ROOT_PX * rootShare(document.type),
+  });
   // Where a column stops growing, and just under each breakpoint, where the one before still holds.
   const turns = derived.grid.flatMap(({ grid }) => {
     const margins = grid.marginStart + grid.marginEnd;

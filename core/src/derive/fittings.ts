@@ -3,7 +3,8 @@ import type { DerivedSpace, GridRange } from './derived.ts';
 import { contentPx } from './grid.ts';
 import { widthLimitPx } from './layout.ts';
 import { spacePx } from './space.ts';
-import type { Fitting } from './styles.ts';
+import { ROOT_PX } from '../type/fluid.ts';
+import { rootShare, type Fitting } from './styles.ts';
 
 /**
  * The site's longest words for each role that can be held to a number of lines, the width that limits
@@ -22,7 +23,7 @@ const NONE: Readonly<Record<string, Fitting>> = {};
 
 /** What the roles that are to fit have to fit into; nothing for any other, so that words change nothing there. */
 export function deriveFittings(
-  { roles }: StyleDocument['type'],
+  { roles, root = 100 }: StyleDocument['type'],
   content: StyleDocument['content'],
   { widths }: Pick<Layout, 'widths'>,
   spaces: ReadonlyMap<string, DerivedSpace>,
@@ -37,12 +38,14 @@ export function deriveFittings(
       const known = all[id];
       if (!fit || !known) return [];
       const words = known.words.reduce((one, other) => (other.length > one.length ? other : one));
-      const columnPx = (screenPx: number): number =>
-        Math.min(
-          contentPx(grid, screenPx),
-          known.width === undefined ? Infinity : widthLimitPx(widths, known.width, screenPx),
-        ) -
-        2 * known.insets * spacePx(spaces, 'inset', screenPx);
+      const columnPx = (screenPx: number): number => {
+        const roomPx = contentPx(grid, screenPx);
+        const limitPx =
+          known.width === undefined
+            ? Infinity
+            : widthLimitPx(widths, known.width, { roomPx, rootPx: ROOT_PX * rootShare({ root }) });
+        return Math.min(roomPx, limitPx) - 2 * known.insets * spacePx(spaces, 'inset', screenPx);
+      };
       return [[id, { words, columnPx }]];
     }),
   );

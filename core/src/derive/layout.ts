@@ -7,20 +7,34 @@ import { ROOT_PX } from '../type/fluid.ts';
 import type { DerivedColorRole, DerivedPattern, Rule, SpaceStep } from './derived.ts';
 import { remOf, remValue } from './lengths.ts';
 
-/** A `ch` where the face is not known, in em. Source: CSS Values 4, ch: 0.5em where it cannot be measured. */
+/**
+ * A `ch` of what limits a width, in em: it holds no text of its own, and inherits the browser's font.
+ * Source: CSS Values 4, ch: 0.5em where it cannot be measured; so wide is the 0 of usual serif fonts.
+ */
 const CH_EM = 0.5;
 
 type Width = Layout['widths']['items'][string];
 
-/** A width in px where the text is so large and the room so wide. */
+/** What the element that has a width stands in. */
+export interface WidthContext {
+  /** The root's font size in px, which it inherits. */
+  readonly rootPx?: number;
+  /** The room of the container around it, in px: a percentage is a share of it. */
+  readonly roomPx: number;
+}
+
+/**
+ * A width in px. Lengths in em and ch go by the font of the element that has the width, not by that
+ * of the texts in it; percentages by the room around it. Source: CSS Values 4; CSS Sizing 3.
+ */
 export const widthPx = (
   { value, unit }: Width,
-  { fontPx = ROOT_PX, roomPx }: { readonly fontPx?: number; readonly roomPx: number },
+  { rootPx = ROOT_PX, roomPx }: WidthContext,
 ): number =>
   ({
     rem: value * ROOT_PX,
-    em: value * fontPx,
-    ch: value * fontPx * CH_EM,
+    em: value * rootPx,
+    ch: value * rootPx * CH_EM,
     px: value,
     '%': (value / 100) * roomPx,
   })[unit];
@@ -29,11 +43,10 @@ export const widthPx = (
 export function widthLimitPx(
   { items }: Layout['widths'],
   id: string,
-  roomPx: number,
-  fontPx: number = ROOT_PX,
+  context: WidthContext,
 ): number {
   const width = items[id];
-  return width?.bound === 'max' ? widthPx(width, { roomPx, fontPx }) : Infinity;
+  return width?.bound === 'max' ? widthPx(width, context) : Infinity;
 }
 
 const widthSlugs = ({ widths }: Layout) =>

@@ -51,6 +51,32 @@ describe('zoom', () => {
     expect(least(px + 0.05)).toBeLessThan(2);
   });
 
+  test('is judged by the highest zoom of the readers, as the brief says', () => {
+    // 24 to 48 px: twice its smallest size is reached at 500 %, not within 300 %.
+    const grown: Patch = [
+      { op: 'add', path: '/type/roles/items/h1/sizes', value: { narrow: 24, wide: 48 } },
+    ];
+    expect(found(sampleDocument(grown), 'zoom:h1')).toBeUndefined();
+    const safe: Patch = [...grown, { op: 'replace', path: '/brief/zoom', value: 300 }];
+    const finding = found(sampleDocument(safe), 'zoom:h1');
+    expect(finding?.source).toContain('300 % (the brief)');
+    const style = derive(sampleDocument(safe)).styles.get('h1');
+    if (!style) throw new Error('no h1');
+    // Brute force over widths and zooms.
+    let least = Infinity;
+    for (let width = 320; width <= 2560; width += 1) {
+      let gain = 1;
+      for (let zoom = 1; zoom <= 3; zoom += 0.05)
+        gain = Math.max(
+          gain,
+          (zoom * fluidPx(style.size, width / zoom)) / fluidPx(style.size, width),
+        );
+      least = Math.min(least, gain);
+    }
+    expect(finding?.figures).toContain(`${least.toFixed(2)} of 2.00 times`);
+    expect(found(repaired(sampleDocument(safe), 'zoom:h1'), 'zoom:h1')).toBeUndefined();
+  });
+
   test('is fine in the usual system', () => {
     expect(found(sampleDocument(), 'zoom:h1')).toBeUndefined();
   });

@@ -4,15 +4,24 @@ import type { Check, Finding } from './finding.ts';
 import { sizeRepair } from './own-size.ts';
 
 const NONE: readonly ZoomGap[] = [];
-const known = new WeakMap<FluidSize, readonly ZoomGap[]>();
+const known = new WeakMap<
+  FluidSize,
+  { readonly most: number; readonly gaps: readonly ZoomGap[] }
+>();
 
-/** The widths at which a size cannot be zoomed to twice itself; looked for once for each size. */
-export function gapsOf(size: FluidSize): readonly ZoomGap[] {
+/**
+ * The widths at which a size cannot be zoomed to twice itself with a browser that zooms up to so many
+ * per cent; looked for once for each size.
+ */
+export function gapsOf(size: FluidSize, zoomPercent: number): readonly ZoomGap[] {
+  const most = zoomPercent / 100;
   // At the highest zoom a text is as many times its smallest size at the least.
-  if (size.maxRem * NEEDED_GAIN <= size.minRem * USUAL_RANGE.most) return NONE;
-  const found = known.get(size) ?? zoomGaps(piecesOf(size));
-  known.set(size, found);
-  return found;
+  if (size.maxRem * NEEDED_GAIN <= size.minRem * most) return NONE;
+  const before = known.get(size);
+  if (before?.most === most) return before.gaps;
+  const gaps = zoomGaps(piecesOf(size), { ...USUAL_RANGE, most });
+  known.set(size, { most, gaps });
+  return gaps;
 }
 
 const px = (value: number): number => Math.round(value);
@@ -24,14 +33,15 @@ const stretch = ({ fromPx, toPx }: ZoomGap): string =>
       ? `up to ${px(toPx)} px`
       : `between ${px(fromPx)} and ${px(toPx)} px`;
 
-/** Every text can be made twice as large by zooming, at every width. */
-export const zoomCheck: Check = (document, { styles }) =>
-  [...styles.values()].flatMap((style): Finding[] => {
-    const gaps = gapsOf(style.size);
+/** Every text can be made twice as large by zooming as far as the readers' browsers go, at every width. */
+export const zoomCheck: Check = (document, { styles }) => {
+  const { zoom } = document.brief;
+  return [...styles.values()].flatMap((style): Finding[] => {
+    const gaps = gapsOf(style.size, zoom);
     const [first] = gaps;
     if (!first) return [];
     const worst = gaps.reduce((one, other) => (other.gain < one.gain ? other : one), first);
-    const repair = sizeRepair(document, style, (size) => zoomGaps(piecesOf(size)).length === 0);
+    const repair = sizeRepair(document, style, (size) => gapsOf(size, zoom).length === 0);
     return [
       {
         id: `zoom:${style.id}`,
@@ -42,7 +52,7 @@ export const zoomCheck: Check = (document, { styles }) =>
         figures: `${gaps.map(stretch).join(', ')}; ${worst.gain.toFixed(2)} of ${NEEDED_GAIN.toFixed(2)} times at ${px(worst.worstPx)} px`,
         reason:
           'Zooming makes the screen narrower as well, and a size that follows the screen steeply shrinks as fast as it is enlarged.',
-        source: 'WCAG 2.2, 1.4.4, at a zoom of up to 500 %; arithmetic on the exported expression',
+        source: `WCAG 2.2, 1.4.4, at a zoom of up to ${zoom} % (the brief); arithmetic on the exported expression`,
         where: {
           selector: `.type-${style.slug}`,
           widthPx: Math.min(1600, px(worst.worstPx)),
@@ -51,3 +61,4 @@ export const zoomCheck: Check = (document, { styles }) =>
       },
     ];
   });
+};

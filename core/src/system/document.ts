@@ -11,7 +11,7 @@ import { collection, id, label, share, words } from './schema-parts.ts';
 import { layoutSchema, shapeSchema, spaceSchema } from './space-schema.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
-export const SCHEMA = 4;
+export const SCHEMA = 5;
 
 export const MODES = ['light', 'dark'] as const;
 export type Mode = (typeof MODES)[number];
@@ -287,6 +287,8 @@ export const documentSchema = z.strictObject({
       from: z.int().check(z.gte(10), z.lte(120)),
       to: z.int().check(z.gte(20), z.lte(160)),
     }),
+    /** The highest zoom of the readers' browsers, in per cent: at it text has to be twice as large. */
+    zoom: z.int().check(z.gte(200), z.lte(500)),
   }),
   fonts: z.strictObject({
     roles: z.strictObject({

@@ -11,6 +11,9 @@ type Type = StyleDocument['type'];
 type Color = StyleDocument['color'];
 
 /** From a phone’s short lines to the longest that are comfortable. Common practice. */
+/** What browsers on large screens offer at the most, in per cent; some end at 300. Common practice. */
+export const ZOOM = 500;
+
 export const LINE = { from: 30, to: 75 } as const;
 
 /** The text roles of a site and where they stand on the scale. */
@@ -86,6 +89,7 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
       fontBudgetKb: 200,
       conformance: 'AA',
       line: LINE,
+      zoom: ZOOM,
     },
     fonts: {
       reasons: { because: [], note: '' },

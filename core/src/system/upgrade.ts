@@ -45,6 +45,12 @@ const lineOfTheBrief: Upgrade = (document) =>
     isRecord(brief) ? { ...brief, line: LINE } : brief,
   ) as Record<string, unknown>;
 
+/** Zooms up to 500 % were assumed before they were decided. */
+const zoomOfTheBrief: Upgrade = (document) =>
+  changed(document, ['brief'], (brief) =>
+    isRecord(brief) ? { ...brief, zoom: 500 } : brief,
+  ) as Record<string, unknown>;
+
 /** Gradients and veils came later: an older system has none. */
 const emptyCollections: Upgrade = (document) =>
   changed(document, ['color'], (color) =>
@@ -111,6 +117,7 @@ const UPGRADES: Readonly<Record<number, Upgrade>> = {
   1: (document) => lineOfTheBrief(anchorsInOrder(labelsOfTheirOwn(document))),
   2: (document) => emptyCollections(document),
   3: (document) => spaceThatIsKept(document),
+  4: (document) => zoomOfTheBrief(document),
 };
 
 /** Reads a stored document of any schema number up to the newest; a newer one is a problem. */

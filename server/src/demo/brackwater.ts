@@ -1,6 +1,7 @@
 import type { StyleDocument } from '@garnish/core/system/document';
 import {
   LINE,
+  ZOOM,
   collectionOf,
   newDocument,
   usualRoles,
@@ -61,6 +62,7 @@ export function brackwater(): StyleDocument {
       fontBudgetKb: 160,
       conformance: 'AA',
       line: LINE,
+      zoom: ZOOM,
     },
     fonts: {
       reasons: {

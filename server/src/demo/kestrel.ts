@@ -1,6 +1,7 @@
 import type { StyleDocument } from '@garnish/core/system/document';
 import {
   LINE,
+  ZOOM,
   collectionOf,
   newDocument,
   usualRoles,
@@ -40,6 +41,7 @@ export function kestrel(): StyleDocument {
       fontBudgetKb: 160,
       conformance: 'AA',
       line: LINE,
+      zoom: ZOOM,
     },
     fonts: {
       roles: { ...start.fonts.roles, label: { family: family('sometype-mono'), weight: 600 } },

@@ -56,7 +56,7 @@ export function SizeCurves() {
     names,
     bends: kneesOf(style.size),
     at: (width: number) => fluidPx(style.size, width),
-    broken: gapsOf(style.size),
+    broken: gapsOf(style.size, shown.document.brief.zoom),
   }));
   const crossings = crossingsOf(shown.derived.styles);
   const unproved = curves
@@ -76,7 +76,9 @@ export function SizeCurves() {
         <p className="text-xs text-error">
           {[
             ...(unproved.length > 0
-              ? [`${unproved.join(', ')} cannot be zoomed where dashed`]
+              ? [
+                  `${unproved.join(', ')} cannot be zoomed to twice their size where dashed, at up to ${shown.document.brief.zoom} %`,
+                ]
               : []),
             ...crossings.map(({ names }) => `${names} where the foot is red`),
           ].join('; ')}

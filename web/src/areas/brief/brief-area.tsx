@@ -96,10 +96,16 @@ export default function BriefArea() {
       <Section
         title="Limits"
         notes={
-          <Notes
-            findings={findings}
-            at={['/brief/fontBudgetKb', '/brief/conformance', '/brief/line']}
-          />
+          <>
+            <Notes
+              findings={findings}
+              at={['/brief/fontBudgetKb', '/brief/conformance', '/brief/line', '/brief/zoom']}
+            />
+            <Fact>
+              Text has to become twice as large within the highest zoom of the readers’ browsers.
+              Most go to 500 %, some end at 300 %.
+            </Fact>
+          </>
         }
       >
         <div className="flex items-end gap-6">
@@ -128,6 +134,18 @@ export default function BriefArea() {
               ]}
               value={brief.conformance}
               onChange={(value) => setBrief(store, 'conformance', value, `conformance ${value}`)}
+            />
+          </div>
+          <div className="w-32" data-decision="/brief/zoom">
+            <NumberField
+              label="browsers zoom up to"
+              value={brief.zoom}
+              min={200}
+              max={500}
+              step={50}
+              decimals={0}
+              unit="%"
+              onChange={(value, gesture) => setBrief(store, 'zoom', value, 'highest zoom', gesture)}
             />
           </div>
         </div>

@@ -6,7 +6,7 @@ import { contrastTable } from '@garnish/core/color/contrast';
 import { dominantColors } from '@garnish/core/color/dominant';
 import { oklabDistance, oklabOf, type Oklab } from '@garnish/core/color/oklab';
 import { hexOf, rgbOf } from '@garnish/core/color/srgb';
-import { histogramUnder, leastStrength } from '@garnish/core/image/veil';
+import { histogramUnder, leastStrength } from '@garnish/core/image/veil-strength';
 import { buildPaletteSync, utils } from 'image-q';
 import quantize from 'quantize';
 import { assignRungs } from '@garnish/core/derive/assign';

@@ -3,16 +3,8 @@ import fc from 'fast-check';
 import { contrastRatio } from '../color/contrast.ts';
 import { hexOf, rgbOf, type Hex } from '../color/srgb.ts';
 import { flattened } from '../color/transparent.ts';
-import {
-  coverCrop,
-  fadeAt,
-  histogramUnder,
-  leastStrength,
-  proveStrength,
-  veilCss,
-  wayFrom,
-  type Pixels,
-} from './veil.ts';
+import { coverCrop, fadeAt, veilCss, wayFrom, type Pixels, type VeilSide } from './veil.ts';
+import { histogramUnder, leastStrength, proveStrength } from './veil-strength.ts';
 
 /** A picture of given colors, row by row. */
 const picture = (width: number, colors: readonly Hex[]): Pixels => ({
@@ -63,6 +55,56 @@ describe('a veil over a picture', () => {
     );
   });
 
+  test('that fades is exactly the weakest, for every side and share', () => {
+    const hex = fc
+      .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
+      .map(([red, green, blue]) => hexOf([red / 255, green / 255, blue / 255]));
+    const [width, height] = [6, 9];
+    fc.assert(
+      fc.property(
+        fc.array(hex, { minLength: width * height, maxLength: width * height }),
+        fc.constantFrom<VeilSide>('bottom', 'top', 'start', 'end', 'all over'),
+        fc.constantFrom(1, 0.95, 0.8),
+        fc.constantFrom<Hex>('#ffffff', '#000000', '#c8f04a'),
+        fc.constantFrom<Hex>('#000000', '#ffffff', '#2a6365', '#ff0000'),
+        fc.constantFrom(3, 4.5),
+        // The box stays where something of the veil is left.
+        fc.constantFrom(
+          { x: 0, y: 0, width: 0.8, height: 0.8 },
+          { x: 0.2, y: 0.2, width: 0.6, height: 0.6 },
+          { x: 0.1, y: 0.4, width: 0.5, height: 0.3 },
+        ),
+        (colors, side, pixels, ink, color, needed, box) => {
+          const image = picture(width, colors);
+          const seen = histogramUnder(image, whole(image), box, side);
+          const found = leastStrength([seen], { ink, color, needed, pixels });
+          // Brute force: every pixel under the box, at every strength.
+          const under = colors.flatMap((pixel, index) => {
+            const [x, y] = [index % width, Math.floor(index / width)];
+            const inside =
+              x >= Math.floor(box.x * width) &&
+              x < Math.ceil((box.x + box.width) * width) &&
+              y >= Math.floor(box.y * height) &&
+              y < Math.ceil((box.y + box.height) * height);
+            const fade = fadeAt(wayFrom(side, (x + 0.5) / width, (y + 0.5) / height));
+            return inside ? [{ pixel, fade }] : [];
+          });
+          const passing = (strength: number): number =>
+            under.filter(
+              ({ pixel, fade }) =>
+                contrastRatio(ink, flattened(color, (strength / 255) * fade, pixel)) >= needed,
+            ).length / under.length;
+          const first = Array.from({ length: 256 }, (_, strength) => strength).find(
+            (strength) => passing(strength) >= pixels,
+          );
+          expect(found?.strength).toBe(first);
+          if (first !== undefined) expect(found?.proofs[0]?.passing).toBe(passing(first));
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
   test('may leave a stated share of the pixels short', () => {
     const pixels = picture(10, [...Array<Hex>(9).fill('#101010'), '#ffffff']);
     const seen = histogramUnder(pixels, whole(pixels), everything, 'all over');
@@ -83,10 +125,15 @@ describe('a veil over a picture', () => {
     const half = { x: 0, y: 0, width: 0.5, height: 1 };
     const { kinds, count } = histogramUnder(pixels, whole(pixels), half, 'all over');
     expect(count).toBe(2);
-    expect(kinds.map(({ rgb }) => rgb)).toEqual([[0, 0, 0]]);
+    expect(kinds.map(({ low, high }) => [low, high])).toEqual([
+      [
+        [0, 0, 0],
+        [0, 0, 0],
+      ],
+    ]);
   });
 
-  test('fades from its side, and is nowhere believed to be stronger than it is', () => {
+  test('fades from its side, as much as it does at the middle of each pixel', () => {
     expect(fadeAt(0)).toBe(1);
     expect(fadeAt(0.5)).toBe(1);
     expect(fadeAt(0.75)).toBeCloseTo(0.5);
@@ -94,10 +141,10 @@ describe('a veil over a picture', () => {
     expect(wayFrom('bottom', 0.2, 0.9)).toBeCloseTo(0.1);
     expect(wayFrom('end', 0.2, 0.9)).toBeCloseTo(0.8);
     const pixels = picture(1, Array<Hex>(100).fill('#ffffff'));
-    const { kinds } = histogramUnder(pixels, whole(pixels), everything, 'bottom');
-    const most = Math.max(...kinds.map(({ veil }) => veil));
-    expect(most).toBe(1);
-    expect(Math.min(...kinds.map(({ veil }) => veil))).toBe(0);
+    const { fades } = histogramUnder(pixels, whole(pixels), everything, 'bottom');
+    expect(Math.max(...fades)).toBe(1);
+    // Half a pixel from the far end of a hundred.
+    expect(Math.min(...fades)).toBeCloseTo(0.01, 10);
   });
 
   test('is cropped as the browser crops: covering the frame around the middle', () => {

@@ -2,17 +2,13 @@ import { contrastRatio } from '@garnish/core/color/contrast';
 import type { Hex } from '@garnish/core/color/srgb';
 import { flattened } from '@garnish/core/color/transparent';
 import { hexOf } from '@garnish/core/color/srgb';
+import { coverCrop, fadeAt, LEVELS, wayFrom, type VeilSide } from '@garnish/core/image/veil';
 import {
-  coverCrop,
-  fadeAt,
   histogramUnder,
   leastStrength,
-  LEVELS,
   proveStrength,
-  wayFrom,
   type VeilProof,
-  type VeilSide,
-} from '@garnish/core/image/veil';
+} from '@garnish/core/image/veil-strength';
 import type { PictureFrame } from '../../proof/measure-hero.ts';
 
 export interface VeilQuestion {

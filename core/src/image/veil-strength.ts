@@ -1,0 +1,293 @@
+import { LINEAR_LEVELS, rgbOf, type Hex } from '../color/srgb.ts';
+import { fadeAt, LEVELS, wayFrom, type Area, type Pixels, type VeilSide } from './veil.ts';
+
+type Levels = readonly [red: number, green: number, blue: number];
+
+/** Pixels that are nearly alike: what is certain of all of them is judged once. */
+interface Kind {
+  /** The least and the most of each channel, 0 to 255, and of what is left of the veil, 0 to 1. */
+  readonly low: Levels;
+  readonly high: Levels;
+  readonly faded: readonly [least: number, most: number];
+  /** Where its pixels stand in the list of all. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The pixels of a picture under a box, in kinds; what a kind leaves open is judged pixel by pixel. */
+export interface Histogram {
+  readonly kinds: readonly Kind[];
+  /** The channels of every pixel, one after the other, and what is left of the veil on it. */
+  readonly colors: Uint8Array;
+  readonly fades: Float64Array;
+  readonly count: number;
+}
+
+/** How finely pixels are parted into kinds: by the veil on them, and by the upper bits of their color. */
+const BANDS = 64;
+
+/**
+ * Takes up the pixels under a box. `crop` is the part of the picture that the frame shows, `box` stands
+ * in shares of the frame. Transparent pixels count as they look on white.
+ */
+export function histogramUnder(
+  { data, width, height }: Pixels,
+  crop: Area,
+  box: Area,
+  side: VeilSide,
+): Histogram {
+  const left = Math.max(0, Math.floor(crop.x + box.x * crop.width));
+  const top = Math.max(0, Math.floor(crop.y + box.y * crop.height));
+  const right = Math.min(width, Math.ceil(crop.x + (box.x + box.width) * crop.width));
+  const bottom = Math.min(height, Math.ceil(crop.y + (box.y + box.height) * crop.height));
+  const columns = Math.max(0, right - left);
+  const rows = Math.max(0, bottom - top);
+  const count = columns * rows;
+  const across = Float64Array.from(
+    { length: columns },
+    (_, x) => (left + x + 0.5 - crop.x) / crop.width,
+  );
+  const down = Float64Array.from(
+    { length: rows },
+    (_, y) => (top + y + 0.5 - crop.y) / crop.height,
+  );
+  const fadeOf = (index: number): number =>
+    fadeAt(wayFrom(side, across[index % columns] ?? 0, down[Math.floor(index / columns)] ?? 0));
+  const plain = new Uint8Array(count * 3);
+  const kindOf = new Uint32Array(count);
+  const found = new Map<number, number>();
+  const sizes: number[] = [];
+  for (let index = 0; index < count; index += 1) {
+    const at = ((top + Math.floor(index / columns)) * width + left + (index % columns)) * 4;
+    const alpha = (data[at + 3] ?? 255) / 255;
+    let key = Math.floor(fadeOf(index) * BANDS);
+    for (let channel = 0; channel < 3; channel += 1) {
+      const value = Math.round((data[at + channel] ?? 0) * alpha + 255 * (1 - alpha));
+      plain[index * 3 + channel] = value;
+      key = (key << 4) | (value >> 4);
+    }
+    let kind = found.get(key);
+    if (kind === undefined) {
+      kind = found.size;
+      found.set(key, kind);
+      sizes.push(0);
+    }
+    kindOf[index] = kind;
+    sizes[kind] = (sizes[kind] ?? 0) + 1;
+  }
+  let end = 0;
+  const starts = sizes.map((size) => (end += size) - size);
+  const next = [...starts];
+  const colors = new Uint8Array(count * 3);
+  const fades = new Float64Array(count);
+  for (let index = 0; index < count; index += 1) {
+    const kind = kindOf[index] ?? 0;
+    const place = next[kind] ?? 0;
+    next[kind] = place + 1;
+    colors[place * 3] = plain[index * 3] ?? 0;
+    colors[place * 3 + 1] = plain[index * 3 + 1] ?? 0;
+    colors[place * 3 + 2] = plain[index * 3 + 2] ?? 0;
+    fades[place] = fadeOf(index);
+  }
+  const kinds = starts.map((from, kind) => kindFrom(colors, fades, from, next[kind] ?? from));
+  return { kinds, colors, fades, count };
+}
+
+function kindFrom(colors: Uint8Array, fades: Float64Array, from: number, to: number): Kind {
+  const range = (values: Uint8Array | Float64Array, offset: number, step: number) => {
+    let least = Infinity;
+    let most = -Infinity;
+    for (let place = from; place < to; place += 1) {
+      const value = values[place * step + offset] ?? 0;
+      if (value < least) least = value;
+      if (value > most) most = value;
+    }
+    return [least, most] as const;
+  };
+  const [r, g, b] = [range(colors, 0, 3), range(colors, 1, 3), range(colors, 2, 3)];
+  return {
+    low: [r[0], g[0], b[0]],
+    high: [r[1], g[1], b[1]],
+    faded: range(fades, 0, 1),
+    from,
+    to,
+  };
+}
+
+const luminance = (r: number, g: number, b: number): number =>
+  0.2126 * (LINEAR_LEVELS[r] ?? 0) +
+  0.7152 * (LINEAR_LEVELS[g] ?? 0) +
+  0.0722 * (LINEAR_LEVELS[b] ?? 0);
+
+/** A pixel under so much of a color, as browsers blend: in gamma-encoded sRGB, to 8 bits. */
+const blended = (pixel: number, veil: number, alpha: number): number =>
+  Math.round(pixel * (1 - alpha) + veil * alpha);
+
+const levelsOf = (hex: Hex): Levels => {
+  const [red, green, blue] = rgbOf(hex);
+  return [Math.round(red * 255), Math.round(green * 255), Math.round(blue * 255)];
+};
+
+interface Look {
+  readonly ink: Hex;
+  readonly color: Hex;
+  readonly strength: number;
+}
+
+/** Contrast of the text with every pixel of a kind lies between these. */
+function contrastBounds(
+  { low, high, faded }: Kind,
+  [r, g, b]: Levels,
+  own: number,
+  opacity: number,
+): readonly [least: number, most: number] {
+  const [thin, thick] = [opacity * faded[0], opacity * faded[1]];
+  const end = (pixel: Levels, darker: boolean): number => {
+    const pick = darker ? Math.min : Math.max;
+    return (
+      luminance(
+        pick(blended(pixel[0], r, thin), blended(pixel[0], r, thick)),
+        pick(blended(pixel[1], g, thin), blended(pixel[1], g, thick)),
+        pick(blended(pixel[2], b, thin), blended(pixel[2], b, thick)),
+      ) + 0.05
+    );
+  };
+  const [dark, light] = [end(low, true), end(high, false)];
+  const [one, other] = [
+    own > dark ? own / dark : dark / own,
+    own > light ? own / light : light / own,
+  ];
+  const within = own >= dark && own <= light;
+  return [within ? 1 : Math.min(one, other), Math.max(one, other)];
+}
+
+/** What a strength comes to. */
+export interface VeilProof {
+  readonly strength: number;
+  /** The share of the pixels that pass, 0 to 1. */
+  readonly passing: number;
+  /** The lowest contrast under the box. */
+  readonly lowest: number;
+}
+
+/** Contrasts of the pixels of a kind, one by one. */
+function contrastsIn(
+  { colors, fades }: Histogram,
+  { from, to }: Kind,
+  [r, g, b]: Levels,
+  own: number,
+  opacity: number,
+  see: (contrast: number) => void,
+): void {
+  for (let place = from; place < to; place += 1) {
+    const alpha = opacity * (fades[place] ?? 0);
+    const ground =
+      luminance(
+        blended(colors[place * 3] ?? 0, r, alpha),
+        blended(colors[place * 3 + 1] ?? 0, g, alpha),
+        blended(colors[place * 3 + 2] ?? 0, b, alpha),
+      ) + 0.05;
+    see(own > ground ? own / ground : ground / own);
+  }
+}
+
+const liftedOf = (ink: Hex): number => luminance(...levelsOf(ink)) + 0.05;
+
+/** Judges every pixel of a box under a veil of one strength (0 to 255). */
+export function proveStrength(
+  box: Histogram,
+  { ink, color, strength }: Look,
+  needed: number,
+): VeilProof {
+  const veil = levelsOf(color);
+  const own = liftedOf(ink);
+  const opacity = strength / LEVELS;
+  let passing = 0;
+  let lowest = Infinity;
+  for (const kind of box.kinds) {
+    const [least, most] = contrastBounds(kind, veil, own, opacity);
+    const settled = least >= needed || most < needed;
+    if (settled && least >= needed) passing += kind.to - kind.from;
+    if (settled && least >= lowest) continue;
+    contrastsIn(box, kind, veil, own, opacity, (contrast) => {
+      if (!settled && contrast >= needed) passing += 1;
+      if (contrast < lowest) lowest = contrast;
+    });
+  }
+  return { strength, passing: box.count === 0 ? 1 : passing / box.count, lowest };
+}
+
+/**
+ * Whether a share of the pixels of a box passes; only what its kinds leave open is looked at closely.
+ * `order` holds the numbers of the kinds and is rearranged: those that failed stand first, because at the
+ * next strength they are likely to fail again, and enough of them end the search.
+ */
+function passes(
+  box: Histogram,
+  order: Uint32Array,
+  { ink, color, strength }: Look,
+  needed: number,
+  share: number,
+): boolean {
+  if (box.count === 0) return true;
+  const veil = levelsOf(color);
+  const own = liftedOf(ink);
+  const opacity = strength / LEVELS;
+  const open: Kind[] = [];
+  let possible = box.count;
+  let failed = 0;
+  for (let place = 0; place < order.length; place += 1) {
+    const number = order[place] ?? 0;
+    const kind = box.kinds[number];
+    if (!kind) continue;
+    const [least, most] = contrastBounds(kind, veil, own, opacity);
+    if (least >= needed) continue;
+    if (most >= needed) {
+      open.push(kind);
+      continue;
+    }
+    order[place] = order[failed] ?? 0;
+    order[failed] = number;
+    failed += 1;
+    possible -= kind.to - kind.from;
+    if (possible / box.count < share) return false;
+  }
+  for (const kind of open) {
+    contrastsIn(box, kind, veil, own, opacity, (contrast) => {
+      if (contrast < needed) possible -= 1;
+    });
+    if (possible / box.count < share) return false;
+  }
+  return true;
+}
+
+export interface VeilAsk {
+  readonly ink: Hex;
+  readonly color: Hex;
+  readonly needed: number;
+  /** The share of the pixels that have to pass, 0 to 1. */
+  readonly pixels: number;
+}
+
+/**
+ * The least strength (0 to 255) of a veil at which the text passes under every box, exactly. Contrast
+ * is not monotone in the strength, so every strength is tried from the weakest up, until one passes; one
+ * that passes at a share of the pixels short of all may be followed by one that does not. Undefined where
+ * none of the 256 passes.
+ */
+export function leastStrength(
+  boxes: readonly (Histogram & { readonly needed?: number })[],
+  { ink, color, needed, pixels }: VeilAsk,
+): { readonly strength: number; readonly proofs: readonly VeilProof[] } | undefined {
+  const asked = boxes.map((box) => ({
+    box,
+    order: Uint32Array.from(box.kinds.keys()),
+    least: box.needed ?? needed,
+  }));
+  for (let strength = 0; strength <= LEVELS; strength += 1) {
+    const look = { ink, color, strength };
+    if (!asked.every(({ box, order, least }) => passes(box, order, look, least, pixels))) continue;
+    return { strength, proofs: asked.map(({ box, least }) => proveStrength(box, look, least)) };
+  }
+  return undefined;
+}

@@ -32,7 +32,7 @@ test('the three files are taken away, and the token file restores its system in 
 
   const to = await copyOf(request, TALLOW);
   await openArea(page, to, 'tokens');
-  await page.getByLabel('Take in a token file').setInputFiles({
+  await page.getByLabel('Import a token file').setInputFiles({
     name: 'tokens.json',
     mimeType: 'application/json',
     buffer: Buffer.from(json),
@@ -59,7 +59,7 @@ test('a token file from elsewhere adds its tokens, and says what it left out', a
     },
     lost: { $type: 'number', $value: '{nowhere}' },
   };
-  await page.getByLabel('Take in a token file').setInputFiles({
+  await page.getByLabel('Import a token file').setInputFiles({
     name: 'other.json',
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(file)),
@@ -79,7 +79,7 @@ test('a file that is no token file changes nothing and is answered in words', as
   const before = await documentOf(request, id);
   await openArea(page, id, 'tokens');
   for (const text of ['not json at all', '{"a": 1}', '[]']) {
-    await page.getByLabel('Take in a token file').setInputFiles({
+    await page.getByLabel('Import a token file').setInputFiles({
       name: 'broken.json',
       mimeType: 'application/json',
       buffer: Buffer.from(text),

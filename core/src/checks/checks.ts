@@ -14,6 +14,7 @@ import {
 } from './faces.ts';
 import type { Check, Finding } from './finding.ts';
 import { closeLevelsCheck, headingOrderCheck } from './heading-order.ts';
+import { hiddenTokensCheck } from './hidden-tokens.ts';
 import { linesCheck } from './lines.ts';
 import { readerCheck } from './reader.ts';
 import {
@@ -55,6 +56,7 @@ export const CHECKS: readonly Check[] = [
   embeddingCheck,
   stepsCheck,
   patternsCheck,
+  hiddenTokensCheck,
 ];
 
 /** Every finding, what is to be repaired first. */

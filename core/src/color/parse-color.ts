@@ -30,6 +30,16 @@ export type ReadColor =
 /** What rounding leaves of a color at the edge of sRGB, in channels of 0 to 1. */
 const AT_THE_EDGE = 0.0005;
 
+export type ReadTransparent =
+  | {
+      readonly ok: true;
+      readonly hex: Hex;
+      readonly wide?: string;
+      /** 0 for fully transparent to 1 for opaque. */
+      readonly alpha: number;
+    }
+  | { readonly ok: false; readonly problem: string };
+
 /** Longer texts than this are no color that somebody writes. */
 const LONGEST = 400;
 
@@ -125,19 +135,12 @@ const writtenOut = (data: ColorData): string =>
 
 /** A color beyond sRGB as it is kept: as it was written, or in OKLCH where its space is seldom. */
 function wideCss(data: ColorData, oklch: Oklch): string {
-  const css = writtenOut(data);
+  const css = writtenOut({ ...data, alpha: 1 });
   return WIDE_SPACES.has(data.colorNotation) && css.length <= 80 ? css : oklchCss(oklch);
 }
 
-/**
- * Reads any fixed, opaque color that CSS can write: names, hex with or without the number sign, every
- * function of CSS Color 4 and 5 with calc(), comments, mixes and relative colors, in upper or lower
- * case; a semicolon behind it is let go. `rgb()`, `hsl()` and `hwb()` are clamped to sRGB as CSS does,
- * an absent channel (`none`) counts as 0. Any other color that sRGB does not hold is mapped into it at
- * equal lightness and hue, and comes back as it was in `wide` beside. Anything else comes back as a
- * problem in words. Source: CSS Color 4 and 5.
- */
-export function parseColor(text: string): ReadColor {
+/** Reads any fixed color that CSS can write, as `parseColor` does, with how opaque it is. */
+export function parseTransparentColor(text: string): ReadTransparent {
   const trimmed = text.trim().replace(/\s*;+$/, '');
   if (trimmed === '') return { ok: false, problem: 'Type a color, for example #b5391a.' };
   if (trimmed.length > LONGEST)
@@ -153,23 +156,39 @@ export function parseColor(text: string): ReadColor {
   if (!data || data.syntaxFlags.has(SyntaxFlag.Experimental))
     return { ok: false, problem: problemOf(trimmed) };
   if (typeof data.alpha !== 'number') return { ok: false, problem: problemOf(trimmed) };
-  if (present(data.alpha) < 1)
-    return { ok: false, problem: 'A color here is opaque; leave the transparency out.' };
+  const alpha = held(data.alpha);
   const { colorNotation: notation, channels } = data;
   const plain: Rgb = [held(channels[0]), held(channels[1]), held(channels[2])];
   if (
     notation === ColorNotation.sRGB &&
     channels.every((channel, at) => present(channel) === plain[at])
   )
-    return { ok: true, hex: hexOf(plain) };
+    return { ok: true, hex: hexOf(plain), alpha };
   const old = !data.syntaxFlags.has(SyntaxFlag.RelativeColorSyntax);
   if (old && (notation === ColorNotation.HEX || notation === ColorNotation.RGB))
-    return { ok: true, hex: hexOf(plain) };
+    return { ok: true, hex: hexOf(plain), alpha };
   if (old && (notation === ColorNotation.HSL || notation === ColorNotation.HWB))
-    return { ok: true, hex: hexOf(polarRgb(data)) };
+    return { ok: true, hex: hexOf(polarRgb(data)), alpha };
   const oklch = oklchOfData(data);
   const rgb = rgbOfOklab(oklabOfOklch(oklch));
   if (rgb.every((channel) => Math.abs(channel - held(channel)) < AT_THE_EDGE))
-    return { ok: true, hex: hexOf(rgb) };
-  return { ok: true, hex: hexOf(toSrgb(oklch)), wide: wideCss(data, oklch) };
+    return { ok: true, hex: hexOf(rgb), alpha };
+  return { ok: true, hex: hexOf(toSrgb(oklch)), wide: wideCss(data, oklch), alpha };
+}
+
+/**
+ * Reads any fixed, opaque color that CSS can write: names, hex with or without the number sign, every
+ * function of CSS Color 4 and 5 with calc(), comments, mixes and relative colors, in upper or lower
+ * case; a semicolon behind it is let go. `rgb()`, `hsl()` and `hwb()` are clamped to sRGB as CSS does,
+ * an absent channel (`none`) counts as 0. Any other color that sRGB does not hold is mapped into it at
+ * equal lightness and hue, and comes back as it was in `wide` beside. Anything else comes back as a
+ * problem in words. Source: CSS Color 4 and 5.
+ */
+export function parseColor(text: string): ReadColor {
+  const read = parseTransparentColor(text);
+  if (!read.ok) return read;
+  const { alpha, ...color } = read;
+  return alpha < 1
+    ? { ok: false, problem: 'A color here is opaque; leave the transparency out.' }
+    : color;
 }

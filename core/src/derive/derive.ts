@@ -1,5 +1,6 @@
 import { inOrder, type StyleDocument } from '../system/document.ts';
-import { propertyOf, type Token } from '../tokens/token.ts';
+import { tokenNames } from '../tokens/token-names.ts';
+import { everyMode, type Token } from '../tokens/token.ts';
 import { assignRungs } from './assign.ts';
 import {
   deriveColorClasses,
@@ -41,6 +42,14 @@ const byId = (tokens: readonly Token[]): ReadonlyMap<string, Token> =>
   new Map(tokens.map((token) => [token.id, token]));
 
 /** A token that came from elsewhere gives way where one of the system's own has its property. */
+/** A token from elsewhere never refers to one that is not there: it keeps the value it came with. */
+function withoutLost(token: Token, kept: ReadonlySet<string>): Token {
+  const { reference, ...value } = token.values.light;
+  return reference === undefined || kept.has(reference)
+    ? token
+    : { ...token, values: everyMode(value) };
+}
+
 const join = (
   own: readonly Token[],
   components: readonly Token[],
@@ -49,8 +58,10 @@ const join = (
 ) => {
   const ours = [...own, ...components, ...parts];
   if (custom.length === 0) return { tokens: ours, tokenById: byId(ours) };
-  const taken = new Set(ours.map(propertyOf));
-  const tokens = [...ours, ...custom.filter((token) => !taken.has(propertyOf(token)))];
+  const names = tokenNames(ours.map(({ path }) => path));
+  const beside = custom.filter(({ path }) => names.problemWith(path, '') === undefined);
+  const kept = new Set(beside.map(({ id }) => id));
+  const tokens = [...ours, ...beside.map((token) => withoutLost(token, kept))];
   return { tokens, tokenById: byId(tokens) };
 };
 

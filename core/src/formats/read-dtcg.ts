@@ -1,6 +1,7 @@
 import type { StyleDocument } from '../system/document.ts';
 import { readDocument } from '../system/upgrade.ts';
 import type { TokenJson } from '../tokens/token.ts';
+import { readForm } from '../tokens/token-forms.ts';
 import { EXTENSION } from './dtcg.ts';
 
 type CustomItem = StyleDocument['tokens']['custom']['items'][string];
@@ -33,6 +34,15 @@ interface Found {
   readonly path: string;
   readonly node: Node;
   readonly inheritedType: string | undefined;
+  readonly below?: true;
+}
+
+/** Tokens that stand below a token, where the format allows none. */
+function* belowToken(node: Node, path: readonly string[]): Generator<Found> {
+  if (path.length > DEEPEST) return;
+  if ('$value' in node) yield { path: path.join('.'), node, inheritedType: undefined, below: true };
+  for (const [key, child] of Object.entries(node))
+    if (!key.startsWith('$') && isNode(child)) yield* belowToken(child, [...path, key]);
 }
 
 function* tokensOf(
@@ -43,6 +53,9 @@ function* tokensOf(
   const type = typeof node['$type'] === 'string' ? node['$type'] : inheritedType;
   if ('$value' in node) {
     yield { path: path.join('.'), node, inheritedType };
+    // The format has no tokens below a token; what stands there is found all the same, to be told.
+    for (const [key, child] of Object.entries(node))
+      if (!key.startsWith('$') && isNode(child)) yield* belowToken(child, [...path, key]);
     return;
   }
   if (path.length > DEEPEST) return;
@@ -155,19 +168,26 @@ export function readDtcg(text: string): ReadDtcg {
   const leftOut: LeftOut[] = [];
   for (const one of found) {
     const resolved = resolve(one, all);
-    if ('problem' in resolved) leftOut.push({ path: one.path, reason: resolved.problem });
+    if (one.below)
+      leftOut.push({ path: one.path, reason: 'it stands below a token, where only groups may' });
+    else if ('problem' in resolved) leftOut.push({ path: one.path, reason: resolved.problem });
     else if (resolved.type === undefined)
       leftOut.push({ path: one.path, reason: 'it has no $type, and no group around it has one' });
     else if (!isTokenPath(one.path))
       leftOut.push({ path: one.path, reason: 'its name has a sign that names may not have' });
     else {
+      const form = readForm(resolved.type, resolved.value);
+      if (!form.ok) {
+        leftOut.push({ path: one.path, reason: form.reason });
+        continue;
+      }
       const alias = aliasOf(one.node['$value']);
       const description = one.node['$description'];
-      const extension = extensionOf(one.node);
+      const extension = extensionOf(one.node) ?? form.extension;
       tokens.push({
         path: one.path,
         type: resolved.type,
-        value: resolved.value,
+        value: form.value,
         ...(alias !== undefined && isTokenPath(alias) && { alias }),
         ...(extension !== undefined && { extension }),
         ...(typeof description === 'string' && { description: description.slice(0, 2000) }),

@@ -1,4 +1,7 @@
+import { derive } from '@garnish/core/derive/derive';
 import { readDtcg, type LeftOut } from '@garnish/core/formats/read-dtcg';
+import { takeTokens } from '@garnish/core/formats/take-tokens';
+import { NOTHING } from '@garnish/core/system/collection';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useState } from 'react';
@@ -15,6 +18,40 @@ interface Told {
   readonly words: string;
   readonly wrong: boolean;
   readonly leftOut?: readonly LeftOut[];
+  readonly silent?: readonly LeftOut[];
+}
+
+/** So many reasons stand open, and so many are told at all. */
+const SHORT = 6;
+const MOST_TOLD = 200;
+
+const counted = (count: number, what: string): string =>
+  `${count} ${what}${count === 1 ? '' : 's'}`;
+
+/** Tokens that did not come in wholly, each with its reason. */
+function Reasons({
+  of = [],
+  words,
+}: {
+  readonly of?: readonly LeftOut[] | undefined;
+  readonly words: string;
+}) {
+  if (of.length === 0) return null;
+  return (
+    <details open={of.length <= SHORT}>
+      <summary className="min-h-6">
+        {of.length} {words}
+      </summary>
+      <ul>
+        {of.slice(0, MOST_TOLD).map(({ path, reason }) => (
+          <li key={path} className="break-words">
+            <span className="figures">{path}</span>: {reason}
+          </li>
+        ))}
+        {of.length > MOST_TOLD && <li>and {of.length - MOST_TOLD} more</li>}
+      </ul>
+    </details>
+  );
 }
 
 /** Takes in a token file: one of ours restores its decisions, any other gives its tokens. */
@@ -37,28 +74,27 @@ export function ImportTokens() {
             words: `All decisions of ${read.document.name} are restored. Undo goes back.`,
             wrong: false,
           }
-        : { words: 'The decisions could not be taken over. Nothing was changed.', wrong: true };
+        : { words: 'The decisions could not be restored. Nothing was changed.', wrong: true };
     }
-    const { custom } = decided.document.tokens;
-    const items = { ...custom.items };
-    const order = [...custom.order];
-    const idOf = new Map(Object.entries(items).map(([key, { path }]) => [path, key]));
-    for (const token of read.tokens) {
-      const key = idOf.get(token.path) ?? `token-${crypto.randomUUID().slice(0, 13)}`;
-      if (!(key in items)) order.push(key);
-      items[key] = token;
-    }
-    const ok = store.change(
-      [{ op: 'replace', path: '/tokens/custom', value: jsonOf({ order, items }) }],
-      `tokens of ${name}`.slice(0, 120),
+    const { document } = decided;
+    const none = { custom: NOTHING };
+    const taking = takeTokens(
+      document.tokens.custom,
+      derive({ ...document, tokens: none }).tokens,
+      read.tokens,
+      () => `token-${crypto.randomUUID().slice(0, 13)}`,
     );
-    return ok
+    const leftOut = [...read.leftOut, ...taking.leftOut];
+    if (taking.patch.length === 0)
+      return { words: 'No token of this file could be imported.', wrong: true, leftOut };
+    return store.change(taking.patch, `tokens of ${name}`.slice(0, 120))
       ? {
-          words: `${read.tokens.length} tokens came in.`,
+          words: `${counted(taking.taken, 'token')} came in.`,
           wrong: false,
-          leftOut: read.leftOut,
+          leftOut,
+          silent: taking.silent,
         }
-      : { words: 'The tokens could not be taken over. Nothing was changed.', wrong: true };
+      : { words: 'The tokens could not be imported. Nothing was changed.', wrong: true };
   };
 
   const open = (file: File | undefined): void => {
@@ -74,7 +110,7 @@ export function ImportTokens() {
   return (
     <FileDrop
       name="Token file"
-      label="Take in a token file"
+      label="Import a token file"
       accept=".json,.tokens,application/json"
       className="text-xs"
       onFiles={([file]) => open(file)}
@@ -85,18 +121,8 @@ export function ImportTokens() {
       {told && (
         <div role={told.wrong ? 'alert' : 'status'} className="mt-1">
           <p className={told.wrong ? 'text-error' : ''}>{told.words}</p>
-          {told.leftOut && told.leftOut.length > 0 && (
-            <details>
-              <summary className="min-h-6">{told.leftOut.length} were left out</summary>
-              <ul>
-                {told.leftOut.slice(0, 100).map(({ path, reason }) => (
-                  <li key={path}>
-                    <span className="figures">{path}</span>: {reason}
-                  </li>
-                ))}
-              </ul>
-            </details>
-          )}
+          <Reasons of={told.leftOut} words="left out" />
+          <Reasons of={told.silent} words="without a custom property" />
         </div>
       )}
     </FileDrop>

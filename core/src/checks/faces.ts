@@ -1,3 +1,4 @@
+import { hasSmallLetters } from '../fonts/construction.ts';
 import { firstVisit } from '../derive/faces.ts';
 import { LANGUAGES } from '../fonts/languages.ts';
 import { ROOT_PX } from '../type/fluid.ts';
@@ -76,6 +77,7 @@ export const xHeightCheck: Check = ({ fonts }) => {
   return [...meeting(false), ...(fonts.narrow ? meeting(true) : [])].flatMap(({ used, text }) => {
     const [one, other] = [used.choice.family, text.choice.family];
     const difference = Math.abs(one.metrics.xHeight - other.metrics.xHeight);
+    if (!hasSmallLetters(one) || !hasSmallLetters(other)) return [];
     if (difference <= X_HEIGHTS_APART) return [];
     return [
       {

@@ -66,6 +66,8 @@ const metrics = z.strictObject({
   /** The same at every weight that was measured, by the weight. */
   stems: z.optional(z.record(z.string().check(z.regex(/^[1-9]\d{1,2}$|^1000$/)), z.number())),
   thinToThick: z.number(),
+  /** How wide the foot of an H is over its stem: about 1 without serifs, 2 and more with them. */
+  foot: z.optional(z.number()),
 });
 
 /**

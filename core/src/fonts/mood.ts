@@ -1,3 +1,4 @@
+import { constructionOf } from './construction.ts';
 import type { Category, FontFamily } from './family.ts';
 
 /** What can be measured of a face, each from 0 to 1. */
@@ -97,6 +98,12 @@ export const MOOD_WORDS = Object.keys(MOODS) as [MoodWord, ...MoodWord[]];
 /** The kind of a face counts for so much of how it carries a word, its measured traits for the rest. */
 const KIND_SHARE = 0.45;
 
+/** How well the kind of a face carries a word; a display face carries it half by how it is built. */
+function kindFit({ kinds }: Mood, family: FontFamily): number {
+  const own = kinds[family.category] ?? 0.5;
+  return family.category === 'display' ? (own + (kinds[constructionOf(family)] ?? 0.5)) / 2 : own;
+}
+
 /** How well a face carries a word, 0 to 1. */
 export function moodFit(family: FontFamily, word: MoodWord): number {
   const mood: Mood = MOODS[word];
@@ -105,5 +112,5 @@ export function moodFit(family: FontFamily, word: MoodWord): number {
   const fit =
     wishes.reduce((sum, [trait, wish]) => sum + 1 - Math.abs(traits[trait] - wish), 0) /
     Math.max(1, wishes.length);
-  return KIND_SHARE * (mood.kinds[family.category] ?? 0.5) + (1 - KIND_SHARE) * fit;
+  return KIND_SHARE * kindFit(mood, family) + (1 - KIND_SHARE) * fit;
 }

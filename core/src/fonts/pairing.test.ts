@@ -3,7 +3,9 @@ import { createFontStack } from '@capsizecss/core';
 import { sampleFamilies, sampleFamily } from '../system/sample.ts';
 import { letterWidthIn } from './family.ts';
 import { MOOD_WORDS, moodFit, traitsOf } from './mood.ts';
-import { PARTS, rankPairings, rankTrios, reasonsOf, type PairingBrief } from './pairing.ts';
+import { PARTS, rankPairings, rankTrios, SHARES, type PairingBrief } from './pairing.ts';
+import { reasonsOf, standingOf } from './pairing-reasons.ts';
+import { difference, drawnTogether, structureOf } from './structure.ts';
 import { standInFor } from './stand-in.ts';
 
 const brief: PairingBrief = {
@@ -64,7 +66,95 @@ describe('pairings', () => {
       all.find((pair) => pair.heading.id === heading && pair.text.id === text)?.parts.difference ??
       NaN;
     expect(of('archivo', 'public-sans')).toBeLessThan(of('archivo', 'literata'));
-    expect(of('source-sans-3', 'source-serif-4')).toBeGreaterThan(0.8);
+    expect(of('source-sans-3', 'source-serif-4')).toBeGreaterThanOrEqual(0.8);
+  });
+});
+
+describe('a pair', () => {
+  const structure = (id: string) => structureOf(sampleFamily(id));
+  const parts = (heading: string, text: string) =>
+    rankPairings(families, brief, { heading, text }).pairings(0, 1)[0]?.parts;
+
+  test('is drawn together only where its makers say so, not for a first word in common', () => {
+    expect(drawnTogether(structure('source-sans-3'), structure('source-serif-4'))).toBe(true);
+    expect(drawnTogether(structure('roboto'), structure('roboto-slab'))).toBe(true);
+    for (const [one, other] of [
+      ['dm-sans', 'dm-serif-display'],
+      ['libre-franklin', 'libre-baskerville'],
+      ['instrument-sans', 'instrument-serif'],
+      ['crimson-pro', 'crimson-text'],
+    ] as const)
+      expect([one, drawnTogether(structure(one), structure(other))]).toEqual([one, false]);
+    // Of one kind, two of a group are still too alike.
+    expect(drawnTogether(structure('nunito'), structure('nunito-sans'))).toBe(false);
+  });
+
+  test('of a face without small letters is compared by its capitals, and says so', () => {
+    const found = parts('bebas-neue', 'archivo');
+    expect(found?.['x-height']).toBeGreaterThan(0.3);
+    expect(found?.['x-height']).toBeLessThan(1);
+    const reasons = reasonsOf(
+      {
+        heading: sampleFamily('bebas-neue'),
+        text: sampleFamily('archivo'),
+        parts: found ?? SHARES,
+      },
+      brief,
+    );
+    expect(reasons['x-height']).toMatch(/^Bebas Neue has no small letters; capitals of/);
+  });
+
+  test('of a display face built like the text face is as alike as two text faces are', () => {
+    for (const [display, text] of [
+      ['bricolage-grotesque', 'schibsted-grotesk'],
+      ['gabarito', 'figtree'],
+    ] as const)
+      expect([display, difference(structure(display), structure(text)) < 0.45]).toEqual([
+        display,
+        true,
+      ]);
+    expect(difference(structure('fraunces'), structure('figtree'))).toBeGreaterThan(0.6);
+  });
+
+  test('stands apart from the next: few of all lie within five points of the best', () => {
+    for (const mood of [[], ['steady', 'plain'], ['elegant'], ['playful', 'vivid']] as const) {
+      const found = rankPairings(families, { ...brief, mood });
+      const best = found.pairings(0, found.count);
+      const near = best.filter(({ score }) => score > (best[0]?.score ?? 1) - 0.05).length;
+      expect([mood, near / found.count < 0.015]).toEqual([mood, true]);
+      expect((best[0]?.score ?? 0) - (best[59]?.score ?? 1)).toBeGreaterThan(0.035);
+    }
+  });
+
+  test('for warm, traditional, playful and quiet is not two plain grotesques', () => {
+    const mood = ['warm', 'traditional', 'playful', 'quiet'] as const;
+    const found = rankPairings(families, { mood, needs: [], languages: ['en'], budgetKb: 200 });
+    for (const { heading, text } of found.pairings(0, 40))
+      expect([structureOf(heading).construction, structureOf(text).construction]).not.toEqual([
+        'sans',
+        'sans',
+      ]);
+  });
+
+  test('says why it stands where it stands, the best and the worst', () => {
+    const best = all[0];
+    const worst = all.at(-1);
+    if (!best || !worst) throw new Error('no pairs');
+    for (const pairing of [best, worst]) {
+      const said = standingOf(pairing);
+      const points = [...said.matchAll(/(\S+) \((\d+) of (\d+)\)/g)];
+      expect(points.length).toBeGreaterThanOrEqual(2);
+      for (const [, part, gained, most] of points) {
+        const known = PARTS.find((one) => one === part);
+        if (!known) throw new Error(`no part ${String(part)}`);
+        expect(Number(most)).toBe(Math.round(SHARES[known] * 100));
+        expect(Number(gained)).toBe(Math.round(SHARES[known] * pairing.parts[known] ** 2 * 100));
+      }
+    }
+    expect(standingOf(worst)).toContain('loses most to');
+    // The points add up to the score.
+    const sum = PARTS.reduce((total, part) => total + SHARES[part] * best.parts[part] ** 2, 0);
+    expect(sum).toBeCloseTo(best.score, 10);
   });
 });
 

@@ -1,7 +1,9 @@
+import { hasSmallLetters } from './construction.ts';
 import { hasItalic, weightsOf, type FontFamily } from './family.ts';
 import { firstBytes, neededFiles } from './files.ts';
 import type { LanguageCode } from './languages.ts';
-import { moodFit, traitsOf, type MoodWord, type Traits } from './mood.ts';
+import { moodFit, type MoodWord } from './mood.ts';
+import { difference, inOneLine, structureOf, type Structure } from './structure.ts';
 
 export const NEEDS = ['tables', 'emphasis', 'small capitals'] as const;
 export type Need = (typeof NEEDS)[number];
@@ -18,27 +20,25 @@ export const PARTS = ['mood', 'difference', 'x-height', 'reading', 'weights', 'b
 export type PairingPart = (typeof PARTS)[number];
 
 /** How much each part counts; the sum is 1. Common practice. */
-const SHARES: Readonly<Record<PairingPart, number>> = {
-  mood: 0.28,
-  difference: 0.24,
-  'x-height': 0.14,
-  reading: 0.18,
+export const SHARES: Readonly<Record<PairingPart, number>> = {
+  mood: 0.36,
+  difference: 0.22,
+  'x-height': 0.1,
+  reading: 0.16,
   weights: 0.08,
   bytes: 0.08,
 };
 
 /** What a face brings to every pair it could stand in: computed once, then only added up. */
-interface Candidate {
-  readonly family: FontFamily;
-  readonly traits: Traits;
-  readonly asHeading: Record<'mood' | 'weights', number>;
-  readonly asText: Record<'mood' | 'weights' | 'reading', number>;
-  readonly asLabel: Record<'mood' | 'weights' | 'reading', number>;
+interface Candidate extends Structure {
+  /** How well it carries each word of the brief, among all that are ranked, 0 to 1. */
+  readonly moods: Float64Array;
+  readonly asHeading: Record<'weights', number>;
+  readonly asText: Record<'weights' | 'reading', number>;
+  readonly asLabel: Record<'weights' | 'reading', number>;
   readonly bytes: number;
   readonly missing: readonly string[];
-  readonly xHeight: number;
-  /** The first word of the name: families that share it were drawn together. */
-  readonly stem: string;
+  readonly small: boolean;
 }
 
 export interface Pairing {
@@ -46,7 +46,7 @@ export interface Pairing {
   readonly text: FontFamily;
   /** The third face of a trio. */
   readonly label?: FontFamily;
-  /** 0 to 1; the sum of the parts, each times its share. */
+  /** 0 to 1; the sum of the squares of the parts, each times its share. */
   readonly score: number;
   readonly parts: Readonly<Record<PairingPart, number>>;
 }
@@ -63,9 +63,6 @@ export interface Ranked {
 }
 
 const held = (value: number): number => Math.min(1, Math.max(0, value));
-
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** What a text face must have, and this one has not. */
 function missingFor(family: FontFamily, { languages, needs }: PairingBrief): string[] {
@@ -90,9 +87,6 @@ const canLabel = (
   category !== 'hand' &&
   languages.every((language) => written.includes(language));
 
-/** The first word of a name: families that share it were drawn together. */
-const stemOf = ({ name }: FontFamily): string => name.split(' ')[0] ?? name;
-
 /** How well a face reads at text sizes: letters of a fair size, strokes neither thin nor modulated much. */
 function readingOf({ category, metrics }: FontFamily): number {
   const size = held(1 - Math.abs(metrics.xHeight - 0.5) / 0.12);
@@ -103,12 +97,46 @@ function readingOf({ category, metrics }: FontFamily): number {
   return spacing * (0.4 * size + 0.3 * strokes + 0.3 * hairlines);
 }
 
-function candidateOf(family: FontFamily, brief: PairingBrief): Candidate {
-  // Hardly a face fits a word by less than a third or more than nine tenths.
-  const fit =
-    brief.mood.length === 0
-      ? 0.5
-      : held((mean(brief.mood.map((word) => moodFit(family, word))) - 0.35) / 0.55);
+/** A face that carries a word better than so many of all counts as carrying nothing of it. */
+const CARRIES_NOTHING = 0.25;
+
+/**
+ * How well each family carries each word, 0 to 1: from what a quarter of them reach to the best of them.
+ * Every word is told apart in full, also one for which all faces are measured much alike.
+ */
+function moodsOf(families: readonly FontFamily[], words: readonly MoodWord[]): Float64Array[] {
+  const fits = words.map((word) => families.map((family) => moodFit(family, word)));
+  const ranges = fits.map((all) => {
+    const sorted = all.toSorted((one, other) => one - other);
+    const low = sorted[Math.floor(sorted.length * CARRIES_NOTHING)] ?? 0;
+    return { low, span: Math.max(0.05, (sorted.at(-1) ?? 1) - low) };
+  });
+  return families.map((_, index) =>
+    Float64Array.from(ranges, ({ low, span }, word) =>
+      held(((fits[word]?.[index] ?? 0) - low) / span),
+    ),
+  );
+}
+
+/** How much of a word one face of a pair has to carry, and how much the two together. Common practice. */
+const BY_THE_BETTER = 0.6;
+
+/**
+ * How well two faces carry the words: one of them is enough to carry a word, and it is better carried
+ * where both do, the heading counting more. Without words, half.
+ */
+function moodTogether(heading: Float64Array, text: Float64Array, share: number): number {
+  if (heading.length === 0) return 0.5;
+  let sum = 0;
+  for (let word = 0; word < heading.length; word += 1) {
+    const [one, other] = [heading[word] ?? 0, text[word] ?? 0];
+    const both = share * one + (1 - share) * other;
+    sum += BY_THE_BETTER * Math.max(one, other) + (1 - BY_THE_BETTER) * both;
+  }
+  return sum / heading.length;
+}
+
+function candidateOf(family: FontFamily, brief: PairingBrief, moods: Float64Array): Candidate {
   const count = weightsOf(family).length;
   const files = neededFiles(family, {
     upright: [400, 700],
@@ -116,48 +144,26 @@ function candidateOf(family: FontFamily, brief: PairingBrief): Candidate {
     languages: brief.languages,
   });
   return {
-    family,
-    traits: traitsOf(family),
-    asHeading: { mood: fit, weights: held(count / 9) },
+    ...structureOf(family),
+    moods,
+    asHeading: { weights: held(count / 9) },
     asLabel: {
-      mood: fit,
       // Labels are set in a medium or half-bold weight.
       weights: weightsOf(family).some((weight) => weight >= 500 && weight <= 700) ? 1 : 0.4,
       reading: readingOf(family),
     },
     asText: {
-      mood: fit,
       weights: held(count / 9) * (weightsOf(family).includes(700) ? 1 : 0.3),
       reading: readingOf(family),
     },
     bytes: firstBytes(files),
     missing: missingFor(family, brief),
-    xHeight: family.metrics.xHeight,
-    stem: stemOf(family),
+    small: hasSmallLetters(family),
   };
 }
 
-type Structure = Pick<Candidate, 'family' | 'traits' | 'stem'>;
-
-/** How far apart two structures are, 0 to about 1: kind, modulation, width and weight of strokes. */
-const apart = (one: Structure, other: Structure): number =>
-  (one.family.category === other.family.category ? 0 : 0.45) +
-  0.35 * Math.abs(one.traits.modulation - other.traits.modulation) +
-  0.2 * Math.abs(one.traits.width - other.traits.width) +
-  0.2 * Math.abs(one.traits.weight - other.traits.weight);
-
-/**
- * Whether a difference looks deliberate: none at all (one family, or two drawn together) does, a clear
- * one does, and a small one looks like a mistake.
- */
-function difference(heading: Structure, text: Structure): number {
-  if (heading.family === text.family) return 0.45;
-  if (heading.stem === text.stem) return 0.9;
-  return held(apart(heading, text) / 0.8);
-}
-
-const inOneLine = (one: Candidate, other: Candidate): number =>
-  held(1 - Math.abs(one.xHeight - other.xHeight) / 0.1);
+const lineOf = (one: Candidate, other: Candidate): number =>
+  inOneLine(one.family, other.family, one.small && other.small);
 
 /** The parts of a pair in the order of PARTS, written into `parts`; nothing is made anew. */
 function partsInto(
@@ -168,9 +174,9 @@ function partsInto(
 ): Float64Array {
   const same = heading === text;
   const bytes = same ? text.bytes : heading.bytes + text.bytes;
-  parts[0] = 0.6 * heading.asHeading.mood + 0.4 * text.asText.mood;
+  parts[0] = moodTogether(heading.moods, text.moods, 0.6);
   parts[1] = difference(heading, text);
-  parts[2] = inOneLine(heading, text);
+  parts[2] = lineOf(heading, text);
   parts[3] = text.asText.reading;
   parts[4] = 0.5 * heading.asHeading.weights + 0.5 * text.asText.weights;
   parts[5] = held(1.25 - bytes / 1000 / budgetKb);
@@ -188,9 +194,9 @@ function trioPartsInto(
   budgetKb: number,
 ): Float64Array {
   const bytes = label.bytes + text.bytes + (heading === text ? 0 : heading.bytes);
-  parts[0] = 0.8 * (pair[0] ?? 0) + 0.2 * label.asLabel.mood;
+  parts[0] = 0.8 * (pair[0] ?? 0) + 0.2 * moodTogether(label.moods, label.moods, 0.5);
   parts[1] = Math.min(pair[1] ?? 0, difference(label, text));
-  parts[2] = Math.min(pair[2] ?? 0, inOneLine(label, text));
+  parts[2] = Math.min(pair[2] ?? 0, lineOf(label, text));
   parts[3] = 0.7 * (pair[3] ?? 0) + 0.3 * label.asLabel.reading;
   parts[4] = 0.8 * (pair[4] ?? 0) + 0.2 * label.asLabel.weights;
   parts[5] = held(1.25 - bytes / 1000 / budgetKb);
@@ -199,10 +205,16 @@ function trioPartsInto(
 
 const SHARE_OF_PART = Float64Array.from(PARTS, (part) => SHARES[part]);
 
+/**
+ * What a part adds to the score. Squared, so that pairs come apart where they are good: what is half
+ * right adds a quarter.
+ */
+const pointsOf = (part: number, value: number): number =>
+  (SHARE_OF_PART[part] ?? 0) * value * value;
+
 function scoreOf(parts: Float64Array): number {
   let score = 0;
-  for (let part = 0; part < PARTS.length; part += 1)
-    score += (SHARE_OF_PART[part] ?? 0) * (parts[part] ?? 0);
+  for (let part = 0; part < PARTS.length; part += 1) score += pointsOf(part, parts[part] ?? 0);
   return score;
 }
 
@@ -221,7 +233,10 @@ function placesFor(
   brief: PairingBrief,
   { heading, text, label }: Held,
 ) {
-  const candidates = families.map((family) => candidateOf(family, brief));
+  const moods = moodsOf(families, brief.mood);
+  const candidates = families.map((family, index) =>
+    candidateOf(family, brief, moods[index] ?? new Float64Array()),
+  );
   const fits = (id: string | undefined, canStand: (candidate: Candidate) => boolean) =>
     candidates.filter((one) => (id === undefined ? canStand(one) : one.family.id === id));
   return {
@@ -336,61 +351,4 @@ export function rankTrios(
       parts: named(trioPartsInto(parts, pair, [heading, text, label], budgetKb)),
     };
   });
-}
-
-const share = (value: number): string => value.toFixed(3);
-
-/** One sentence for each part, with the figures behind it. */
-export function reasonsOf(
-  { heading, text, label, parts }: Omit<Pairing, 'score'>,
-  brief: PairingBrief,
-): Readonly<Record<PairingPart, string>> {
-  const same = heading.id === text.id;
-  const families = [...new Set([heading, text, ...(label ? [label] : [])])];
-  const xHeights = families.map(({ metrics }) => share(metrics.xHeight)).join(', ');
-  const files = (family: FontFamily): number =>
-    firstBytes(
-      neededFiles(family, { upright: [400, 700], italic: [400], languages: brief.languages }),
-    );
-  const kilobytes = Math.round(families.reduce((sum, one) => sum + files(one), 0) / 1000);
-  return {
-    mood:
-      brief.mood.length === 0
-        ? 'The brief has no words for the mood yet.'
-        : `Carries ${brief.mood.join(', ')} to ${Math.round(parts.mood * 100)} %, the heading more than the text.`,
-    difference: same
-      ? 'One family: the levels are told apart by size and weight alone.'
-      : [sentenceOf(heading, text), ...(label ? [`Labels: ${sentenceOf(label, text)}`] : [])].join(
-          ' ',
-        ),
-    'x-height': `Small letters of ${xHeights} em: ${
-      parts['x-height'] > 0.6 ? 'they stand in one line' : 'mixing them in a line will show'
-    }.`,
-    reading: `Text letters ${share(text.metrics.xHeight)} em high, stems ${share(text.metrics.stem)} em, thin to thick ${text.metrics.thinToThick.toFixed(2)}${
-      label
-        ? `; label letters ${share(label.metrics.xHeight)} em, stems ${share(label.metrics.stem)} em`
-        : ''
-    }.`,
-    weights: `${weightsOf(heading).length} weights for headings, ${weightsOf(text).length} for text${
-      label ? `, ${weightsOf(label).length} for labels` : ''
-    }.`,
-    bytes: `About ${kilobytes} kB of a budget of ${brief.budgetKb} kB.`,
-  };
-}
-
-/** How two structures differ, in words and figures. */
-function sentenceOf(one: FontFamily, text: FontFamily): string {
-  if (stemOf(one) === stemOf(text)) return 'Drawn together: different kinds with one skeleton.';
-  const [traits, others] = [traitsOf(one), traitsOf(text)];
-  const far = difference(
-    { family: one, traits, stem: stemOf(one) },
-    { family: text, traits: others, stem: stemOf(text) },
-  );
-  return `${one.category} over ${text.category}, thick to thin ${traits.modulation.toFixed(2)} and ${others.modulation.toFixed(2)}: ${
-    far > 0.7
-      ? 'clearly meant'
-      : far > 0.45
-        ? 'to be seen, not to be missed'
-        : 'too alike to look meant'
-  }.`;
 }

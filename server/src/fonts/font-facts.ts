@@ -86,6 +86,7 @@ export function factsOf(
       letterWidths,
       stem: finite(Number(strokes.stem.toFixed(4))),
       thinToThick: finite(Number(strokes.thinToThick.toFixed(3))),
+      foot: finite(Number(strokes.foot.toFixed(2))),
     },
   };
 }

@@ -25,7 +25,7 @@ const drawn = (l: Command[], o: Command[]): Font =>
     unitsPerEm: 1000,
     xHeight: 500,
     glyphForCodePoint: (point: number) => ({
-      path: { commands: point === 108 ? l : o },
+      path: { commands: point === 111 ? o : l },
       bbox: { minX: 0, maxX: 500, minY: 0, maxY: 500 },
     }),
   }) as unknown as Font;
@@ -51,6 +51,19 @@ describe('strokes', () => {
     };
     expect((await measured('bodoni-moda')).thinToThick).toBeLessThan(0.3);
     expect((await measured('archivo')).thinToThick).toBeGreaterThan(0.7);
+  });
+});
+
+describe('feet', () => {
+  test('tell faces with serifs from those without, whatever they are called', async () => {
+    const foot = async (id: string) => {
+      const name = family(id).files.find(({ name: file }) => file.includes('-latin-'))?.name ?? '';
+      return strokesOf(openFont(await unpacked(readFileSync(fontPath(name) ?? '')))).foot;
+    };
+    for (const id of ['literata', 'eb-garamond', 'bitter', 'playfair-display', 'fraunces'])
+      expect([id, (await foot(id)) > 1.5]).toEqual([id, true]);
+    for (const id of ['archivo', 'inter', 'league-spartan', 'syne', 'jetbrains-mono'])
+      expect([id, (await foot(id)) < 1.2]).toEqual([id, true]);
   });
 });
 

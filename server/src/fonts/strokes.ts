@@ -68,8 +68,28 @@ const glyphOf = (font: Font, letter: string): Glyph =>
 const positive = (values: readonly number[], otherwise: number): number =>
   values.length > 0 ? Math.min(...values) : otherwise;
 
-/** Stroke thicknesses in shares of the em, measured on the outlines of l and o. */
-export function strokesOf(font: Font): { readonly stem: number; readonly thinToThick: number } {
+/** Where feet are looked at, hairlines too, and where stems, as shares of the height of the capitals. */
+const AT_FEET = [0.008, 0.03] as const;
+const AT_STEM = 0.25;
+
+/** How wide the feet of an H are over its stems; 1 where it cannot be told. */
+function footOf(font: Font): number {
+  const H = glyphOf(font, 'H');
+  const { minY, maxY } = H.bbox;
+  const height = maxY - minY;
+  const widthAt = (share: number): number =>
+    positive(inkAlong(H, 'across', minY + height * share + 0.37), 0);
+  const foot = Math.max(...AT_FEET.map(widthAt));
+  const stem = widthAt(AT_STEM);
+  return foot > 0 && stem > 0 ? foot / stem : 1;
+}
+
+/** Stroke thicknesses in shares of the em, measured on the outlines of l and o, and the foot of an H. */
+export function strokesOf(font: Font): {
+  readonly stem: number;
+  readonly thinToThick: number;
+  readonly foot: number;
+} {
   const l = glyphOf(font, 'l');
   const o = glyphOf(font, 'o');
   const middle = (low: number, high: number): number => (low + high) / 2 + 0.37;
@@ -79,5 +99,5 @@ export function strokesOf(font: Font): { readonly stem: number; readonly thinToT
   const ends = inkAlong(o, 'down', middle(minX, maxX));
   const thick = Math.max(positive(sides, stem), positive(ends, stem));
   const thin = Math.min(positive(sides, stem), positive(ends, stem));
-  return { stem: stem / font.unitsPerEm, thinToThick: thin / thick };
+  return { stem: stem / font.unitsPerEm, thinToThick: thin / thick, foot: footOf(font) };
 }

@@ -1,5 +1,6 @@
 import type { FontFamily } from '@garnish/core/fonts/family';
-import { PARTS, reasonsOf, type PairingBrief } from '@garnish/core/fonts/pairing';
+import { PARTS, type PairingBrief } from '@garnish/core/fonts/pairing';
+import { reasonsOf, standingOf } from '@garnish/core/fonts/pairing-reasons';
 import type { Face } from '@garnish/core/system/document';
 import { chosenFaces } from '@garnish/core/system/faces';
 import { useEffect, useRef, useState } from 'react';
@@ -75,6 +76,7 @@ function PairRow(props: PairRowProps) {
           {Math.round(pair.score * 100)}
         </span>
       </div>
+      {active && <p className="mt-1 text-xs">{standingOf(pair)}</p>}
       {active && (
         <dl className="mt-1 grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-2 text-xs">
           {PARTS.map((part) => (

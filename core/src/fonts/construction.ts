@@ -1,0 +1,21 @@
+import type { FontFamily } from './family.ts';
+
+/** From this width of a foot over its stem a face has serifs: without them it is 1, flared ends have 1.2. */
+const SERIF_FROM = 1.25;
+
+/** A face whose small letters are as high as its capitals has none: at or above this share. */
+const CAPITALS_ONLY = 0.92;
+
+/** Whether a face has small letters, or only capitals of two sizes or one. */
+export const hasSmallLetters = ({ metrics }: FontFamily): boolean =>
+  metrics.xHeight > 0 && metrics.xHeight < CAPITALS_ONLY * metrics.capHeight;
+
+export type Construction = 'serif' | 'slab' | 'sans' | 'mono' | 'hand';
+
+/** How a face is built; of display faces that is measured, because they are called so by their use. */
+export function constructionOf({ category, metrics }: FontFamily): Construction {
+  if (category !== 'display') return category;
+  const serifs =
+    metrics.foot === undefined ? metrics.thinToThick < 0.5 : metrics.foot >= SERIF_FROM;
+  return serifs ? 'serif' : 'sans';
+}

@@ -1,5 +1,5 @@
 import { propertyOfPath, type Token } from '../tokens/token.ts';
-import type { Rule } from './derived.ts';
+import type { DerivedColorRole, Rule } from './derived.ts';
 
 type Components = Readonly<
   Record<
@@ -10,7 +10,8 @@ type Components = Readonly<
 
 /**
  * The few components that a page cannot do without, each part taken from the first semantic token that
- * there is. Where a system has none (a role was removed), the part and its declaration are left out.
+ * there is; colors by the id of their role, which stays when the role is renamed. Where a system has none
+ * (a role was removed), the part and its declaration are left out.
  */
 const control = { from: ['corner.control'], property: 'border-radius' } as const;
 const onCard = { from: ['corner.card'], property: 'border-radius' } as const;
@@ -39,15 +40,33 @@ const COMPONENTS: Components = {
   },
   'over-picture': { corner: { from: ['corner.picture'], property: 'border-radius' } },
   table: { line: { from: ['color.line'], property: 'border-color' } },
+  'mark-a': { ink: { from: ['color.link'], property: 'fill' } },
+  'mark-b': { ink: { from: ['color.action'], property: 'fill' } },
 };
 
 const parts = Object.entries(COMPONENTS).flatMap(([component, own]) =>
   Object.entries(own).map(([part, { from, property }]) => ({ component, part, from, property })),
 );
 
-export const deriveComponentTokens = (semantic: ReadonlyMap<string, Token>): Token[] =>
+type Semantic = ReadonlyMap<string, Token>;
+type Roles = ReadonlyMap<string, DerivedColorRole>;
+
+/** The token that a color role gives, by the role's id; any other by its own. */
+export function roleToken(id: string, roles: Roles): string {
+  const role = id.startsWith('color.') ? roles.get(id.slice('color.'.length)) : undefined;
+  return role ? `color.${role.slug}` : id;
+}
+
+/** The first semantic token that a part can be taken from; a color only of a role that there is. */
+const sourceOf = (from: readonly string[], semantic: Semantic, roles: Roles): Token | undefined =>
+  from
+    .filter((id) => !id.startsWith('color.') || roles.has(id.slice('color.'.length)))
+    .map((id) => semantic.get(roleToken(id, roles)))
+    .find(Boolean);
+
+export const deriveComponentTokens = (semantic: Semantic, roles: Roles): Token[] =>
   parts.flatMap(({ component, part, from }): Token[] => {
-    const source = from.map((id) => semantic.get(id)).find(Boolean);
+    const source = sourceOf(from, semantic, roles);
     if (!source) return [];
     const value = (mode: 'light' | 'dark') => ({ ...source.values[mode], reference: source.id });
     return [
@@ -62,10 +81,10 @@ export const deriveComponentTokens = (semantic: ReadonlyMap<string, Token>): Tok
     ];
   });
 
-export const deriveComponentRules = (semantic: ReadonlyMap<string, Token>): Rule[] =>
+export const deriveComponentRules = (semantic: Semantic, roles: Roles): Rule[] =>
   Object.keys(COMPONENTS).flatMap((component): Rule[] => {
     const declarations = parts
-      .filter((part) => part.component === component && part.from.some((id) => semantic.has(id)))
+      .filter((part) => part.component === component && sourceOf(part.from, semantic, roles))
       .map(
         ({ part, property }) => [property, `var(${propertyOfPath([component, part])})`] as const,
       );

@@ -66,13 +66,13 @@ const join = (
 };
 
 /** What every system's sheet begins with: the page itself, and no faked bold or italic, ever. */
-const groundRules = (page: boolean, root: number | undefined): Rule[] => [
+const groundRules = (page: string | undefined, root: number | undefined): Rule[] => [
   ...(root === undefined || root === 100
     ? []
     : [{ selector: 'html', declarations: [['font-size', `${root}%`]] } as const]),
   { selector: ':root', declarations: [['font-synthesis', 'none']] },
-  ...(page
-    ? [{ selector: 'body', declarations: [['background-color', 'var(--color-page)']] } as const]
+  ...(page !== undefined
+    ? [{ selector: 'body', declarations: [['background-color', `var(--color-${page})`]] } as const]
     : []),
 ];
 
@@ -214,7 +214,12 @@ export function createDeriver(): (document: StyleDocument) => Derived {
     const allPatterns = patterns(layout.patterns, colors, spaceSteps);
     const gridClasses = gridRules(ranges, layout, root);
     return {
-      ...joined(base.own, componentTokens(base.byId), spaceParts.tokens, customTokens(tokens)),
+      ...joined(
+        base.own,
+        componentTokens(base.byId, colors),
+        spaceParts.tokens,
+        customTokens(tokens),
+      ),
       styles: textStyles,
       ramps: allRamps,
       colors,
@@ -228,13 +233,13 @@ export function createDeriver(): (document: StyleDocument) => Derived {
       patterns: allPatterns,
       faces: faces(textStyles, brief.languages, content.story.aside !== ''),
       rules: [
-        ...groundRules(base.byId.has('color.page'), type.root),
+        ...groundRules(colors.get('page')?.slug, type.root),
         ...typeRules(fonts, type, textStyles),
         ...colorRules(colors, textPairs),
         ...familyRules(colors, (textStyles.get('label') ?? textStyles.get('body'))?.slug),
         ...colorClasses(colors, allGradients, color.plainLinks ?? false),
         ...veilRules(color.veils, colors, textStyles),
-        ...componentRules(base.byId),
+        ...componentRules(base.byId, colors),
         ...spaceParts.rules,
         ...pullRules(space.roles, allSpaces),
         ...gridClasses.classes,

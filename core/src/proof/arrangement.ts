@@ -12,8 +12,6 @@ html { overflow-x: clip; }
 :where(.site-header) { display: flex; flex-wrap: wrap; align-items: center; justify-content: space-between; }
 .site-header { align-items: center; border-block-end: var(--edge-line, 1px) solid var(--table-line, currentcolor); }
 .site-name { display: flex; align-items: center; min-inline-size: 0; }
-.mark-a { fill: var(--color-link, currentcolor); }
-.mark-b { fill: var(--color-action, currentcolor); }
 .site-nav { display: flex; flex-wrap: wrap; }
 .nav-link { text-decoration: none; display: inline-flex; align-items: center; }
 .site-main { display: grid; grid-template-columns: minmax(0, 1fr); }

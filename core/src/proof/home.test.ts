@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { derive } from '../derive/derive.ts';
 import { writeCss } from '../formats/css.ts';
+import { jsonOf, type Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { ARRANGEMENT } from './arrangement.ts';
 import { homePage } from './home.ts';
@@ -25,6 +26,46 @@ test('the page holds the site’s own words', () => {
 test('every element names only tokens that exist', () => {
   for (const { uses = [] } of elements(page))
     for (const id of uses) expect([id, derived.tokenById.has(id)]).toEqual([id, true]);
+});
+
+test('every element names only tokens that exist, whatever roles are called and however spaces part', () => {
+  const { color, space } = document;
+  const renamed: Patch = color.roles.order.map((id, index) => ({
+    op: 'replace',
+    path: `/color/roles/items/${id}/name`,
+    value: `Hue ${index}`,
+  }));
+  const sided = (form: 'apart' | 'alike'): Patch =>
+    space.roles.order.flatMap((id) => {
+      const { value, block } = space.roles.items[id] ?? {};
+      if (form === 'alike')
+        return block ? [{ op: 'remove' as const, path: `/space/roles/items/${id}/block` }] : [];
+      return value && !block
+        ? [{ op: 'add' as const, path: `/space/roles/items/${id}/block`, value: jsonOf(value) }]
+        : [];
+    });
+  for (const patch of [renamed, sided('alike'), sided('apart'), [...renamed, ...sided('alike')]]) {
+    const odd = sampleDocument(patch);
+    const all = derive(odd);
+    const named = [...elements(homePage(odd, all))].flatMap(({ uses = [] }) => uses);
+    expect(named.filter((id) => !all.tokenById.has(id))).toEqual([]);
+    // Nothing is lost either: what the page names of buttons is there under one name or another.
+    for (const part of ['button.background', 'button.inset', 'table.line'])
+      expect([part, named.some((id) => id.startsWith(part))]).toEqual([part, true]);
+  }
+});
+
+test('a component keeps its colors when their roles are renamed', () => {
+  const all = derive(
+    sampleDocument([
+      { op: 'replace', path: '/color/roles/items/action/name', value: 'Main deed' },
+      { op: 'replace', path: '/color/roles/items/page/name', value: 'Ground' },
+    ]),
+  );
+  const css = writeCss(all);
+  expect(css).toContain('--button-background: var(--color-main-deed);');
+  expect(css).toContain('background-color: var(--color-ground);');
+  expect(css).toMatch(/\.button \{[^}]*background-color: var\(--button-background\)/);
 });
 
 test('every class of a text or a surface is in the exported sheet', () => {

@@ -1,4 +1,5 @@
 import type { Derived } from '../derive/derived.ts';
+import { roleToken } from '../derive/components.ts';
 import { raiseClass } from '../derive/shape.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { veilSlugs } from '../derive/veil.ts';
@@ -484,11 +485,36 @@ function footerGroups({ text }: Build, { content }: StyleDocument): ProofNode[] 
   ];
 }
 
+/**
+ * The tokens that there are of those that an element names: of a color role by its id, and of a space
+ * that is one token or two, as its role has it.
+ */
+function usedTokens(uses: readonly string[], { tokenById, colors }: Derived): readonly string[] {
+  const known = (id: string): readonly string[] => {
+    if (tokenById.has(id)) return [id];
+    const named = roleToken(id, colors);
+    const whole = id.replace(/-(inline|block)$/, '');
+    return [...new Set([named, whole, `${whole}-inline`, `${whole}-block`])].filter((one) =>
+      tokenById.has(one),
+    );
+  };
+  return uses.every((id) => tokenById.has(id)) ? uses : [...new Set(uses.flatMap(known))];
+}
+
+/** A page whose elements name only tokens that there are. */
+function withKnownTokens(node: ProofElement, derived: Derived): ProofElement {
+  const uses = node.uses && usedTokens(node.uses, derived);
+  const children = node.children.map((child) =>
+    typeof child === 'string' ? child : withKnownTokens(child, derived),
+  );
+  return { ...node, children, ...(uses && { uses }) };
+}
+
 /** The home page of a site, made of its own words and the classes of the exported style sheet. */
 export function homePage(document: StyleDocument, derived: Derived): ProofElement {
   const build = builder(derived);
   const pattern = derived.patterns.find(({ id }) => id === document.content.pattern);
-  return build.ground(
+  const page = build.ground(
     'div',
     'page',
     { class: 'site', lang: document.brief.languages[0] ?? 'en' },
@@ -533,4 +559,5 @@ export function homePage(document: StyleDocument, derived: Derived): ProofElemen
       ),
     ],
   );
+  return withKnownTokens(page, derived);
 }

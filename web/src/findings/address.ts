@@ -10,6 +10,10 @@ const AREA_OF: Readonly<Record<string, string>> = {
   layout: 'space',
   shape: 'space',
   tokens: 'tokens',
+  // Artwork, the picture of the opening and the pattern are decided with the colors; words in the proof.
+  content: 'color',
+  name: 'brief',
+  description: 'brief',
 };
 
 /** Where a decision is made: its area, and the place in it. Relative to the open system. */

@@ -2,12 +2,18 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { router } from './app/router.tsx';
+import { Announcer } from './ui/announce.tsx';
+import { keepFocus } from './ui/keep-focus.ts';
+import { followTyping } from './ui/typing.ts';
 import './style.css';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no place for the application');
+keepFocus();
+followTyping();
 createRoot(root).render(
   <StrictMode>
     <RouterProvider router={router} />
+    <Announcer />
   </StrictMode>,
 );

@@ -25,6 +25,7 @@ import {
   smallSizesCheck,
 } from './setting.ts';
 import { patternsCheck } from './patterns.ts';
+import { statesCheck } from './states.ts';
 import { stepsCheck } from './steps.ts';
 import { strokesCheck } from './strokes.ts';
 import { weightsCheck } from './weights.ts';
@@ -34,6 +35,7 @@ import { zoomCheck } from './zoom.ts';
 export const CHECKS: readonly Check[] = [
   contrastCheck,
   alikeCheck,
+  statesCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,

@@ -105,6 +105,18 @@ export const headingOrderCheck: Check = (document, { styles }) =>
                 before: px(fluidPx(upper.size, at)),
                 after: px(fluidPx(lower.size, at)),
               },
+        ...(upper.ownSize || lower.ownSize
+          ? {}
+          : {
+              ways: [
+                {
+                  label: `${upper.name} one place above ${lower.name}`,
+                  patch: [{ op: 'replace' as const, path, value: lower.place + 1 }],
+                  before: `place ${upper.place}`,
+                  after: `place ${lower.place + 1}`,
+                },
+              ],
+            }),
       },
     ];
   });

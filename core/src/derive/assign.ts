@@ -1,10 +1,13 @@
 import { ratioOfLuminances, relativeLuminance } from '../color/contrast.ts';
+import { oklabOf } from '../color/oklab.ts';
+import { rgbOf, type Hex } from '../color/srgb.ts';
 import { FAMILIES, MODES, type Mode, type StyleDocument } from '../system/document.ts';
 import type { Patch } from '../system/patch.ts';
 import type { Assignment, DerivedRamp, Move, NeedPlan } from './derived.ts';
 import { cheapest, type Choice, type Pull } from './cheapest.ts';
 import { colorsIn, LAST_RESORT, paintedBy } from './paint.ts';
 import { RUNGS } from '../color/ramp.ts';
+import { statesOf } from '../system/states.ts';
 import { NEUTRAL } from '../system/validate.ts';
 
 type Roles = StyleDocument['color']['roles'];
@@ -18,10 +21,15 @@ const SURFACE_COST = 4;
 const SURFACE_REACH = 3;
 /** A pair that stays unsolved costs more than any move. */
 const UNSOLVED_COST = 1000;
+/** States of a control that look alike cost more than any move of theirs, and less than an unread label. */
+const ALIKE_COST = 60;
+/** How far apart in OKLab lightness states have to be to be told from each other. Common practice. */
+const STATES_APART = 0.03;
 
 interface Candidate {
   readonly rung: number;
   readonly luminance: number;
+  readonly lightness: number;
 }
 
 interface Variable extends Choice {
@@ -31,6 +39,12 @@ interface Variable extends Choice {
   readonly candidates: readonly Candidate[];
 }
 
+const candidateOf = (rung: number, hex: Hex): Candidate => ({
+  rung,
+  luminance: relativeLuminance(hex),
+  lightness: oklabOf(rgbOf(hex))[0],
+});
+
 function variableOf(
   id: string,
   role: Roles['items'][string],
@@ -38,7 +52,7 @@ function variableOf(
   mode: Mode,
   movable: Movable,
   isSurface: boolean,
-  present: number,
+  present: Hex,
 ): Variable {
   const paint = role[mode];
   const free = paint.kind === 'near' || (paint.kind === 'rung' && movable === 'every rung');
@@ -49,7 +63,7 @@ function variableOf(
       name: role.name,
       from: 0,
       costs: [0],
-      candidates: [{ rung: 0, luminance: present }],
+      candidates: [candidateOf(0, present)],
     };
   const reach = isSurface ? SURFACE_REACH : Infinity;
   const ends = ramp.id === NEUTRAL && !isSurface ? LAST_RESORT : [];
@@ -58,8 +72,7 @@ function variableOf(
     ...ends.map(({ hex, rung }) => ({ hex, rung })),
   ]
     .map(({ hex, rung }) => ({
-      rung,
-      luminance: relativeLuminance(hex),
+      ...candidateOf(rung, hex),
       steps: Math.abs(rung - paint.rung) + (rung < 1 || rung > RUNGS ? RUNGS : 0),
     }))
     .filter(({ steps }) => steps <= reach)
@@ -73,6 +86,60 @@ function variableOf(
   };
 }
 
+/** How far the lightness of two states has to be apart: pressed goes on from pointed at. */
+const REST_TO_PRESSED = 2 * STATES_APART;
+
+/**
+ * The states of each control told from each other: pointed at and pressed move to the rungs nearest to
+ * their wishes at which they differ and their labels read, everything else staying where it is. Exact
+ * for each control. One whose states cannot be told apart so stays as it is, which is a finding.
+ */
+function statesApart(
+  variables: ReadonlyMap<string, Variable>,
+  pulls: readonly Pull[],
+  chosen: ReadonlyMap<string, number>,
+): ReadonlyMap<string, number> {
+  const result = new Map(chosen);
+  const wayOf = (id: string): number => chosen.get(id) ?? 0;
+  for (const family of FAMILIES) {
+    const [rest, hover, pressed] = statesOf(family).map((id) => variables.get(id));
+    if (!rest || !hover || !pressed) continue;
+    const lightness = (of: Variable, way: number): number => of.candidates[way]?.lightness ?? 0;
+    const here = lightness(rest, wayOf(rest.id));
+    const short = (one: number, other: number, least: number): number =>
+      Math.abs(one - other) < least ? ALIKE_COST : 0;
+    /** What a state costs by itself: its moves, and what does not read on it. */
+    const alone = (of: Variable): number[] => {
+      const own = pulls.filter(({ one, other }) => one === of.id || other === of.id);
+      return of.costs.map((moves, way) =>
+        own.reduce(
+          (sum, { one, other, cost }) =>
+            sum + (one === of.id ? cost(way, wayOf(other)) : cost(wayOf(one), way)),
+          moves,
+        ),
+      );
+    };
+    const [hoverAlone, pressedAlone] = [alone(hover), alone(pressed)];
+    let least = Infinity;
+    hoverAlone.forEach((first, h) => {
+      const one = lightness(hover, h);
+      const upToHover = first + short(here, one, STATES_APART);
+      pressedAlone.forEach((second, p) => {
+        const other = lightness(pressed, p);
+        const cost =
+          upToHover +
+          second +
+          short(one, other, STATES_APART) +
+          short(here, other, REST_TO_PRESSED);
+        if (cost >= least) return;
+        least = cost;
+        result.set(hover.id, h).set(pressed.id, p);
+      });
+    });
+  }
+  return result;
+}
+
 /** What belongs to a vivid color is no surface, even where text stands on it. */
 const isOfFamily = (id: string): boolean =>
   FAMILIES.some((family) => id === family || id.startsWith(`${family}-`));
@@ -83,7 +150,8 @@ const isOfFamily = (id: string): boolean =>
  * rungs) only where moving what stands on them costs more. What is painted in a source itself, in a
  * color of its own or in a share of another role is pinned. Where no neutral reads, pure white or black
  * is the last resort: one of the two reads on every color at AA. Exact: no other choice of rungs leaves
- * fewer pairs short, or as many with fewer moves. Pairs that stay short are told.
+ * fewer pairs short, or as many with fewer moves; after that the states of each control are told apart.
+ * Pairs that stay short are told.
  */
 export function assignRungs(
   roles: Roles,
@@ -105,7 +173,7 @@ export function assignRungs(
       const known = variables.get(id);
       const role = roles.items[id];
       if (known || !role) return known;
-      const present = relativeLuminance(paintedBy(roles, ramps, role[mode], mode).hex);
+      const present = paintedBy(roles, ramps, role[mode], mode).hex;
       const made = variableOf(id, role, ramps, mode, movable, grounds.has(id), present);
       variables.set(id, made);
       return made;
@@ -123,7 +191,7 @@ export function assignRungs(
           : UNSOLVED_COST;
       return [{ one: need.color, other: need.on, cost, need }];
     });
-    const chosen = cheapest(variables, pulls);
+    const chosen = statesApart(variables, pulls, cheapest(variables, pulls));
     for (const { need, cost } of pulls)
       if (cost(chosen.get(need.color) ?? 0, chosen.get(need.on) ?? 0) > 0)
         unsolved.push({ need, mode });

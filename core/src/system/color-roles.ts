@@ -53,7 +53,9 @@ const PARTS: Readonly<Record<FamilyPart, readonly [own: boolean, light: number, 
 function partOf(id: ColorFamily, part: FamilyPart): (typeof PARTS)[FamilyPart] {
   if (!isState(id) || (part !== 'hover' && part !== 'pressed')) return PARTS[part];
   const by = part === 'hover' ? 1 : 2;
-  return [true, STATES[id].light + by, Math.max(1, STATES[id].dark - by)];
+  const { light, dark } = STATES[id];
+  // Lighter in dark, but where there is no room left above.
+  return [true, light + by, dark > 2 ? dark - by : dark + by];
 }
 
 /** One vivid color with all its parts; states stand on their source itself in light. */

@@ -1,15 +1,31 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState, type MouseEvent } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet } from 'react-router';
 import { Proof } from '../proof/proof.tsx';
 import { useStore, useSystem } from '../system/system-context.ts';
 import { Message } from '../ui/message.tsx';
+import { isTyping } from '../ui/typing.ts';
 import { ConflictDialog } from './conflict-dialog.tsx';
 import { usePreferences } from './preferences.ts';
 import { Strip } from './strip.tsx';
 import { TopBar } from './top-bar.tsx';
+import { useAdded } from './use-added.ts';
 
 const Find = lazy(() => import('./find.tsx'));
+
+/** The address stays: it names what is open. */
+function skip(event: MouseEvent): void {
+  event.preventDefault();
+  document.getElementById('bench')?.focus();
+}
+
+/** In every control; only where words are typed and not yet taken it is the field that goes back. */
+const ANYWHERE_BUT_TYPING = {
+  preventDefault: true,
+  enableOnFormTags: true,
+  enableOnContentEditable: true,
+  ignoreEventWhen: isTyping,
+} as const;
 
 /** The open system: bar, strip, bench and proof. */
 export function Shell() {
@@ -26,8 +42,9 @@ export function Shell() {
     };
   }, [name]);
   useHotkeys('mod+k', () => setFinding(true), { preventDefault: true, enableOnFormTags: true });
-  useHotkeys('mod+z', store.undo, { preventDefault: true });
-  useHotkeys('mod+shift+z, mod+y', store.redo, { preventDefault: true });
+  useHotkeys('mod+z', store.undo, ANYWHERE_BUT_TYPING);
+  useHotkeys('mod+shift+z, mod+y', store.redo, ANYWHERE_BUT_TYPING);
+  useAdded();
 
   if (deleted)
     return (
@@ -39,6 +56,9 @@ export function Shell() {
     );
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
+      <a href="#bench" className="skip" onClick={skip}>
+        Skip to the bench
+      </a>
       <TopBar onFind={() => setFinding(true)} />
       <Strip />
       {refused !== undefined && (
@@ -51,6 +71,7 @@ export function Shell() {
       )}
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <main
+          id="bench"
           tabIndex={0}
           aria-label="Bench"
           className={`bg-base-100 lg:w-[32.75rem] lg:shrink-0 lg:overflow-y-auto ${wide ? 'hidden' : ''}`}

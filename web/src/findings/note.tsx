@@ -1,5 +1,5 @@
-import type { Finding } from '@garnish/core/checks/finding';
-import { useState } from 'react';
+import type { Finding, Repair } from '@garnish/core/checks/finding';
+import { useEffect, useState } from 'react';
 import { showInProof } from '../proof/spot.ts';
 import { useStore } from '../system/system-context.ts';
 
@@ -43,9 +43,30 @@ function Accept({ finding, onDone }: AcceptProps) {
   );
 }
 
+/** A repair; pointing at it, or coming to it by keyboard, tries it in the proof. */
+function RepairButton({ repair }: { readonly repair: Repair }) {
+  const store = useStore();
+  const tryIt = (): void => store.tryOut(repair.patch);
+  const leave = (): void => store.tryOut(undefined);
+  useEffect(() => () => store.tryOut(undefined), [store]);
+  return (
+    <button
+      type="button"
+      className="act"
+      title={`${repair.before} becomes ${repair.after}`}
+      onPointerEnter={tryIt}
+      onPointerLeave={leave}
+      onFocus={tryIt}
+      onBlur={leave}
+      onClick={() => store.change(repair.patch, repair.label)}
+    >
+      {repair.label}
+    </button>
+  );
+}
+
 /** What a check says, beside the decision that causes it; the repair is the last line. */
 export function Note({ finding }: { readonly finding: Finding }) {
-  const store = useStore();
   const [accepting, setAccepting] = useState(false);
   const { severity, title, figures, reason, source, repair, ways = [] } = finding;
   const tone = severity === 'repair' ? 'error' : 'warning';
@@ -84,16 +105,7 @@ export function Note({ finding }: { readonly finding: Finding }) {
         </p>
       )}
       <p className="flex flex-wrap gap-x-3">
-        {repair && (
-          <button
-            type="button"
-            className="act"
-            title={`${repair.before} becomes ${repair.after}`}
-            onClick={() => store.change(repair.patch, repair.label)}
-          >
-            {repair.label}
-          </button>
-        )}
+        {repair && <RepairButton repair={repair} />}
         <button
           type="button"
           className="min-h-6 text-quiet hover:text-base-content hover:underline"
@@ -109,14 +121,7 @@ export function Note({ finding }: { readonly finding: Finding }) {
           <ul>
             {ways.map((way) => (
               <li key={way.label}>
-                <button
-                  type="button"
-                  className="act text-xs"
-                  title={`${way.before} becomes ${way.after}`}
-                  onClick={() => store.change(way.patch, way.label)}
-                >
-                  {way.label}
-                </button>
+                <RepairButton repair={way} />
               </li>
             ))}
           </ul>

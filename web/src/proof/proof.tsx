@@ -44,6 +44,8 @@ function usePointing(page: Document | undefined, editing: boolean): string | und
     const forward = (event: KeyboardEvent): void => {
       const { key, code, ctrlKey, metaKey, shiftKey, altKey } = event;
       if (!ctrlKey && !metaKey) return;
+      // While words are typed on the page, their field goes back.
+      if (event.target instanceof Element && event.target.closest('[contenteditable]')) return;
       document.dispatchEvent(
         new KeyboardEvent('keydown', {
           key,

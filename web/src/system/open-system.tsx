@@ -3,6 +3,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { ApiError, get } from '../api/client.ts';
 import { changeList, openedSystem } from '../api/resources.ts';
 import { Message } from '../ui/message.tsx';
+import { workerTrier } from './repair-trier.ts';
 import { createSystemStore, type SystemStore } from './store.ts';
 import { SystemContext } from './system-context.ts';
 
@@ -38,7 +39,13 @@ async function load(id: string): Promise<Loaded> {
     const { sequence } = system;
     const past = changes.filter((change) => change.sequence <= sequence);
     return {
-      store: createSystemStore(id, { document: read.document, sequence }, past, author()),
+      store: createSystemStore(
+        id,
+        { document: read.document, sequence },
+        past,
+        author(),
+        workerTrier,
+      ),
     };
   } catch (error) {
     if (error instanceof ApiError)

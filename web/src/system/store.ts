@@ -1,5 +1,6 @@
 import { findingsOf, isAccepted } from '@garnish/core/checks/checks';
 import type { Finding } from '@garnish/core/checks/finding';
+import { isOffering } from '@garnish/core/checks/tried-repairs';
 import { createDeriver } from '@garnish/core/derive/derive';
 import type { Derived } from '@garnish/core/derive/derived';
 import { writeCssRules } from '@garnish/core/formats/css';
@@ -8,6 +9,7 @@ import { inverseOf, overlaps, patched, valueAt, type Patch } from '@garnish/core
 import { ApiError, get, send } from '../api/client.ts';
 import { changeList, changeRecord, type ChangeRecord } from '../api/resources.ts';
 import { stacksOf, type Past, type Stacks } from './history.ts';
+import type { RepairTrier } from './repair-trier.ts';
 
 /** All that follows from one document, for the bench or for the proof. */
 export interface View {
@@ -58,12 +60,19 @@ export interface SystemStore {
    * layout until it is measured again.
    */
   readonly found: (kind: Measured, measured: readonly Finding[]) => void;
+  /** Hears of every change that is made here. */
+  readonly onChange: (listener: (change: Made) => void) => () => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly resolve: (choice: 'mine' | 'theirs') => void;
   readonly dismiss: () => void;
   readonly open: () => void;
   readonly close: () => void;
+}
+
+/** A change that was made here. */
+export interface Made extends Pick<Past, 'kind' | 'label'> {
+  readonly patch: Patch;
 }
 
 interface Pending extends Past {
@@ -76,6 +85,8 @@ interface Pending extends Past {
 /** A gesture is sent when nothing has moved for so long, so that a drag is a handful of requests. */
 const SETTLE_MS = 250;
 const RETRY_MS = 1500;
+/** Repairs are tried when nothing has moved for so long. */
+const TRY_AFTER_MS = 300;
 
 /** Operations on the same place, one after the other, are the last of them. */
 function compact(patch: Patch, more: Patch): Patch {
@@ -112,6 +123,7 @@ export function createSystemStore(
   opened: { readonly document: StyleDocument; readonly sequence: number },
   past: readonly ChangeRecord[],
   author: string,
+  makeTrier?: (tell: (document: StyleDocument, finding: Finding) => void) => RepairTrier,
 ): SystemStore {
   let base = opened.document;
   let sequence = opened.sequence;
@@ -127,6 +139,7 @@ export function createSystemStore(
   let settle: ReturnType<typeof setTimeout> | undefined;
   let events: EventSource | undefined;
   const listeners = new Set<() => void>();
+  const hearers = new Set<(change: Made) => void>();
   const decidedView = viewer();
   const shownView = viewer();
   let checked: { readonly view: View; readonly all: readonly Finding[] } | undefined;
@@ -134,7 +147,38 @@ export function createSystemStore(
   let measured: Readonly<
     Partial<Record<Measured, { readonly of: StyleDocument; readonly findings: readonly Finding[] }>>
   > = {};
+  /** What is left of each finding's repairs after they were tried on one document. */
+  let tried: { readonly of: StyleDocument; readonly findings: Map<string, Finding> } | undefined;
+  let asking: ReturnType<typeof setTimeout> | undefined;
+  let askedOf: readonly Finding[] = [];
+  const trier = makeTrier?.((of, finding) => {
+    if (of !== document) return;
+    if (tried?.of !== of) tried = { of, findings: new Map() };
+    tried.findings.set(finding.id, finding);
+    publish();
+  });
   let state = compute();
+
+  /** A finding as it is shown: repairs only once they were tried. */
+  function withTried(finding: Finding): Finding {
+    if (!trier || !isOffering(finding)) return finding;
+    const known = tried?.of === document ? tried.findings.get(finding.id) : undefined;
+    if (known) return known;
+    const { repair: _repair, ways: _ways, ...plain } = finding;
+    return plain;
+  }
+
+  /** Asks what repairs are good for, once nothing has moved for a moment. */
+  function tryRepairs(findings: readonly Finding[]): void {
+    const now = findings.filter(isOffering);
+    const same =
+      now.length === askedOf.length && now.every((finding, index) => finding === askedOf[index]);
+    if (!trier || same) return;
+    askedOf = now;
+    clearTimeout(asking);
+    const of = document;
+    asking = setTimeout(() => trier.ask(of, now), TRY_AFTER_MS);
+  }
 
   function compute(): SystemState {
     const decided = decidedView(document);
@@ -149,10 +193,12 @@ export function createSystemStore(
         ? findings
         : findings.filter(({ decision }) => valueAt(of, decision) === valueAt(document, decision)),
     );
-    const all =
+    const said =
       seen.length === 0
         ? judged
         : [...judged, ...seen].sort((one, other) => weight(one) - weight(other));
+    tryRepairs(said);
+    const all = trier ? said.map(withTried) : said;
     return {
       id,
       decided,
@@ -313,6 +359,7 @@ export function createSystemStore(
     clearTimeout(settle);
     settle = setTimeout(() => void sync(), SETTLE_MS);
     publish();
+    hearers.forEach((hear) => hear({ patch, label, kind }));
     return true;
   }
 
@@ -355,6 +402,10 @@ export function createSystemStore(
       return () => listeners.delete(listener);
     },
     state: () => state,
+    onChange(hear) {
+      hearers.add(hear);
+      return () => hearers.delete(hear);
+    },
     change: (patch, label, { gesture = crypto.randomUUID() } = {}) =>
       push(patch, label, 'change', gesture, sequence),
     tryOut(patch) {
@@ -403,6 +454,8 @@ export function createSystemStore(
     },
     close() {
       events?.close();
+      clearTimeout(asking);
+      trier?.close();
       globalThis.document.removeEventListener('visibilitychange', listen);
       globalThis.removeEventListener('beforeunload', warn);
       void sync();

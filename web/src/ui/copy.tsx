@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { announce } from './announce.tsx';
 
 interface CopyProps {
   /** What goes to the clipboard. */
@@ -18,8 +19,14 @@ export function Copy({ text, children, className = '', label }: CopyProps) {
   const copy = (): void => {
     navigator.clipboard
       .writeText(text)
-      .then(() => setSaid('copied'))
-      .catch(() => setSaid('not allowed'))
+      .then(() => {
+        setSaid('copied');
+        announce(`copied ${text}`);
+      })
+      .catch(() => {
+        setSaid('not allowed');
+        announce('copying is not allowed');
+      })
       .finally(() => {
         clearTimeout(timer.current);
         timer.current = setTimeout(() => setSaid(undefined), SAID_MS);
@@ -34,13 +41,14 @@ export function Copy({ text, children, className = '', label }: CopyProps) {
       {...(label !== undefined && { 'aria-label': label })}
     >
       {children}
-      <span role="status" className="contents">
-        {said !== undefined && (
-          <span className="absolute end-0 top-0 bg-base-content px-1 font-sans text-xs text-base-100">
-            {said}
-          </span>
-        )}
-      </span>
+      {said !== undefined && (
+        <span
+          aria-hidden
+          className="absolute end-0 top-0 bg-base-content px-1 font-sans text-xs text-base-100"
+        >
+          {said}
+        </span>
+      )}
     </button>
   );
 }

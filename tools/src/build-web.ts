@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { Advice, say } from './say.ts';
 
 const newest = (folder: string): number =>
@@ -10,6 +11,18 @@ const newest = (folder: string): number =>
       .filter((entry) => entry.isFile())
       .map((entry) => statSync(path.join(entry.parentPath, entry.name)).mtimeMs),
   );
+
+const TEXTS = /\.(js|css|svg|json)$/;
+
+/** Puts compressed copies beside the texts of the build, which the server sends to whoever takes them. */
+function compressAll(folder: string): void {
+  for (const name of readdirSync(folder).filter((file) => TEXTS.test(file))) {
+    const file = path.join(folder, name);
+    const bytes = readFileSync(file);
+    writeFileSync(`${file}.br`, brotliCompressSync(bytes));
+    writeFileSync(`${file}.gz`, gzipSync(bytes, { level: 9 }));
+  }
+}
 
 /** Builds the application where a source is newer than what was built; gives the folder. */
 export function builtWeb(root: string): string {
@@ -31,5 +44,6 @@ export function builtWeb(root: string): string {
     { cwd: web, encoding: 'utf8' },
   );
   if (status !== 0) throw new Advice(`the build failed:\n${stdout}${stderr}`);
+  compressAll(path.join(built, 'assets'));
   return built;
 }

@@ -12,10 +12,13 @@ function judge() {
   return (document: StyleDocument) => findingsOf(document, deriver(document));
 }
 
-const tried = (document: StyleDocument): Finding[] =>
-  [...triedRepairs(document, findingsOf(document, derive(document)), judge())].filter(
-    (one) => one !== undefined,
-  );
+/** What is offered in the end, in the order of the findings. */
+const tried = (document: StyleDocument): Finding[] => {
+  const last = new Map<string, Finding>();
+  for (const one of triedRepairs(document, findingsOf(document, derive(document)), judge()))
+    if (one) last.set(one.id, one);
+  return [...last.values()];
+};
 
 /** Systems with much to repair. */
 const ILL: Readonly<Record<string, Patch>> = {

@@ -79,7 +79,8 @@ const ratioTo = (anchor: string, value: number, before: number, ends: number): R
  * Tries every repair on a copy of the document and runs all checks on it: what comes back offers only
  * those that end their finding and make nothing worse, in the order in which they were given; where one
  * ratio causes several findings, its repair comes first. A finding that none is left of offers none.
- * Yields undefined between two tries, so that whoever asks can stop, and each finding once it is tried.
+ * Yields undefined between two tries, so that whoever asks can stop, and each finding once it is tried; one
+ * that a ratio ends comes a second time, with that first.
  *
  * `findings` are those that the checks of the document and of the page say; what the page says is not
  * judged again by `judge`, so that its repairs are held to make nothing else worse.
@@ -90,20 +91,27 @@ export function* triedRepairs(
   judge: Judge,
 ): Generator<Finding | undefined> {
   const before = new Map([...judge(document), ...findings].map((finding) => [finding.id, finding]));
-  const ratio = yield* ratioRepair(document, findings, judge);
+  const tried = new Map<string, { readonly finding: Finding; readonly good: readonly Repair[] }>();
+  const offering = (finding: Finding, [first, ...others]: readonly Repair[]): Finding => ({
+    ...finding,
+    ...(first && { repair: first }),
+    ...(others.length > 0 && { ways: others }),
+  });
   for (const { repair, ways = [], ...finding } of findings) {
-    const good: Repair[] = ratio?.ends.has(finding.id) ? [ratio.repair] : [];
+    const good: Repair[] = [];
     for (const one of [...(repair ? [repair] : []), ...ways]) {
       const now = after(document, one, before, judge);
       if (now && !now.has(finding.id)) good.push(one);
       yield undefined;
     }
-    const [first, ...others] = good;
-    yield {
-      ...finding,
-      ...(first && { repair: first }),
-      ...(others.length > 0 && { ways: others }),
-    };
+    tried.set(finding.id, { finding, good });
+    yield offering(finding, good);
+  }
+  const ratio = yield* ratioRepair(document, findings, judge);
+  if (!ratio) return;
+  for (const id of ratio.ends) {
+    const known = tried.get(id);
+    if (known) yield offering(known.finding, [ratio.repair, ...known.good]);
   }
 }
 

@@ -68,22 +68,28 @@ export const weightsCheck: Check = (document, { styles }) => {
     else byDecision.set(path, [one]);
   }
   const missing = [...byDecision].map(([path, own]) => missingWeight(document.fonts, path, own));
-  if (document.content.story.aside === '') return missing;
+  const inText = document.content.story.aside !== '';
+  const inHeadings = document.brief.needs.includes('emphasis');
   const upright = chosenFaces(document.fonts).filter(
-    ({ choice, face }) => face === 'text' && !hasItalic(choice.family),
+    ({ choice, face }) =>
+      ((face === 'text' && inText) || (face === 'heading' && inHeadings)) &&
+      !hasItalic(choice.family),
   );
   return [
     ...missing,
-    ...upright.map(({ choice, narrow, path }): Finding => ({
-      id: narrow ? 'italic:narrow-text' : 'italic:text',
+    ...upright.map(({ choice, face, narrow, path }): Finding => ({
+      id: `italic:${narrow ? 'narrow-' : ''}${face}`,
       severity: 'look',
       area: 'fonts',
       decision: `${path}/family`,
       title: `${choice.family.name} has no true italic`,
-      figures: 'Emphasis in the text is set upright.',
+      figures:
+        face === 'text'
+          ? 'Emphasis in the text is set upright.'
+          : 'The brief needs emphasis; in headings it is set upright.',
       reason: 'A slanted upright is not an italic, so none is faked; emphasis does not show.',
       source: 'CSS Fonts 4, font-synthesis; the font files',
-      where: { selector: 'em', ...(narrow && onNarrow(document.fonts)) },
+      where: { selector: face === 'text' ? 'em' : 'h1', ...(narrow && onNarrow(document.fonts)) },
     })),
   ];
 };

@@ -1,10 +1,10 @@
 import * as z from 'zod/mini';
 import type { DeepReadonly } from '../deep-readonly.ts';
+import { CATEGORIES, constructionOf, type Category, type Construction } from './construction.ts';
 import { LANGUAGE_CODES, type LanguageCode } from './languages.ts';
 import { FREQUENCIES, type MeasuredLanguage } from './letter-width.ts';
 
-export const CATEGORIES = ['serif', 'sans', 'slab', 'display', 'hand', 'mono'] as const;
-export type Category = (typeof CATEGORIES)[number];
+export { CATEGORIES, type Category };
 
 const weightRange = z.strictObject({
   min: z.int().check(z.gte(1), z.lte(1000)),
@@ -167,11 +167,10 @@ export function scriptsFor(languages: readonly LanguageCode[]): ReadonlySet<stri
   return scripts;
 }
 
-const GENERIC: Readonly<Record<Category, string>> = {
+const GENERIC: Readonly<Record<Construction, string>> = {
   serif: 'serif',
   sans: 'sans-serif',
   slab: 'serif',
-  display: 'sans-serif',
   hand: 'cursive',
   mono: 'monospace',
 };
@@ -181,7 +180,7 @@ export const standInName = ({ name }: FontFamily): string => `${name} stand-in`;
 
 /** The `font-family` value: the family, its stand-in, and a generic one. */
 export const fontStack = (family: FontFamily): string =>
-  family.stack ?? `"${family.name}", "${standInName(family)}", ${GENERIC[family.category]}`;
+  family.stack ?? `"${family.name}", "${standInName(family)}", ${GENERIC[constructionOf(family)]}`;
 
 /** How much thicker a stem is at a weight than at the regular: about half as much again at bold. */
 const thickening = (weight: number): number =>

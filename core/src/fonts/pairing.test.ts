@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { createFontStack } from '@capsizecss/core';
 import { sampleFamilies, sampleFamily } from '../system/sample.ts';
-import { letterWidthIn } from './family.ts';
+import { fontStack, letterWidthIn } from './family.ts';
 import { MOOD_WORDS, moodFit, traitsOf } from './mood.ts';
 import { PARTS, rankPairings, rankTrios, SHARES, type PairingBrief } from './pairing.ts';
 import { reasonsOf, standingOf } from './pairing-reasons.ts';
@@ -223,6 +223,23 @@ describe('moods', () => {
   test('rest on measured traits: a didone is modulated, a grotesque hardly', () => {
     expect(traitsOf(sampleFamily('bodoni-moda')).modulation).toBeGreaterThan(0.9);
     expect(traitsOf(sampleFamily('archivo')).modulation).toBeLessThan(0.4);
+  });
+});
+
+describe('a fallback', () => {
+  test('of a face with serifs has serifs, whatever its kind', () => {
+    for (const family of families) {
+      const serifs = ['serif', 'slab'].includes(structureOf(family).construction);
+      const stack = fontStack(family);
+      expect([family.id, / serif$/.test(stack)]).toEqual([family.id, serifs]);
+      if (serifs)
+        expect([family.id, standInFor(family, 'en').font.name]).toEqual([
+          family.id,
+          'Times New Roman',
+        ]);
+    }
+    for (const id of ['playfair-display', 'fraunces', 'dm-serif-display', 'abril-fatface'])
+      expect(fontStack(sampleFamily(id))).toMatch(/, serif$/);
   });
 });
 

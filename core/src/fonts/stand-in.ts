@@ -1,4 +1,5 @@
-import { letterWidthIn, type Category, type FontFamily } from './family.ts';
+import { constructionOf, type Construction } from './construction.ts';
+import { letterWidthIn, type FontFamily } from './family.ts';
 import type { LanguageCode } from './languages.ts';
 import type { MeasuredLanguage } from './letter-width.ts';
 
@@ -68,9 +69,9 @@ export const LOCAL_FONTS = {
   },
 } as const satisfies Record<string, LocalFont>;
 
-const BY_KIND: Readonly<Record<Category, LocalFont>> = {
+/** By how a face is built: a display face with serifs is stood in for by one with serifs. */
+const BY_CONSTRUCTION: Readonly<Record<Construction, LocalFont>> = {
   sans: LOCAL_FONTS.arial,
-  display: LOCAL_FONTS.arial,
   hand: LOCAL_FONTS.arial,
   serif: LOCAL_FONTS.times,
   slab: LOCAL_FONTS.times,
@@ -94,7 +95,7 @@ const rounded = (share: number): number => Number(share.toFixed(4));
  * Source: CSS Fonts 5, size-adjust and the metric overrides, which apply after the scaling.
  */
 export function standInFor(family: FontFamily, language: LanguageCode): StandIn {
-  const font = BY_KIND[family.category];
+  const font = BY_CONSTRUCTION[constructionOf(family)];
   const width = letterWidthIn(family, language);
   const local =
     font.letterWidths[(language in font.letterWidths ? language : 'en') as MeasuredLanguage];

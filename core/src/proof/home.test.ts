@@ -36,7 +36,7 @@ test('every element names only tokens that exist, whatever roles are called and 
     value: `Hue ${index}`,
   }));
   const sided = (form: 'apart' | 'alike'): Patch =>
-    space.roles.order.flatMap((id) => {
+    space.roles.order.flatMap((id): Patch => {
       const { value, block } = space.roles.items[id] ?? {};
       if (form === 'alike')
         return block ? [{ op: 'remove' as const, path: `/space/roles/items/${id}/block` }] : [];

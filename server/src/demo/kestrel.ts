@@ -248,5 +248,9 @@ export function kestrel(): StyleDocument {
       },
       footer: 'Kestrel Hill Planetarium. The last bus leaves at 00:12.',
     },
+    accepted: {
+      ...start.accepted,
+      'italic:heading': { reason: 'Headings here are never emphasised word by word.' },
+    },
   };
 }

@@ -9,16 +9,17 @@ export interface RepairTrier {
   readonly close: () => void;
 }
 
+/** Tells what is left of a finding of a document, and at the end that all were tried. */
+export type Tell = (document: StyleDocument, finding: Finding | undefined) => void;
+
 /** A trier in a worker of its own, which is started when there is something to try for the first time. */
-export function workerTrier(
-  tell: (document: StyleDocument, finding: Finding) => void,
-): RepairTrier {
+export function workerTrier(tell: Tell): RepairTrier {
   let worker: Worker | undefined;
   let asked: { readonly id: number; readonly document: StyleDocument } | undefined;
   return {
     ask(document, findings) {
       const offering = findings.filter(isOffering);
-      if (offering.length === 0) return;
+
       if (!worker) {
         worker = new Worker(new URL('./repair-worker.ts', import.meta.url), { type: 'module' });
         worker.onmessage = ({ data: { id, finding } }: MessageEvent<RepairAnswer>) => {

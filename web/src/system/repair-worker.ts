@@ -12,7 +12,8 @@ export interface RepairQuestion {
 
 export interface RepairAnswer {
   readonly id: number;
-  readonly finding: Finding;
+  /** What is left of one finding; absent when all were tried. */
+  readonly finding?: Finding;
 }
 
 const derive = createDeriver();
@@ -25,7 +26,10 @@ self.onmessage = ({ data: { id, document, findings } }: MessageEvent<RepairQuest
   const next = (): void => {
     if (newest !== id) return;
     const { done, value } = tries.next();
-    if (done) return;
+    if (done) {
+      self.postMessage({ id } satisfies RepairAnswer);
+      return;
+    }
     if (value) self.postMessage({ id, finding: value } satisfies RepairAnswer);
     // Between two tries a newer question is heard.
     setTimeout(next, 0);

@@ -1,5 +1,5 @@
 import { findingsOf, isAccepted } from '@garnish/core/checks/checks';
-import type { Finding } from '@garnish/core/checks/finding';
+import type { Finding, Repair } from '@garnish/core/checks/finding';
 import { isOffering } from '@garnish/core/checks/tried-repairs';
 import { createDeriver } from '@garnish/core/derive/derive';
 import type { Derived } from '@garnish/core/derive/derived';
@@ -9,7 +9,7 @@ import { inverseOf, overlaps, patched, valueAt, type Patch } from '@garnish/core
 import { ApiError, get, send } from '../api/client.ts';
 import { changeList, changeRecord, type ChangeRecord } from '../api/resources.ts';
 import { stacksOf, type Past, type Stacks } from './history.ts';
-import type { RepairTrier } from './repair-trier.ts';
+import type { RepairTrier, Tell } from './repair-trier.ts';
 
 /** All that follows from one document, for the bench or for the proof. */
 export interface View {
@@ -32,6 +32,8 @@ export interface SystemState {
   readonly shown: View;
   readonly findings: readonly Finding[];
   readonly accepted: readonly Finding[];
+  /** Whether repairs are being tried; until then only those are offered that were tried before. */
+  readonly trying: boolean;
   readonly saving: 'saved' | 'saving' | 'waiting';
   readonly stacks: Stacks;
   readonly conflict: Conflict | undefined;
@@ -95,6 +97,9 @@ function compact(patch: Patch, more: Patch): Patch {
   return [...kept, ...more];
 }
 
+const repairsOf = ({ repair, ways = [] }: Finding): readonly Repair[] =>
+  repair ? [repair, ...ways] : ways;
+
 /** What is to be repaired comes before what is to be looked at. */
 const weight = ({ severity }: Finding): number => (severity === 'repair' ? 0 : 1);
 
@@ -123,7 +128,7 @@ export function createSystemStore(
   opened: { readonly document: StyleDocument; readonly sequence: number },
   past: readonly ChangeRecord[],
   author: string,
-  makeTrier?: (tell: (document: StyleDocument, finding: Finding) => void) => RepairTrier,
+  makeTrier?: (tell: Tell) => RepairTrier,
 ): SystemStore {
   let base = opened.document;
   let sequence = opened.sequence;
@@ -151,10 +156,12 @@ export function createSystemStore(
   let tried: { readonly of: StyleDocument; readonly findings: Map<string, Finding> } | undefined;
   let asking: ReturnType<typeof setTimeout> | undefined;
   let askedOf: readonly Finding[] = [];
+  let trying = false;
   const trier = makeTrier?.((of, finding) => {
     if (of !== document) return;
-    if (tried?.of !== of) tried = { of, findings: new Map() };
-    tried.findings.set(finding.id, finding);
+    if (tried?.of !== of) tried = { of, findings: new Map(tried?.findings) };
+    if (finding) tried.findings.set(finding.id, finding);
+    else trying = false;
     publish();
   });
   let state = compute();
@@ -162,10 +169,14 @@ export function createSystemStore(
   /** A finding as it is shown: repairs only once they were tried. */
   function withTried(finding: Finding): Finding {
     if (!trier || !isOffering(finding)) return finding;
-    const known = tried?.of === document ? tried.findings.get(finding.id) : undefined;
-    if (known) return known;
+    const known = tried?.findings.get(finding.id);
     const { repair: _repair, ways: _ways, ...plain } = finding;
-    return plain;
+    if (!known) return plain;
+    // What was tried before the last change is shown until it is tried anew, if it is offered still.
+    const offered = new Set(repairsOf(finding).map(({ label }) => label));
+    const fresh = tried?.of === document;
+    const [repair, ...ways] = repairsOf(known).filter(({ label }) => fresh || offered.has(label));
+    return { ...plain, ...(repair && { repair }), ...(ways.length > 0 && { ways }) };
   }
 
   /** Asks what repairs are good for, once nothing has moved for a moment. */
@@ -177,6 +188,7 @@ export function createSystemStore(
     askedOf = now;
     clearTimeout(asking);
     const of = document;
+    trying = now.length > 0;
     asking = setTimeout(() => trier.ask(of, now), TRY_AFTER_MS);
   }
 
@@ -203,6 +215,7 @@ export function createSystemStore(
       id,
       decided,
       shown: trial ? shownView(trial) : decided,
+      trying,
       findings: all.filter((finding) => !isAccepted(document, finding)),
       accepted: all.filter((finding) => isAccepted(document, finding)),
       saving: waiting ? 'waiting' : pending.length > 0 ? 'saving' : 'saved',

@@ -1,6 +1,6 @@
 import { useId, useState, type KeyboardEvent } from 'react';
 import { useGesture } from './gesture.ts';
-import { readQuantity, type Units } from './quantity.ts';
+import { readQuantity, unitsOf, type Units } from './quantity.ts';
 
 export interface NumberFieldProps {
   readonly label: string;
@@ -35,7 +35,7 @@ export function NumberField(props: NumberFieldProps) {
   const held = (number: number): number => rounded(Math.min(max, Math.max(min, number)));
 
   const take = (text: string): void => {
-    const read = readQuantity(text, units);
+    const read = readQuantity(text, unitsOf(unit, units));
     const told = !read.ok
       ? read.problem
       : read.value < min || read.value > max

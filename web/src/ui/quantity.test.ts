@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { PX_UNITS, readQuantity } from './quantity.ts';
+import { PX_UNITS, readQuantity, unitsOf } from './quantity.ts';
 
 test.each([
   ['17', 17],
@@ -28,3 +28,16 @@ test.each(['', 'seventeen', '17 +', '(17', '17)', '1/0', '17 km', '2 3', '--', '
     expect(!read.ok && read.problem.length).toBeGreaterThan(10);
   },
 );
+
+test.each([
+  ['50%', '', 0.5],
+  ['16px', 'px', 16],
+  ['16 px;', 'px', 16],
+  ['120 %', '%', 120],
+  ['200ms', 'ms', 200],
+  ['45°', '°', 45],
+  ['60 char.', 'char.', 60],
+  ['200kB', 'kB', 200],
+])('%s in a field of %j is %d', (text, unit, value) => {
+  expect(readQuantity(text, unitsOf(unit, {}))).toEqual({ ok: true, value });
+});

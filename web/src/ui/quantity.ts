@@ -4,10 +4,16 @@ export type Units = Readonly<Record<string, number>>;
 export type ReadQuantity =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly problem: string };
 
+/** The units that a field reads: those that it names, its own, and per cent where it is a share. */
+export const unitsOf = (unit: string, units: Units): Units => ({
+  ...(unit === '' ? { '%': 0.01 } : { [unit.toLowerCase().replace(/\.$/, '')]: 1 }),
+  ...units,
+});
+
 /** px, with the lengths that follow from a root of 16 px. */
 export const PX_UNITS: Units = { px: 1, rem: 16, em: 16, pt: 4 / 3 };
 
-const TOKEN = /\s*(?:(\d+(?:[.,]\d+)?|[.,]\d+)\s*([a-z%]*)|([-+*/()×÷:]))/iy;
+const TOKEN = /\s*(?:(\d+(?:[.,]\d+)?|[.,]\d+)\s*([a-z%°]*)\.?|([-+*/()×÷:]))/iy;
 
 interface Part {
   readonly sign?: string;
@@ -35,10 +41,11 @@ function partsOf(text: string, units: Units): Part[] | string {
 
 /**
  * Reads a number with or without a unit, or a sum of such: `1.5rem`, `17 + 1`, `(4/3) * 12`, `4:3`.
- * The answer is in the field's own unit.
+ * A semicolon behind it is let go. The answer
+ * is in the field's own unit.
  */
 export function readQuantity(text: string, units: Units = {}): ReadQuantity {
-  const parts = partsOf(text, units);
+  const parts = partsOf(text.replace(/[;\s]+$/, ''), units);
   if (typeof parts === 'string') return { ok: false, problem: parts };
   let at = 0;
   const sign = (): string | undefined => parts[at]?.sign;

@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { decisionAddress } from '../../findings/address.ts';
 import { Note } from '../../findings/note.tsx';
+import type { View } from '../../system/store.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 
@@ -30,19 +31,33 @@ function Row({ finding, target }: { readonly finding: Finding; readonly target: 
   );
 }
 
+/** What no check has looked at, so that nothing more is promised than was judged. */
+function unjudged({ document: { color, content } }: View): string {
+  return [
+    content.heroVeil !== undefined &&
+      ' Not judged here: words over a picture (Color, Pictures proves them on its pixels).',
+    color.gradients.order.length > 0 &&
+      ' Not judged here: text on gradients (Color, Palette tells its lowest contrast).',
+  ]
+    .filter(Boolean)
+    .join('');
+}
+
 /** Everything the checks say, the most serious first, and what was accepted as it is. */
 export default function ReviewArea() {
   const store = useStore();
-  const { accepted, decided, findings } = useSystem();
+  const { accepted, decided, findings, trying } = useSystem();
   const [parameters] = useSearchParams();
   const target = parameters.get('finding');
+  const left = unjudged(decided);
   return (
     <Bench title="Review" margin={false}>
+      {findings.length > 0 && left !== '' && <p className="px-4 pt-4 text-quiet">{left.trim()}</p>}
       {findings.length === 0 && (
         <Section full title="Nothing to repair">
           <p className="text-quiet">
-            Every text can be read on its surface, every weight is in the files, headings keep their
-            order, and body text is large enough, at every width and in both themes.
+            Every text on a color can be read in both themes, every weight is in the files, headings
+            keep their order, and body text is large enough at every width.{left}
           </p>
         </Section>
       )}
@@ -50,8 +65,13 @@ export default function ReviewArea() {
         const own = findings.filter((finding) => finding.severity === severity);
         if (own.length === 0) return null;
         return (
-          <Section full key={severity} title={SAYS[severity]} aside={`${own.length}`}>
-            <ul>
+          <Section
+            full
+            key={severity}
+            title={SAYS[severity]}
+            aside={trying ? `${own.length}, trying what repairs them …` : `${own.length}`}
+          >
+            <ul aria-busy={trying}>
               {own.map((finding) => (
                 <Row key={finding.id} finding={finding} target={finding.id === target} />
               ))}

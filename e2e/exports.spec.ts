@@ -65,7 +65,7 @@ test('a token file from elsewhere adds its tokens, and says what it left out', a
     buffer: Buffer.from(JSON.stringify(file)),
   });
   await expect(page.getByText('2 tokens came in.')).toBeVisible();
-  await expect(page.getByText('1 were left out')).toBeVisible();
+  await expect(page.getByText('1 left out')).toBeVisible();
   await saved(page);
   const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
   expect(css).toContain('--motion-usual: var(--motion-quick);');

@@ -9,6 +9,9 @@ import './style.css';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no place for the application');
+// A file that is dropped beside its place is not opened instead of the application.
+for (const event of ['dragover', 'drop'] as const)
+  addEventListener(event, (dropped) => dropped.preventDefault());
 keepFocus();
 followTyping();
 createRoot(root).render(

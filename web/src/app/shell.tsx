@@ -1,9 +1,10 @@
-import { lazy, Suspense, useEffect, useState, type MouseEvent } from 'react';
+import { Suspense, useEffect, useState, type MouseEvent } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Outlet } from 'react-router';
+import { Outlet, useLocation } from 'react-router';
 import { Proof } from '../proof/proof.tsx';
 import { useStore, useSystem } from '../system/system-context.ts';
 import { Message } from '../ui/message.tsx';
+import { lazyPart, useServerSilent } from '../ui/patient.ts';
 import { isTyping } from '../ui/typing.ts';
 import { ConflictDialog } from './conflict-dialog.tsx';
 import { usePreferences } from './preferences.ts';
@@ -11,7 +12,20 @@ import { Strip } from './strip.tsx';
 import { TopBar } from './top-bar.tsx';
 import { useAdded } from './use-added.ts';
 
-const Find = lazy(() => import('./find.tsx'));
+const Find = lazyPart(() => import('./find.tsx'));
+
+/** What stands in for an area until it has come. */
+function Opening() {
+  const isSilent = useServerSilent();
+  return isSilent ? (
+    <p role="alert" className="p-4 text-error">
+      The server does not answer, so this area cannot be opened yet. It is tried again every moment;
+      what you changed is kept.
+    </p>
+  ) : (
+    <p className="p-4 text-quiet">Opening …</p>
+  );
+}
 
 /** The address stays: it names what is open. */
 function skip(event: MouseEvent): void {
@@ -45,6 +59,9 @@ export function Shell() {
   useHotkeys('mod+z', store.undo, ANYWHERE_BUT_TYPING);
   useHotkeys('mod+shift+z, mod+y', store.redo, ANYWHERE_BUT_TYPING);
   useAdded();
+  const { pathname } = useLocation();
+  // What was refused in one area is no news in the next.
+  useEffect(() => store.dismiss(), [store, pathname]);
 
   if (deleted)
     return (
@@ -76,7 +93,7 @@ export function Shell() {
           aria-label="Bench"
           className={`bg-base-100 lg:w-[32.75rem] lg:shrink-0 lg:overflow-y-auto ${wide ? 'hidden' : ''}`}
         >
-          <Suspense fallback={<p className="p-4 text-quiet">Opening …</p>}>
+          <Suspense fallback={<Opening />}>
             <Outlet />
           </Suspense>
         </main>

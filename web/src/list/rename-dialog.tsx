@@ -9,12 +9,15 @@ interface RenameDialogProps {
 }
 
 /** A new name is a change like any other, so that it can be undone and is heard of elsewhere. */
-async function rename(id: string, name: string): Promise<void> {
+async function rename(id: string, name: string, description: string): Promise<void> {
   const { sequence } = await get(`/api/systems/${id}`, openedSystem);
   await send('POST', `/api/systems/${id}/changes`, {
     id: crypto.randomUUID(),
     base: sequence,
-    patch: [{ op: 'replace', path: '/name', value: name }],
+    patch: [
+      { op: 'replace', path: '/name', value: name },
+      { op: 'replace', path: '/description', value: description },
+    ],
     label: `name ${name}`,
     author: crypto.randomUUID(),
     gesture: crypto.randomUUID(),
@@ -23,12 +26,12 @@ async function rename(id: string, name: string): Promise<void> {
 
 export function RenameDialog({ system, onClose }: RenameDialogProps) {
   const [problem, setProblem] = useState<string>();
-  const take = (name: string): void => {
+  const take = (name: string, description: string): void => {
     if (name === '') {
       setProblem('A system needs a name.');
       return;
     }
-    rename(system.id, name)
+    rename(system.id, name, description)
       .then(onClose)
       .catch((error: unknown) => {
         setProblem(error instanceof Error ? error.message : 'It keeps its name.');
@@ -39,8 +42,12 @@ export function RenameDialog({ system, onClose }: RenameDialogProps) {
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          const name = new FormData(event.currentTarget).get('name');
-          take(typeof name === 'string' ? name.trim() : '');
+          const form = new FormData(event.currentTarget);
+          const words = (field: string): string => {
+            const value = form.get(field);
+            return typeof value === 'string' ? value.trim() : '';
+          };
+          take(words('name'), words('description'));
         }}
       >
         <label className="block text-quiet" htmlFor="rename">
@@ -53,6 +60,17 @@ export function RenameDialog({ system, onClose }: RenameDialogProps) {
           maxLength={80}
           defaultValue={system.name}
           autoFocus
+        />
+        <label className="mt-3 block text-quiet" htmlFor="describe">
+          Description
+        </label>
+        <textarea
+          id="describe"
+          name="description"
+          className="block w-full border-b border-line-strong bg-transparent"
+          rows={3}
+          maxLength={2000}
+          defaultValue={system.description}
         />
         {problem !== undefined && (
           <p role="alert" className="mt-1 text-error">

@@ -32,7 +32,7 @@ function NewSystem({ onClose }: { readonly onClose: () => void }) {
     }
     setBusy(true);
     send('POST', ADDRESS, { name })
-      .then((answer) => navigate(`/systems/${systemSummary.parse(answer).id}/fonts`))
+      .then((answer) => navigate(`/systems/${systemSummary.parse(answer).id}/brief`))
       .catch((error: unknown) => {
         setBusy(false);
         setProblem(error instanceof Error ? error.message : 'It could not be made.');

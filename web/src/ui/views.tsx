@@ -22,7 +22,31 @@ export function useView<Id extends string>(
       ? undefined
       : views.find((view) => view.at.some((path) => at === path || at.startsWith(`${path}/`)));
   const view = named ?? deciding ?? views[0];
-  return [view.id, (id) => setParameters({ view: id }, { replace: true })];
+  // A view is a place of its own: the way back goes through it.
+  return [view.id, (id) => setParameters({ view: id })];
+}
+
+/**
+ * One of several ways in the address, under a name of its own; the first where it names none. What else
+ * the address says of the same area stays, but not the decision that led here.
+ */
+export function useInAddress<Id extends string>(
+  name: string,
+  ids: readonly [Id, ...Id[]],
+): readonly [Id, (id: Id) => void] {
+  const [parameters, setParameters] = useSearchParams();
+  const named = ids.find((id) => id === parameters.get(name));
+  return [
+    named ?? ids[0],
+    (id) =>
+      setParameters((before) => {
+        const next = new URLSearchParams(before);
+        next.delete('at');
+        if (id === ids[0]) next.delete(name);
+        else next.set(name, id);
+        return next;
+      }),
+  ];
 }
 
 interface ViewsProps<Id extends string> {

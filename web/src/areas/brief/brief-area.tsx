@@ -44,6 +44,16 @@ export default function BriefArea() {
   return (
     <Bench title="Brief">
       <Section title="The site">
+        <div data-decision="/description">
+          <Words
+            label="description, as on the list of systems"
+            hint="In a sentence or two, for whoever opens this next."
+            value={decided.document.description}
+            onChange={(value) =>
+              store.change([{ op: 'replace', path: '/description', value }], 'description')
+            }
+          />
+        </div>
         <div data-decision="/brief/purpose">
           <Words
             label="what it is for"
@@ -81,7 +91,7 @@ export default function BriefArea() {
       </Section>
       <Section
         title="Languages"
-        aside="the first is the main one"
+        aside="the main one sets hyphens and letter widths"
         notes={<Notes findings={findings} at={['/brief/languages']} />}
       >
         <div data-decision="/brief/languages">

@@ -17,6 +17,7 @@ import { useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFace } from '../../ui/use-face.ts';
+import { useInAddress } from '../../ui/views.tsx';
 import { choiceAt, languageName, nameOf, pathOf, targetAt, type Target } from './choosing.ts';
 import { CloseLook } from './close-look.tsx';
 import { Delivery } from './delivery.tsx';
@@ -154,7 +155,7 @@ export default function FontsArea() {
     setFollowed(at);
     setWanted(targetAt(at));
   }
-  const [view, setView] = useState<(typeof VIEWS)[number]>('families');
+  const [view, setView] = useInAddress('view', VIEWS);
   const { data, error, mutate } = useSWR<FontFamily[], Error>('/api/fonts', (path: string) =>
     get(path, familyList),
   );

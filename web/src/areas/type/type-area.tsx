@@ -1,6 +1,6 @@
 import { lineAt } from '@garnish/core/checks/lines';
 import { inOrder } from '@garnish/core/system/document';
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { SizeCurves } from '../../charts/size-curves.tsx';
 import { Fact } from '../../findings/fact.tsx';
@@ -8,6 +8,7 @@ import { Notes } from '../../findings/note.tsx';
 import { useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { useInAddress } from '../../ui/views.tsx';
 import { LineHeightCurve } from '../../charts/line-height-curve.tsx';
 import { Anchors } from './anchors.tsx';
 import { ByHand } from './by-hand.tsx';
@@ -44,8 +45,8 @@ export default function TypeArea() {
   const { decided, findings } = useSystem();
   // While a slider moves, the proof and the curves come first, the rest as soon as there is time.
   const later = useDeferredValue(decided);
-  const [view, setView] = useState<(typeof VIEWS)[number]>('decide');
-  const [tool, setTool] = useState<(typeof TOOLS)[number]>('convert a length');
+  const [view, setView] = useInAddress('view', VIEWS);
+  const [tool, setTool] = useInAddress('tool', TOOLS);
   const { anchors, roles, scale } = decided.document.type;
   const widths = inOrder(anchors).map(([, { width }]) => width);
   return (

@@ -24,6 +24,7 @@ import {
   longWordsCheck,
   smallSizesCheck,
 } from './setting.ts';
+import { namesCheck } from './names.ts';
 import { patternsCheck } from './patterns.ts';
 import { statesCheck } from './states.ts';
 import { stepsCheck } from './steps.ts';
@@ -59,6 +60,7 @@ export const CHECKS: readonly Check[] = [
   stepsCheck,
   patternsCheck,
   hiddenTokensCheck,
+  namesCheck,
 ];
 
 /** Every finding, what is to be repaired first. */

@@ -78,7 +78,11 @@ export const byMode = (value: (mode: Mode) => TokenValue): Token['values'] => ({
 const plainNames = new Map<string, string>();
 const MOST_KEPT = 2000;
 
-function plainName(name: string): string {
+/** What is left of a name in which there is neither a letter nor a digit. */
+export const UNNAMED = 'unnamed';
+
+/** A name in lower case, its words joined by hyphens, with nothing but letters and digits. */
+export function plainName(name: string): string {
   const known = plainNames.get(name);
   if (known !== undefined) return known;
   const plain =
@@ -87,7 +91,7 @@ function plainName(name: string): string {
       .normalize('NFKD')
       .replaceAll(/\p{M}+/gu, '')
       .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
-      .replaceAll(/^-+|-+$/g, '') || 'unnamed';
+      .replaceAll(/^-+|-+$/g, '') || UNNAMED;
   if (plainNames.size >= MOST_KEPT) plainNames.clear();
   plainNames.set(name, plain);
   return plain;

@@ -72,7 +72,7 @@ export function Shell() {
       />
     );
   return (
-    <div className="flex min-h-screen flex-col lg:h-screen">
+    <div className="flex min-h-screen flex-col sm:h-screen">
       <a href="#bench" className="skip" onClick={skip}>
         Skip to the bench
       </a>
@@ -91,7 +91,7 @@ export function Shell() {
           id="bench"
           tabIndex={0}
           aria-label="Bench"
-          className={`bg-base-100 lg:w-[32.75rem] lg:shrink-0 lg:overflow-y-auto ${wide ? 'hidden' : ''}`}
+          className={`bg-base-100 sm:min-h-0 sm:flex-1 sm:overflow-y-auto lg:w-[32.75rem] lg:flex-none min-[105rem]:w-[44rem] ${wide ? 'hidden' : ''}`}
         >
           <Suspense fallback={<Opening />}>
             <Outlet />

@@ -153,7 +153,7 @@ export function Strip() {
         <NavLink
           key={id}
           to={id}
-          className="group flex min-h-[5.375rem] min-w-28 flex-1 flex-col justify-between border-e border-t-[3px] border-e-line border-t-transparent px-2.5 pt-2 pb-1.5 first:border-s first:border-s-line hover:bg-base-200 aria-[current=page]:border-t-primary aria-[current=page]:bg-base-100"
+          className="group relative flex min-h-[5.375rem] min-w-28 flex-1 flex-col justify-between border-e border-t-[3px] border-e-line border-t-transparent px-2.5 pt-2 pb-1.5 first:border-s first:border-s-line hover:bg-base-200 aria-[current=page]:border-t-primary aria-[current=page]:bg-base-100"
         >
           <span aria-hidden className="flex h-11 items-end overflow-hidden">
             {PICTURES[id](state)}

@@ -5,6 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { get, send } from '../api/client.ts';
 import { systemList, systemSummary, type SystemSummary } from '../api/resources.ts';
 import { setPreferences, usePreferences } from '../app/preferences.ts';
+import { Choice } from '../ui/choice.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { Portrait } from './portrait.tsx';
 import { RenameDialog } from './rename-dialog.tsx';
@@ -69,6 +70,57 @@ function NewSystem({ onClose }: { readonly onClose: () => void }) {
   );
 }
 
+const ORDERS = ['last changed', 'name', 'most to repair'] as const;
+type Order = (typeof ORDERS)[number];
+
+/** So few are seen at a glance: nobody searches or orders them. */
+const MOST_UNSORTED = 2;
+
+const COMPARE: Readonly<Record<Order, (one: SystemSummary, other: SystemSummary) => number>> = {
+  'last changed': (one, other) => other.updatedAt.localeCompare(one.updatedAt),
+  name: (one, other) => one.name.localeCompare(other.name, 'en', { numeric: true }),
+  'most to repair': (one, other) =>
+    other.findings.repair - one.findings.repair || other.findings.look - one.findings.look,
+};
+
+/** The systems whose name or description holds what is sought, in an order. */
+function listOf(all: readonly SystemSummary[], sought: string, order: Order): SystemSummary[] {
+  const words = sought.trim().toLowerCase();
+  return all
+    .filter(({ name, description }) => `${name} ${description}`.toLowerCase().includes(words))
+    .sort(COMPARE[order]);
+}
+
+interface ListToolsProps {
+  readonly sought: string;
+  readonly order: Order;
+  readonly onSeek: (words: string) => void;
+  readonly onOrder: (order: Order) => void;
+}
+
+function ListTools({ sought, order, onSeek, onOrder }: ListToolsProps) {
+  return (
+    <p className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+      <input
+        type="search"
+        className="input min-w-40 grow"
+        aria-label="Part of a name or a description"
+        placeholder="Part of a name or a description"
+        value={sought}
+        onChange={(event) => onSeek(event.currentTarget.value)}
+      />
+      <Choice
+        label="Order of the systems"
+        options={ORDERS.map((one) => ({ value: one, name: one }))}
+        value={order}
+        onChange={onOrder}
+      />
+    </p>
+  );
+}
+
+const DATE = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+
 interface RowProps {
   readonly system: SystemSummary;
   readonly onRename: () => void;
@@ -77,7 +129,7 @@ interface RowProps {
 }
 
 function Row({ system, onRename, onDuplicate, onDelete }: RowProps) {
-  const { id, name, description, findings } = system;
+  const { id, name, description, findings, updatedAt } = system;
   return (
     <li className="grid gap-x-6 gap-y-3 border-t border-line py-5 md:grid-cols-[minmax(0,1fr)_27rem]">
       <div className="min-w-0">
@@ -91,6 +143,11 @@ function Row({ system, onRename, onDuplicate, onDelete }: RowProps) {
           <span className={findings.repair > 0 ? 'text-error' : 'text-quiet'}>
             {waits(findings)}
           </span>
+          <time className="text-quiet" dateTime={updatedAt}>
+            changed {DATE.format(new Date(updatedAt))}
+          </time>
+        </p>
+        <p className="mt-1 flex flex-wrap items-center gap-x-4">
           {(
             [
               ['Rename', onRename],
@@ -130,10 +187,14 @@ export function SystemsPage() {
     (path: string) => get(path, unreadableList),
   );
   const { look } = usePreferences();
+  const [sought, setSought] = useState('');
+  const [order, setOrder] = useState<Order>('last changed');
   const [making, setMaking] = useState(false);
   const [renaming, setRenaming] = useState<SystemSummary>();
   const [deleted, setDeleted] = useState<SystemSummary>();
   const [problem, setProblem] = useState<string>();
+
+  const listed = listOf(data ?? [], sought, order);
 
   const act = (work: Promise<unknown>, then?: () => void): void => {
     setProblem(undefined);
@@ -210,9 +271,15 @@ export function SystemsPage() {
           </button>
         </div>
       )}
+      {data && data.length > MOST_UNSORTED && (
+        <ListTools sought={sought} order={order} onSeek={setSought} onOrder={setOrder} />
+      )}
+      {data && data.length > 0 && listed.length === 0 && (
+        <p className="border-t border-line py-6 text-quiet">No system is called so.</p>
+      )}
       {data && data.length > 0 && (
         <ul>
-          {data.map((system) => (
+          {listed.map((system) => (
             <Row
               key={system.id}
               system={system}

@@ -108,7 +108,7 @@ export function Proof() {
   return (
     <section
       aria-label="Proof"
-      className="flex min-h-[80vh] min-w-0 flex-1 flex-col px-[1.125rem] pt-2 pb-4 lg:min-h-0"
+      className="flex min-h-[80vh] min-w-0 flex-col px-[1.125rem] pt-2 pb-4 sm:h-[42vh] sm:min-h-0 sm:border-t sm:border-line lg:h-auto lg:flex-1 lg:border-t-0"
     >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <div className="w-20">

@@ -6,16 +6,19 @@ import { Message } from '../ui/message.tsx';
 import { workerTrier } from './repair-trier.ts';
 import { createSystemStore, type SystemStore } from './store.ts';
 import { SystemContext } from './system-context.ts';
+import { adoptUnsaved, holdWindow, unsavedOf } from './unsaved.ts';
 
 const AUTHOR = 'garnish-author';
 
+let held = false;
+
 /** Who changes things from this window: undo takes back one's own changes only. */
 function author(): string {
-  const known = sessionStorage.getItem(AUTHOR);
-  if (known !== null) return known;
-  const fresh = crypto.randomUUID();
-  sessionStorage.setItem(AUTHOR, fresh);
-  return fresh;
+  const known = sessionStorage.getItem(AUTHOR) ?? crypto.randomUUID();
+  sessionStorage.setItem(AUTHOR, known);
+  if (!held) holdWindow(known);
+  held = true;
+  return known;
 }
 
 type Loaded =
@@ -37,15 +40,14 @@ async function load(id: string): Promise<Loaded> {
         },
       };
     const { sequence } = system;
+    const me = author();
+    await adoptUnsaved(id, me);
     const past = changes.filter((change) => change.sequence <= sequence);
     return {
-      store: createSystemStore(
-        id,
-        { document: read.document, sequence },
-        past,
-        author(),
-        workerTrier,
-      ),
+      store: createSystemStore(id, { document: read.document, sequence }, past, me, {
+        makeTrier: workerTrier,
+        unsaved: unsavedOf(id, me),
+      }),
     };
   } catch (error) {
     if (error instanceof ApiError)

@@ -4,6 +4,7 @@ import { firstOverlap, inverseOf, patched, valueAt, type Patch } from '@garnish/
 import { sampleDocument } from '@garnish/core/system/sample';
 import type { ChangeRecord } from '../api/resources.ts';
 import { createSystemStore, type SystemStore } from './store.ts';
+import type { Pending, Unsaved } from './unsaved.ts';
 
 const ME = '00000000-0000-4000-8000-000000000001';
 const OTHER = '00000000-0000-4000-8000-000000000002';
@@ -117,6 +118,44 @@ beforeEach(() => {
 });
 afterEach(() => {
   jest.useRealTimers();
+});
+
+test('what was not saved before a reload is there again, and is sent once', async () => {
+  const server = fakeServer();
+  let kept: readonly Pending[] = [];
+  const unsaved: Unsaved = {
+    load: () => kept,
+    keep: (pending) => {
+      kept = JSON.parse(JSON.stringify(pending)) as Pending[];
+      return true;
+    },
+  };
+  const opened = () => ({ document: server.document(), sequence: server.changes.length });
+  const before = createSystemStore('one', opened(), server.changes, ME, { unsaved });
+  server.silent = true;
+  before.change([{ op: 'replace', path: '/space/unit', value: 6 }], 'unit');
+  await jest.advanceTimersByTimeAsync(600);
+  expect(before.state().saving).toBe('waiting');
+  expect(kept).toHaveLength(1);
+  // The page is loaded anew while the server is silent, and opens when it answers.
+  const after = createSystemStore('one', opened(), server.changes, ME, { unsaved });
+  expect(after.state().decided.document.space.unit).toBe(6);
+  expect(after.state().stacks.undo.at(-1)?.label).toBe('unit');
+  server.silent = false;
+  after.undo();
+  after.redo();
+  await jest.advanceTimersByTimeAsync(3000);
+  expect(server.document().space.unit).toBe(6);
+  expect(kept).toEqual([]);
+  expect(after.state().saving).toBe('saved');
+  // A change that arrived although its answer was lost is not made twice.
+  const again = createSystemStore('one', opened(), server.changes, ME, {
+    unsaved: {
+      ...unsaved,
+      load: () => server.changes.slice(0, 1).map((one) => ({ ...one, base: 0 })),
+    },
+  });
+  expect(again.state().saving).toBe('saved');
 });
 
 describe('a change', () => {

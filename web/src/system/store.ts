@@ -10,6 +10,7 @@ import { ApiError, get, send } from '../api/client.ts';
 import { changeList, changeRecord, type ChangeRecord } from '../api/resources.ts';
 import { stacksOf, type Past, type Stacks } from './history.ts';
 import type { RepairTrier, Tell } from './repair-trier.ts';
+import type { Pending, Unsaved } from './unsaved.ts';
 
 /** All that follows from one document, for the bench or for the proof. */
 export interface View {
@@ -77,13 +78,6 @@ export interface Made extends Pick<Past, 'kind' | 'label'> {
   readonly patch: Patch;
 }
 
-interface Pending extends Past {
-  readonly id: string;
-  readonly patch: Patch;
-  /** The newest change this one knew of; the server looks at what others did after it. */
-  readonly base: number;
-}
-
 /** A gesture is sent when nothing has moved for so long, so that a drag is a handful of requests. */
 const SETTLE_MS = 250;
 const RETRY_MS = 1500;
@@ -119,6 +113,12 @@ function viewer(): (document: StyleDocument) => View {
   };
 }
 
+/** What a store works with where there is a browser around it. */
+export interface StoreParts {
+  readonly makeTrier?: (tell: Tell) => RepairTrier;
+  readonly unsaved?: Unsaved;
+}
+
 /**
  * The open system: shows every change at once, sends it to the server in order, takes in what others
  * change, and keeps trying while the server does not answer.
@@ -128,7 +128,7 @@ export function createSystemStore(
   opened: { readonly document: StyleDocument; readonly sequence: number },
   past: readonly ChangeRecord[],
   author: string,
-  makeTrier?: (tell: Tell) => RepairTrier,
+  { makeTrier, unsaved }: StoreParts = {},
 ): SystemStore {
   let base = opened.document;
   let sequence = opened.sequence;
@@ -164,6 +164,15 @@ export function createSystemStore(
     else trying = false;
     publish();
   });
+  /** Whether everything that is not saved is kept in the browser. */
+  let kept = true;
+  const keep = (): void => {
+    kept = unsaved?.keep(pending) ?? pending.length === 0;
+  };
+  // What a reload or a closed window left unsaved is there again, and is sent again.
+  const taken = new Set(past.map((change) => change.id));
+  pending = (unsaved?.load() ?? []).filter((change) => !taken.has(change.id));
+  rebase();
   let state = compute();
 
   /** A finding as it is shown: repairs only once they were tried. */
@@ -326,6 +335,7 @@ export function createSystemStore(
     } finally {
       syncing = false;
       inFlight = undefined;
+      keep();
       publish();
     }
   }
@@ -370,7 +380,10 @@ export function createSystemStore(
           },
         ];
     clearTimeout(settle);
-    settle = setTimeout(() => void sync(), SETTLE_MS);
+    settle = setTimeout(() => {
+      keep();
+      void sync();
+    }, SETTLE_MS);
     publish();
     hearers.forEach((hear) => hear({ patch, label, kind }));
     return true;
@@ -405,8 +418,10 @@ export function createSystemStore(
     };
   }
 
+  /** What is not saved is kept for the next time; only where that cannot be, leaving is asked about. */
   const warn = (event: BeforeUnloadEvent): void => {
-    if (pending.length > 0) event.preventDefault();
+    keep();
+    if (!kept) event.preventDefault();
   };
 
   return {
@@ -462,6 +477,7 @@ export function createSystemStore(
     },
     open() {
       listen();
+      if (pending.length > 0) void sync();
       globalThis.document.addEventListener('visibilitychange', listen);
       globalThis.addEventListener('beforeunload', warn);
     },

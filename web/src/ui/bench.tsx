@@ -11,14 +11,14 @@ interface BenchProps {
 export function Bench({ title, margin = true, children }: BenchProps) {
   useDecisionTarget();
   return (
-    <div className="@container relative min-h-full">
+    <div className="bench @container relative min-h-full">
       <h1 className="sr-only">{title}</h1>
       {children}
       <div className="min-h-16" />
       {margin && (
         <span
           aria-hidden
-          className="absolute inset-y-0 end-[9.375rem] border-s border-line @max-[26rem]:hidden"
+          className="bench-margin absolute inset-y-0 end-[9.375rem] border-s border-line @max-[26rem]:hidden"
         />
       )}
     </div>
@@ -40,7 +40,7 @@ export function Section({ title, aside, notes, full = false, children }: Section
   return (
     <section
       aria-label={title}
-      className={`[contain-intrinsic-size:auto_20rem] [content-visibility:auto] ${full ? 'relative z-10 bg-base-100' : 'grid @min-[26rem]:grid-cols-[minmax(0,1fr)_9.375rem]'}`}
+      className={`[contain-intrinsic-size:auto_20rem] [content-visibility:auto] ${full ? 'relative z-10 bg-base-100' : 'bench-section grid'}`}
     >
       <div className="min-w-0 px-4 pt-4">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-3">
@@ -50,7 +50,9 @@ export function Section({ title, aside, notes, full = false, children }: Section
         {children}
       </div>
       {!full && (
-        <div className="min-w-0 px-4 pt-4 @min-[26rem]:ps-0 @min-[26rem]:pe-2">{notes}</div>
+        <div data-notes className="min-w-0 px-4 pt-4 @min-[26rem]:ps-0 @min-[26rem]:pe-2">
+          {notes}
+        </div>
       )}
     </section>
   );

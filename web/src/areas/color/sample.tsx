@@ -68,6 +68,20 @@ export function Sample() {
       `${hex} from ${found?.name ?? 'a picture'}`.slice(0, 80),
     );
   };
+  /** The first color of a system is its brand. */
+  const [brandId, brand] = inOrder(sources)[0] ?? [];
+  const makeBrand = (hex: Hex): void => {
+    if (brandId === undefined || !brand) return;
+    const path = `/color/sources/items/${brandId}`;
+    store.change(
+      [
+        { op: 'replace', path: `${path}/value`, value: hex },
+        // What stood beyond sRGB belonged to the color before.
+        ...(brand.wide === undefined ? [] : [{ op: 'remove' as const, path: `${path}/wide` }]),
+      ],
+      `${brand.name} ${hex}`,
+    );
+  };
   return (
     <FileDrop
       name="Colors from a picture"
@@ -103,6 +117,16 @@ export function Sample() {
                   <span className="figures">{hex}</span>
                   <span className="figures text-xs text-quiet">{percent(share)}</span>
                   <span className="grow text-xs text-quiet">{WORDS[kind]}</span>
+                  {brand && brand.value !== hex && (
+                    <button
+                      type="button"
+                      className="min-h-6 text-quiet hover:text-base-content hover:underline"
+                      aria-label={`Make ${hex} the ${brand.name}`}
+                      onClick={() => makeBrand(hex)}
+                    >
+                      Make it the {brand.name}
+                    </button>
+                  )}
                   {known.has(hex) ? (
                     <span className="min-h-6 py-0.5 text-quiet">taken</span>
                   ) : (

@@ -1,3 +1,4 @@
+import { utilityRules } from '@garnish/core/formats/utilities';
 import { TIERS, propertyOf, type Token, type TokenValue } from '@garnish/core/tokens/token';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -154,6 +155,7 @@ export default function TokensArea() {
   const { decided, id } = useSystem();
   const [parameters, setParameters] = useSearchParams();
   const [sought, setSought] = useState('');
+  const noUtilities = utilityRules(decided.document, decided.derived).length === 0;
   const open = parameters.get('token');
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
   const tokens = decided.derived.tokens.filter((token) =>
@@ -163,14 +165,31 @@ export default function TokensArea() {
   );
   return (
     <Bench title="Tokens">
-      <Section title="Take away" notes={<ImportTokens />}>
+      <Section title="Export" notes={<ImportTokens />}>
         <ul className="grid gap-0.5">
           {FILES.map(([file, says]) => (
             <li key={file} className="flex flex-wrap items-baseline gap-x-3">
-              <a className="act figures" href={`/api/systems/${id}/export/${file}`} download>
-                {file}
-              </a>
-              <span className="text-xs text-quiet">{says}</span>
+              {file === 'utilities.css' && noUtilities ? (
+                <>
+                  <span className="figures min-h-6 text-quiet">{file}</span>
+                  <span className="text-xs text-quiet">
+                    empty: no step has classes yet; choose them in{' '}
+                    <Link
+                      className="underline underline-offset-2"
+                      to={`../${decisionAddress('/space/utilities')}`}
+                    >
+                      Space, Classes
+                    </Link>
+                  </span>
+                </>
+              ) : (
+                <>
+                  <a className="act figures" href={`/api/systems/${id}/export/${file}`} download>
+                    {file}
+                  </a>
+                  <span className="text-xs text-quiet">{says}</span>
+                </>
+              )}
             </li>
           ))}
         </ul>

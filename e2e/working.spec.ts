@@ -10,6 +10,12 @@ import {
   test,
 } from './garnish.ts';
 
+/** A server that does not answer is told in the console by the browser itself; nothing else is. */
+function onlyOfTheServer(said: string[]): void {
+  expect(said.filter((words) => !words.startsWith('Failed to load resource'))).toEqual([]);
+  said.length = 0;
+}
+
 test('undo acts on the system after a select, a slider, a checkbox and a taken field', async ({
   page,
   request,
@@ -63,10 +69,11 @@ test('undo acts on the system after a select, a slider, a checkbox and a taken f
 test('an area that the server does not send is asked for again, and opens by itself', async ({
   page,
   request,
+  quietConsole,
 }) => {
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'brief');
-  await page.route('**/assets/**', (route) => route.abort());
+  await page.context().setOffline(true);
   await page
     .getByRole('navigation', { name: 'Areas' })
     .getByRole('link', { name: /Space/ })
@@ -74,14 +81,16 @@ test('an area that the server does not send is asked for again, and opens by its
   await expect(page.getByRole('alert')).toContainText('tried again every moment');
   // Nothing else is lost meanwhile.
   await expect(proof(page).getByRole('heading', { level: 1 })).toBeVisible();
-  await page.unroute('**/assets/**');
+  await page.context().setOffline(false);
   await expect(page.getByRole('spinbutton', { name: 'unit' })).toBeVisible();
   await expect(page.getByRole('alert')).toHaveCount(0);
+  onlyOfTheServer(quietConsole);
 });
 
 test('what was not saved survives a reload, and is sent when the server answers', async ({
   page,
   request,
+  quietConsole,
 }) => {
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'space');
@@ -99,6 +108,7 @@ test('what was not saved survives a reload, and is sent when the server answers'
   await page.keyboard.press('Control+z');
   await saved(page);
   expect((await documentOf(request, id)).space.unit).toBe(8);
+  onlyOfTheServer(quietConsole);
 });
 
 test('focus goes to what is added, and on when something is removed or repaired', async ({
@@ -110,9 +120,9 @@ test('focus goes to what is added, and on when something is removed or repaired'
   const focused = () =>
     page.evaluate(() => {
       const { activeElement } = document;
-      return activeElement && activeElement !== document.body
-        ? (activeElement.getAttribute('aria-label') ?? activeElement.textContent)
-        : 'nothing';
+      if (!activeElement || activeElement === document.body) return 'nothing';
+      const label = activeElement instanceof HTMLInputElement && activeElement.labels?.[0];
+      return label ? label.textContent : (activeElement.getAttribute('aria-label') ?? 'unnamed');
     });
   await page
     .getByRole('button', { name: /^Another gradient|^A gradient|gradient$/ })

@@ -14,17 +14,14 @@ import { useAdded } from './use-added.ts';
 
 const Find = lazyPart(() => import('./find.tsx'));
 
-/** What stands in for an area until it has come. */
-function Opening() {
-  const isSilent = useServerSilent();
-  return isSilent ? (
-    <p role="alert" className="p-4 text-error">
+/** Says that an area is waited for; what is open stays until it has come. */
+function AreaWaits() {
+  return useServerSilent() ? (
+    <p role="alert" className="bg-error px-4 py-1 text-error-content">
       The server does not answer, so this area cannot be opened yet. It is tried again every moment;
       what you changed is kept.
     </p>
-  ) : (
-    <p className="p-4 text-quiet">Opening …</p>
-  );
+  ) : null;
 }
 
 /** The address stays: it names what is open. */
@@ -78,6 +75,7 @@ export function Shell() {
       </a>
       <TopBar onFind={() => setFinding(true)} />
       <Strip />
+      <AreaWaits />
       {refused !== undefined && (
         <div role="alert" className="flex items-center gap-3 bg-error px-4 py-1 text-error-content">
           <span>Nothing was changed: {refused}</span>
@@ -93,7 +91,7 @@ export function Shell() {
           aria-label="Bench"
           className={`bg-base-100 sm:min-h-0 sm:flex-1 sm:overflow-y-auto lg:w-[32.75rem] lg:flex-none min-[105rem]:w-[44rem] ${wide ? 'hidden' : ''}`}
         >
-          <Suspense fallback={<Opening />}>
+          <Suspense fallback={<p className="p-4 text-quiet">Opening …</p>}>
             <Outlet />
           </Suspense>
         </main>

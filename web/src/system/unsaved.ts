@@ -1,8 +1,15 @@
-import type { DeepReadonly } from '@garnish/core/deep-readonly';
-import { patchSchema } from '@garnish/core/system/patch';
+import { patchSchema, type Patch } from '@garnish/core/system/patch';
 import * as z from 'zod/mini';
+import type { Past } from './history.ts';
 
 /** A change that the server has not acknowledged yet. */
+export interface Pending extends Past {
+  readonly id: string;
+  readonly patch: Patch;
+  /** The newest change this one knew of; the server looks at what others did after it. */
+  readonly base: number;
+}
+
 const pendingChange = z.object({
   id: z.string(),
   author: z.string(),
@@ -14,7 +21,6 @@ const pendingChange = z.object({
   base: z.number(),
   sequence: z.number(),
 });
-export type Pending = DeepReadonly<z.infer<typeof pendingChange>>;
 
 /** Keeps what is not saved in the browser, so that it survives a reload. */
 export interface Unsaved {

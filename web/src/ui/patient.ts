@@ -12,24 +12,43 @@ function count(by: 1 | -1): void {
 
 const rest = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
 
-/** The address of a module that did not come, as browsers name it; they do not ask for it twice by that. */
-const addressIn = (error: unknown): string | undefined =>
-  error instanceof Error ? /https?:\/\/\S+\.js/.exec(error.message)?.[0] : undefined;
+/** Whether the server answers again. */
+const answers = (): Promise<boolean> =>
+  fetch('/', { cache: 'no-store' }).then(
+    ({ ok }) => ok,
+    () => false,
+  );
 
-/** Loads a module; while the server is silent it is asked again and again, and what is open stays. */
+const RELOADED = 'garnish-reloaded';
+const SELDOM_MS = 20_000;
+
+/** Loading anew helps once; where it does not, it is not done again and again. */
+function mayReload(): boolean {
+  const last = Number(sessionStorage.getItem(RELOADED) ?? 0);
+  if (Date.now() - last < SELDOM_MS) return false;
+  sessionStorage.setItem(RELOADED, String(Date.now()));
+  return true;
+}
+
+/**
+ * Loads a module; while the server is silent it is asked again and again, and what is open stays. A
+ * browser remembers modules that failed, those that a module needs too: where one does not come although
+ * the server answers, the page is loaded anew at the address that is open, with all that was not saved.
+ */
 async function patient<Module>(load: () => Promise<Module>): Promise<Module> {
   let waiting = false;
-  let address: string | undefined;
-  for (let time = 0; ; time += 1) {
+  for (;;) {
     try {
-      const found =
-        address === undefined
-          ? await load()
-          : ((await import(/* @vite-ignore */ `${address}?again=${time}`)) as Module);
+      const found = await load();
       if (waiting) count(-1);
       return found;
-    } catch (error) {
-      address = addressIn(error) ?? address;
+    } catch {
+      if (waiting && (await answers())) {
+        if (mayReload()) {
+          location.reload();
+          return new Promise(() => undefined);
+        }
+      }
       if (!waiting) count(1);
       waiting = true;
       await rest();

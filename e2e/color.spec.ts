@@ -137,7 +137,7 @@ test('the proof is seen with other eyes: the browser draws what the model comput
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'color');
   await page.getByRole('button', { name: 'reader', exact: true }).click();
-  await page.getByRole('button', { name: 'grey', exact: true }).click();
+  await page.getByRole('button', { name: 'gray', exact: true }).click();
   await expect(page.getByText(/^Relative luminance: no model of an eye/)).toBeVisible();
   await proof(page).locator('.button').first().scrollIntoViewIfNeeded();
   const box = await page.locator('iframe[title="Proof"]').boundingBox();
@@ -317,7 +317,7 @@ test('palettes are searched, taken from, set aside, read from a file and let go'
   await region.getByRole('searchbox').fill(words);
   const kept = region.getByRole('list', { name: 'Palettes set aside' });
   await expect(kept.getByRole('listitem')).toHaveCount(1);
-  await kept.getByRole('button', { name: /^Let go of/ }).click();
+  await kept.getByRole('button', { name: /^Remove/ }).click();
   await expect(kept).toHaveCount(0);
   const file = (name: string, content: string): Promise<void> =>
     region
@@ -330,7 +330,7 @@ test('palettes are searched, taken from, set aside, read from a file and let go'
   const download = page.waitForEvent('download');
   await region.getByRole('combobox', { name: /^Save Quay/ }).selectOption('css');
   expect((await download).suggestedFilename()).toMatch(/^quay-.*\.css$/);
-  await kept.getByRole('button', { name: /^Let go of/ }).click();
+  await kept.getByRole('button', { name: /^Remove/ }).click();
 });
 
 test('a limited display: nearest colors, snap, the proof as it would be seen there', async ({
@@ -371,7 +371,7 @@ test('SVG artwork is cleaned, follows the palette, and keeps its own colors when
   await openArea(page, id, 'color?view=pictures');
   const choose = (name: string, content: string): Promise<void> =>
     page
-      .getByLabel('Bring an SVG')
+      .getByLabel('Import an SVG')
       .setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(content) });
   await choose('not.svg', 'plain words');
   await expect(page.getByRole('alert')).toContainText('not.svg is no SVG');
@@ -486,7 +486,7 @@ test('logo in, readable palette out, opening proved over a photo, merged, repair
       }
     return canvas.toDataURL('image/png').split(',')[1] ?? '';
   });
-  await page.getByLabel('Bring a picture').setInputFiles({
+  await page.getByLabel('Import a picture').setInputFiles({
     name: 'walk.png',
     mimeType: 'image/png',
     buffer: Buffer.from(photo, 'base64'),

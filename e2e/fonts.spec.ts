@@ -188,7 +188,7 @@ test('the list is narrowed by mood, language, figures and weights, and ordered b
   await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('kB');
 });
 
-test('only the files that are needed are delivered, with stand-ins that keep the lines', async ({
+test('only the files that are needed are delivered, with fallback fonts that keep the lines', async ({
   page,
   request,
 }) => {
@@ -198,7 +198,7 @@ test('only the files that are needed are delivered, with stand-ins that keep the
   await expect(page.getByText('A first visit loads')).toBeVisible();
   await expect(page.getByText(/Times New Roman stands in/)).toBeVisible();
   const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
-  expect(css).toContain('font-family: "Literata stand-in";');
+  expect(css).toContain('font-family: "Literata fallback";');
   expect(css).toContain('src: local("Times New Roman"), local("Liberation Serif");');
   expect(css).not.toContain('cyrillic');
   await page.getByRole('link', { name: /Brief/ }).click();
@@ -271,15 +271,15 @@ test('what moves when the fonts arrive is measured, and the stand-ins are fitted
     (await table.getByRole('row').filter({ hasText: name }).getByRole('cell').allInnerTexts()).map(
       Number,
     );
-  const fitted = await row('fitted stand-ins');
+  const fitted = await row('fitted fallback fonts');
   const unfitted = await row('the bare local fonts');
   expect(unfitted[2]).toBeGreaterThan(0);
   expect(fitted[2]).toBeLessThan(unfitted[2] ?? 0);
-  await page.getByRole('button', { name: 'with stand-ins' }).click();
+  await page.getByRole('button', { name: 'with fallback fonts' }).click();
   const title = proof(page).getByRole('heading', { level: 1 });
   await expect
     .poll(() => title.evaluate((element) => getComputedStyle(element).fontFamily))
-    .toBe('"Archivo stand-in"');
+    .toBe('"Archivo fallback"');
   await page.getByRole('button', { name: 'with its fonts' }).click();
   await expect
     .poll(() => title.evaluate((element) => getComputedStyle(element).fontFamily))
@@ -335,7 +335,7 @@ test('pairs are set aside with a note, found by it, set side by side and taken i
   await kept.getByRole('button', { name: 'Take Archivo over Literata' }).click();
   await saved(page);
   expect((await documentOf(request, second)).fonts.roles.text.family.id).toBe('literata');
-  await kept.getByRole('button', { name: /^Let go of/ }).click();
+  await kept.getByRole('button', { name: /^Remove/ }).click();
   await expect(kept).toHaveCount(0);
 });
 
@@ -349,16 +349,16 @@ test('own files are measured, chosen and shown in the proof; what is no font is 
   const { roles } = (await documentOf(request, id)).fonts;
   const font = roles.heading.family.files.find(({ style }) => style === 'normal');
   const bytes = await (await request.get(`/proof/fonts/${font?.name ?? ''}`)).body();
-  const input = page.getByLabel('Bring your own files');
+  const input = page.getByLabel('Import your own files');
   await input.setInputFiles([
-    { name: 'Harbour.woff2', mimeType: 'font/woff2', buffer: bytes },
+    { name: 'Harbor.woff2', mimeType: 'font/woff2', buffer: bytes },
     { name: 'Letter.ttf', mimeType: 'font/ttf', buffer: Buffer.from('Dear friend') },
   ]);
-  await page.getByRole('button', { name: 'Bring them in' }).click();
+  await page.getByRole('button', { name: 'Import them' }).click();
   await expect(page.getByRole('alert')).toContainText('Letter.ttf: it is no font');
-  await input.setInputFiles([{ name: 'Harbour.woff2', mimeType: 'font/woff2', buffer: bytes }]);
-  await page.getByLabel('what the licence allows').fill('Ours.');
-  await page.getByRole('button', { name: 'Bring them in' }).click();
+  await input.setInputFiles([{ name: 'Harbor.woff2', mimeType: 'font/woff2', buffer: bytes }]);
+  await page.getByLabel('what the license allows').fill('Ours.');
+  await page.getByRole('button', { name: 'Import them' }).click();
   await expect(page.getByText(/is measured and taken as the heading face/)).toBeVisible();
   await saved(page);
   const own = (await documentOf(request, id)).fonts.roles.heading.family;

@@ -68,7 +68,7 @@ test('the proof uses the very font files that are exported', async ({ page, requ
         .filter(({ status }) => status === 'loaded')
         .map(({ family }) => family.replaceAll('"', ''))
         // Stand-ins come from the computer, not from a file.
-        .filter((family) => !family.endsWith('stand-in'))
+        .filter((family) => !family.endsWith('fallback'))
     );
   });
   expect(new Set(faces)).toEqual(new Set(['Archivo', 'Literata']));

@@ -100,7 +100,7 @@ test('a scale by hand, by two ratios, rounded, and held to a grid reaches the st
   await page.getByRole('spinbutton', { name: 'up 1 at 1400 px' }).fill('31');
   await page.keyboard.press('Enter');
   await page.getByRole('combobox', { name: 'rounded to' }).selectOption('px');
-  await page.getByRole('combobox', { name: 'lines held to' }).selectOption('4 px');
+  await page.getByRole('combobox', { name: 'baseline grid' }).selectOption('4 px');
   await saved(page);
   const document = await documentOf(request, id);
   const lead = derive(document).styles.get('lead');
@@ -458,7 +458,7 @@ test('a role flows with its container, another is in px with a reason, and both 
   expect(handoff).toContain('cqi');
 });
 
-test('a knee is moved on the drawing, and does not pass its neighbour', async ({
+test('a knee is moved on the drawing, and does not pass its neighbor', async ({
   page,
   request,
 }) => {

@@ -100,7 +100,11 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
     strictTransportSecurity: false,
   });
   // Event streams are written past this, and stay uncompressed: they are to arrive at once.
-  await app.register(compress, { encodings: ['br', 'gzip'], threshold: 1024, brotliOptions: BROTLI });
+  await app.register(compress, {
+    encodings: ['br', 'gzip'],
+    threshold: 1024,
+    brotliOptions: BROTLI,
+  });
   await app.register(multipart, {
     throwFileSizeLimit: false,
     limits: { fileSize: MOST_BYTES, files: MOST_FILES, fields: 4, fieldSize: 4000 },

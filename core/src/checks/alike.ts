@@ -12,7 +12,7 @@ const ALIKE = 0.06;
 const MEANT = 0.09;
 
 /** The eyes that are common enough to be thought of in every system, and none that sees color at all. */
-const EYES = ['protan', 'deutan', 'tritan', 'grey'] as const satisfies readonly Vision[];
+const EYES = ['protan', 'deutan', 'tritan', 'gray'] as const satisfies readonly Vision[];
 
 /** Colors that say different things, and so have to be told apart. */
 const TOLD_APART = [
@@ -48,7 +48,7 @@ function confused(one: DerivedColorRole, other: DerivedColorRole, mode: Mode): C
   return [{ one, other, mode, eyes: found.map(({ vision }) => vision), nearest }];
 }
 
-/** The ramp that a role comes from in a mode; a color of its own stands for itself, greys for nothing. */
+/** The ramp that a role comes from in a mode; a color of its own stands for itself, grays for nothing. */
 function originOf(paint: Paint): string | undefined {
   if (paint.kind === 'own') return paint.value;
   if (paint.kind === 'share') return undefined;
@@ -81,7 +81,7 @@ function alikeIn(color: StyleDocument['color'], colors: Derived['colors']): Find
 }
 
 function findingOf({ one, other, mode, eyes, nearest }: Confused): Finding {
-  const byColorAlone = eyes.length === 1 && eyes[0] === 'grey';
+  const byColorAlone = eyes.length === 1 && eyes[0] === 'gray';
   return {
     id: `alike:${one.id}:${other.id}:${mode}`,
     severity: 'look',
@@ -90,12 +90,12 @@ function findingOf({ one, other, mode, eyes, nearest }: Confused): Finding {
     title: byColorAlone
       ? `${one.name} and ${other.name} are told apart by their color alone in ${mode}`
       : `${one.name} and ${other.name} look alike to some in ${mode}`,
-    figures: `${byColorAlone ? 'in grey' : `to ${eyes.join(' and ')} eyes`} ${nearest.toFixed(3)} apart in OKLab; ${ALIKE} is the least`,
+    figures: `${byColorAlone ? 'in gray' : `to ${eyes.join(' and ')} eyes`} ${nearest.toFixed(3)} apart in OKLab; ${ALIKE} is the least`,
     reason: byColorAlone
       ? 'Where no color is seen (in print, in the sun, by some eyes) the two say the same.'
       : 'One in twelve men and one in two hundred women sees colors so. What only a color says, they are not told.',
     source:
-      'Machado, Oliveira and Fernandes 2009, full severity; luminance for grey; the limit is common practice; WCAG 2.2, 1.4.1',
+      'Machado, Oliveira and Fernandes 2009, full severity; luminance for gray; the limit is common practice; WCAG 2.2, 1.4.1',
     where: { selector: '.button', mode },
   };
 }

@@ -60,8 +60,8 @@ describe('contrast', () => {
   });
 
   test('judges large text by 3, and the same color as small text by 4.5', () => {
-    const grey = withChanges(own('/color/roles/items/text/light', '#8a8a8a'));
-    const found = ids(grey);
+    const gray = withChanges(own('/color/roles/items/text/light', '#8a8a8a'));
+    const found = ids(gray);
     expect(found).toContain('contrast:body-page:light');
     expect(found).not.toContain('contrast:h1-page:light');
     expect(contrastRatio('#8a8a8a', '#ffffff')).toBeGreaterThan(3);
@@ -226,14 +226,14 @@ describe('faces', () => {
     const locked = {
       ...sampleFamily('literata'),
       embedding: 'restricted',
-      confirmed: 'The licence allows it.',
+      confirmed: 'The license allows it.',
     };
     const [found] = findings(
       withChanges({ op: 'replace', path: '/fonts/roles/text/family', value: jsonOf(locked) }),
     );
     expect([found?.id, found?.figures]).toEqual([
       'embedding:text:literata',
-      'The licence allows it.',
+      'The license allows it.',
     ]);
   });
 

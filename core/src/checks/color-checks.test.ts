@@ -63,7 +63,7 @@ describe('the ways to repair a pair', () => {
       },
     ]);
     const way = repairsOf(judgedIn(held, 'small-page', 'light'), held).find(({ label }) =>
-      label.startsWith('Take grey'),
+      label.startsWith('Take gray'),
     );
     const after = applied(held, way?.patch ?? []);
     expect(judgedIn(after, 'small-page', 'light').passes).toBe(true);
@@ -74,15 +74,15 @@ describe('the ways to repair a pair', () => {
   });
 
   test('include a heavier weight where that makes the text large', () => {
-    const grey = sampleDocument([
+    const gray = sampleDocument([
       own('text', 'light', '#8f8f8f'),
       { op: 'add', path: '/type/roles/items/quote/weight', value: 400 },
       { op: 'add', path: '/type/roles/items/quote/sizes', value: { narrow: 20, wide: 22 } },
     ]);
-    const judged = judgedIn(grey, 'quote-page', 'light');
+    const judged = judgedIn(gray, 'quote-page', 'light');
     expect(judged.passes).toBe(false);
-    const way = repairsOf(judged, grey).find(({ label }) => label === 'Set quote in 700');
-    expect(judgedIn(applied(grey, way?.patch ?? []), 'quote-page', 'light').passes).toBe(true);
+    const way = repairsOf(judged, gray).find(({ label }) => label === 'Set quote in 700');
+    expect(judgedIn(applied(gray, way?.patch ?? []), 'quote-page', 'light').passes).toBe(true);
   });
 });
 

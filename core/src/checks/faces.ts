@@ -30,8 +30,8 @@ export const figuresCheck: Check = ({ content, fonts }) => {
       area: 'fonts',
       decision: `${used.path}/family`,
       title: `Digits of ${used.choice.family.name} do not stand in columns`,
-      figures: `${count} cells of the table hold figures; 0 to 9 are of unequal width, and tnum is not there.`,
-      reason: 'In a column of times or prices, digits of unequal width jump from row to row.',
+      figures: `${count} cells of the table hold figures; 0 to 9 are proportional, and tabular figures (tnum) are not there.`,
+      reason: 'In a column of times or prices, proportional figures jump from row to row.',
       source: 'the advance widths in the font file; OpenType, tnum',
       where: { ...seenAt(used, fonts), selector: '.table' },
     }));
@@ -107,10 +107,10 @@ export const embeddingCheck: Check = ({ fonts }) =>
         area: 'fonts',
         decision: `${used.path}/family`,
         title: `The files of ${family.name} forbid embedding`,
-        figures: family.confirmed ?? 'Nobody has confirmed that the licence allows the web.',
+        figures: family.confirmed ?? 'Nobody has confirmed that the license allows the web.',
         reason:
-          'The bits speak of documents; whether a site may serve the files is for the licence to say.',
-        source: 'OpenType, OS/2, fsType; the licence',
+          'The bits speak of documents; whether a site may serve the files is for the license to say.',
+        source: 'OpenType, OS/2, fsType; the license',
         where: seenAt(used, fonts),
       },
     ];
@@ -194,7 +194,7 @@ export const smallTextCheck: Check = ({ fonts }, { styles }) => {
               ? `Strokes of ${family.name} are thin in ${name}`
               : `Letters of ${family.name} are small in ${name}`,
           figures: `at ${Number(px.toFixed(1))} px: stems ${stem.toFixed(2)} px (${LEAST_STEM_PX}), small letters ${letter.toFixed(1)} px (${LEAST_X_PX})`,
-          reason: 'Strokes under a pixel are drawn grey, and fade first on coarse screens.',
+          reason: 'Strokes under a pixel are drawn gray, and fade first on coarse screens.',
           source: 'stems and x-heights measured from the files; the limits are common practice',
           where: { ...seenAt(used, fonts), selector: `.type-${slug}` },
         },

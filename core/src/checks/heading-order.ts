@@ -124,7 +124,7 @@ export const headingOrderCheck: Check = (document, { styles }) =>
 /** Levels that differ by less are hard to tell apart. Common practice. */
 const LEAST_DIFFERENCE = 0.08;
 
-/** Neighbouring heading levels differ enough to be told apart, at every width. */
+/** Neighboring heading levels differ enough to be told apart, at every width. */
 export const closeLevelsCheck: Check = (_, { styles }) =>
   LEVELS.slice(0, -1).flatMap((level, index): Finding[] => {
     const upper = styles.get(level);

@@ -1,4 +1,4 @@
-import { LEAST_RATIO, similarNeighbours } from '../space/scale.ts';
+import { LEAST_RATIO, similarNeighbors } from '../space/scale.ts';
 import type { Check, Finding } from './finding.ts';
 
 /** Steps that stand beside each other on the scale can be told apart. */
@@ -25,7 +25,7 @@ export const stepsCheck: Check = ({ space }, { steps }) => {
       : [];
   return [
     ...disorder,
-    ...similarNeighbours(all.map(({ px }) => px)).flatMap(({ index, ratio }): Finding[] => {
+    ...similarNeighbors(all.map(({ px }) => px)).flatMap(({ index, ratio }): Finding[] => {
       const [lower, upper] = [all[index - 1], all[index]];
       if (!lower || !upper || ratio <= 1) return [];
       const multiple = Math.ceil((lower.px * LEAST_RATIO) / space.unit - 1e-9);

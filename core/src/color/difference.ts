@@ -46,15 +46,15 @@ export function ciede2000([l1, a1, b1]: Lab, [l2, a2, b2]: Lab): number {
   const c2 = Math.hypot(second, b2);
   const h1 = hueOf(b1, first);
   const h2 = hueOf(b2, second);
-  const grey = c1 * c2 === 0;
+  const gray = c1 * c2 === 0;
   const turn = h2 - h1;
-  const dh = grey ? 0 : turn > 180 ? turn - 360 : turn < -180 ? turn + 360 : turn;
+  const dh = gray ? 0 : turn > 180 ? turn - 360 : turn < -180 ? turn + 360 : turn;
   const deltaL = l2 - l1;
   const deltaC = c2 - c1;
   const deltaH = 2 * Math.sqrt(c1 * c2) * Math.sin((dh / 2) * DEGREE);
   const l = (l1 + l2) / 2;
   const c = (c1 + c2) / 2;
-  const h = grey
+  const h = gray
     ? h1 + h2
     : Math.abs(h1 - h2) <= 180
       ? (h1 + h2) / 2

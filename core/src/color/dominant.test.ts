@@ -56,11 +56,11 @@ describe('the dominant colors of a picture', () => {
   });
 
   test('do not lose a small vivid accent under large dull areas', () => {
-    const greys = Array.from({ length: 24 }, (_, index) => {
+    const grays = Array.from({ length: 24 }, (_, index) => {
       const level = (40 + index * 8).toString(16).padStart(2, '0');
       return [`#${level}${level}${level}`, 4000] as const;
     });
-    const found = dominantColors(picture([...greys, ['#e6007e', 200]]));
+    const found = dominantColors(picture([...grays, ['#e6007e', 200]]));
     expect(found.some(({ hex }) => near(hex, '#e6007e'))).toBe(true);
   });
 
@@ -90,7 +90,7 @@ describe('the dominant colors of a picture', () => {
     expect(found[0]?.share).toBeGreaterThan(0.999);
   });
 
-  test('tell near-white, near-black and grey from colors', () => {
+  test('tell near-white, near-black and gray from colors', () => {
     const found = dominantColors(
       picture([
         ['#fdfcf8', 4000],
@@ -99,7 +99,7 @@ describe('the dominant colors of a picture', () => {
         ['#3a5f8a', 1000],
       ]),
     );
-    expect(found.map(({ kind }) => kind)).toEqual(['paper', 'ink', 'grey', 'color']);
+    expect(found.map(({ kind }) => kind)).toEqual(['paper', 'ink', 'gray', 'color']);
   });
 
   test('are none of nothing, and the same every time', () => {

@@ -2,7 +2,7 @@ import { oklabDistance, oklabOf, rgbOfOklab, type Oklab } from './oklab.ts';
 import { hexOf, type Hex } from './srgb.ts';
 
 /** What a sampled color is good for: near-white and near-black are no colors of a brand. */
-export type SampledKind = 'paper' | 'ink' | 'grey' | 'color';
+export type SampledKind = 'paper' | 'ink' | 'gray' | 'color';
 
 export interface SampledColor {
   readonly hex: Hex;
@@ -32,7 +32,7 @@ const DUST = 0.0008;
 
 const PAPER = 0.94;
 const INK = 0.22;
-const GREY = 0.022;
+const GRAY = 0.022;
 
 interface Cell {
   readonly lab: Oklab;
@@ -196,7 +196,7 @@ function flat(clusters: readonly Cluster[], cells: readonly Cell[]): Cluster[] {
 function kindOf([lightness, a, b]: Oklab): SampledKind {
   if (lightness >= PAPER) return 'paper';
   if (lightness <= INK) return 'ink';
-  return Math.hypot(a, b) < GREY ? 'grey' : 'color';
+  return Math.hypot(a, b) < GRAY ? 'gray' : 'color';
 }
 
 /**

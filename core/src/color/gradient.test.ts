@@ -59,13 +59,13 @@ describe('a gradient', () => {
     }
   });
 
-  test('of yellow and blue goes grey in sRGB, and keeps its color round the hue circle', () => {
+  test('of yellow and blue goes gray in sRGB, and keeps its color round the hue circle', () => {
     const stops = two('#ffff00', '#0000ff');
-    expect(gradientFacts(stops, 'srgb', 400).greyest.left).toBeLessThan(0.1);
-    expect(gradientFacts(stops, 'oklch', 400).greyest.left).toBeGreaterThan(0.3);
+    expect(gradientFacts(stops, 'srgb', 400).grayest.left).toBeLessThan(0.1);
+    expect(gradientFacts(stops, 'oklch', 400).grayest.left).toBeGreaterThan(0.3);
   });
 
-  test('of two near greys stands in bands', () => {
+  test('of two near grays stands in bands', () => {
     // Arithmetic: eight levels over 800 px are bands of about 800 / 9.
     const { colors, widestBandPx } = gradientFacts(two('#808080', '#888888'), 'srgb', 800);
     expect(colors).toBe(9);

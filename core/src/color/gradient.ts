@@ -89,8 +89,8 @@ export interface GradientFacts {
   /** How many colors differ over the given length in px, and the widest band of one of them. */
   readonly colors: number;
   readonly widestBandPx: number;
-  /** Where the way is greyest beside its ends, as the share of the chroma that an even way would have. */
-  readonly greyest: { readonly at: number; readonly left: number };
+  /** Where the way is grayest beside its ends, as the share of the chroma that an even way would have. */
+  readonly grayest: { readonly at: number; readonly left: number };
 }
 
 /** What the eye might stumble over in a gradient: bands of one color, and a middle gone gray. */
@@ -104,7 +104,7 @@ export function gradientFacts(
   let widest = 0;
   let last: Hex | undefined;
   const samples = Math.max(2, Math.round(lengthPx));
-  let greyest = { at: 0, left: 1 };
+  let grayest = { at: 0, left: 1 };
   const chromaOf = (color: Hex): number => oklchOf(oklabOf(rgbOf(color))).chroma;
   const chromas = stops.map(({ color }) => chromaOf(color));
   for (let index = 0; index < samples; index += 1) {
@@ -122,11 +122,11 @@ export function gradientFacts(
       const way = one && other && other.at > one.at ? (share - one.at) / (other.at - one.at) : 0;
       const even = mix(chromas[after - 1] ?? 0, chromas[after] ?? 0, Math.min(1, Math.max(0, way)));
       const left = even < 0.02 ? 1 : chromaOf(hex) / even;
-      if (left < greyest.left) greyest = { at: share, left };
+      if (left < grayest.left) grayest = { at: share, left };
     }
     seen.add(hex);
   }
-  return { colors: seen.size, widestBandPx: widest, greyest };
+  return { colors: seen.size, widestBandPx: widest, grayest };
 }
 
 /** How finely a gradient is looked at: over the whole way, and around its lowest contrast. */

@@ -29,7 +29,7 @@ const SINGLE = [
 
 /**
  * The colors that a rule gives beside one, in OKLCH at its lightness and chroma, mapped into sRGB; the
- * whole rule turned by so many degrees. A color without hue gives greys, as it must.
+ * whole rule turned by so many degrees. A color without hue gives grays, as it must.
  */
 export function relatedColors(hex: Hex, rule: HueRule, turn = 0): readonly Hex[] {
   const color = oklchOf(oklabOf(rgbOf(hex)));

@@ -7,7 +7,7 @@ import { slugs } from '../tokens/token.ts';
 test.each([
   ['#ffffff', 'white'],
   ['#000000', 'black'],
-  ['#808080', 'grey'],
+  ['#808080', 'gray'],
   ['#2a6365', 'dark dull teal'],
   ['#b5391a', 'rust'],
   ['#c8f04a', 'pale lime'],

@@ -34,12 +34,12 @@ const LIGHTNESSES = [
   [1.01, 'pale'],
 ] as const;
 
-const GREYS = [
+const GRAYS = [
   [0.12, 'black'],
   [0.25, 'ink'],
   [0.4, 'charcoal'],
-  [0.55, 'slate grey'],
-  [0.7, 'grey'],
+  [0.55, 'slate gray'],
+  [0.7, 'gray'],
   [0.85, 'silver'],
   [0.96, 'mist'],
   [1.01, 'white'],
@@ -48,8 +48,8 @@ const GREYS = [
 const wordFor = (list: readonly (readonly [number, string])[], value: number): string =>
   list.find(([upTo]) => value <= upTo)?.[1] ?? '';
 
-/** Below this chroma a color is called a grey, below the other a dull one of its hue. */
-const GREY = 0.022;
+/** Below this chroma a color is called a gray, below the other a dull one of its hue. */
+const GRAY = 0.022;
 const DULL = 0.06;
 
 /**
@@ -58,7 +58,7 @@ const DULL = 0.06;
  */
 export function colorName(hex: Hex): string {
   const { lightness, chroma, hue } = oklchOf(oklabOf(rgbOf(hex)));
-  if (chroma < GREY) return wordFor(GREYS, lightness);
+  if (chroma < GRAY) return wordFor(GRAYS, lightness);
   const light = wordFor(LIGHTNESSES, lightness);
   return [light === 'black' ? 'near-black' : light, chroma < DULL ? 'dull' : '', wordFor(HUES, hue)]
     .filter((word) => word !== '')

@@ -1,4 +1,8 @@
 import { expect, test } from '@jest/globals';
+import * as schemes from 'd3-scale-chromatic';
+import known from 'nice-color-palettes/1000.json' with { type: 'json' };
+import { oklabDistance, oklabOf } from './oklab.ts';
+import { isHex, rgbOf } from './srgb.ts';
 import { answersTo, PALETTE_MOODS, SHIPPED_PALETTES } from './palettes.ts';
 
 test('there are some sixty palettes, each with a name of its own, a mood, a subject and five colors', () => {
@@ -19,7 +23,53 @@ test('they are found by their words and by their hues', () => {
     ).map(({ name }) => name);
   expect(found('estuary')).toEqual(['Low water']);
   expect(found('soft pink')).toContain('Petal');
-  expect(found('soft pink')).not.toContain('Custard');
+  expect(found('cool red')).not.toContain('Kelp');
   expect(found('nothing like this')).toEqual([]);
   expect(found('')).toHaveLength(SHIPPED_PALETTES.length);
+});
+
+test('none repeats a palette that is known: at most three of its five colors are in any list', () => {
+  // nice-color-palettes (a thousand sets that people rated highest) and d3-scale-chromatic (the
+  // published cartographic schemes and those of charts).
+  const listed: string[][] = [
+    ...(known as string[][]),
+    ...Object.values(schemes).flatMap((scheme): string[][] =>
+      Array.isArray(scheme)
+        ? scheme.every((one) => typeof one === 'string')
+          ? [scheme as string[]]
+          : scheme.filter((one): one is string[] => Array.isArray(one))
+        : [],
+    ),
+  ];
+  expect(listed.length).toBeGreaterThan(1000);
+  const labs = listed.map((colors) =>
+    colors
+      .map((color) => color.toLowerCase())
+      .filter(isHex)
+      .map((color) => oklabOf(rgbOf(color))),
+  );
+  for (const { name, colors } of SHIPPED_PALETTES) {
+    const own = colors.map((color) => oklabOf(rgbOf(color)));
+    const most = Math.max(
+      ...labs.map(
+        (other) =>
+          own.filter((color) => other.some((one) => oklabDistance(color, one) < 0.02)).length,
+      ),
+    );
+    expect([name, most <= 3]).toEqual([name, true]);
+  }
+});
+
+test('each is in the order of its lightness, and its colors differ', () => {
+  for (const { name, colors } of SHIPPED_PALETTES) {
+    const labs = colors.map((color) => oklabOf(rgbOf(color)));
+    labs.slice(1).forEach((lab, index) => {
+      const before = labs[index] ?? lab;
+      expect([name, lab[0] < before[0], oklabDistance(lab, before) > 0.02]).toEqual([
+        name,
+        true,
+        true,
+      ]);
+    });
+  }
 });

@@ -17,14 +17,14 @@ describe('a shift', () => {
     fc.assert(fc.property(hex, (color) => expect(shifted(color, NO_SHIFT)).toBe(color)));
   });
 
-  test('to no chroma is grey of the same lightness', () => {
+  test('to no chroma is gray of the same lightness', () => {
     fc.assert(
       fc.property(hex, (color) => {
-        const grey = shifted(color, { ...NO_SHIFT, chroma: 0 });
-        expect(polar(grey).chroma).toBeLessThan(0.005);
+        const gray = shifted(color, { ...NO_SHIFT, chroma: 0 });
+        expect(polar(gray).chroma).toBeLessThan(0.005);
         const { lightness } = polar(color);
         if (lightness > 0.06 && lightness < 0.98)
-          expect(polar(grey).lightness).toBeCloseTo(lightness, 1);
+          expect(polar(gray).lightness).toBeCloseTo(lightness, 1);
       }),
     );
   });

@@ -8,7 +8,7 @@ export interface Shift {
   readonly hue: number;
   /** Added to OKLab lightness, -1 to 1. */
   readonly lightness: number;
-  /** Times the chroma: 0 is grey, 1 leaves it. */
+  /** Times the chroma: 0 is gray, 1 leaves it. */
   readonly chroma: number;
   /** From -1, towards blue, to 1, towards orange. */
   readonly warmth: number;

@@ -22,13 +22,13 @@ describe('ways of seeing', () => {
     ]);
   });
 
-  test('leave greys as they are: every row sums to 1', () => {
+  test('leave grays as they are: every row sums to 1', () => {
     // A property of the model: what has no color has none in any eye.
     for (const vision of VISIONS) {
       for (const row of visionMatrix(vision))
         expect(row.reduce((sum, part) => sum + part, 0)).toBeCloseTo(1, 5);
-      for (const grey of ['#000000', '#7f7f7f', '#ffffff'] as const)
-        expect(seenAs(grey, vision)).toBe(grey);
+      for (const gray of ['#000000', '#7f7f7f', '#ffffff'] as const)
+        expect(seenAs(gray, vision)).toBe(gray);
     }
   });
 
@@ -55,11 +55,11 @@ describe('ways of seeing', () => {
     );
   });
 
-  test('keep the luminance of a color in grey', () => {
+  test('keep the luminance of a color in gray', () => {
     fc.assert(
       fc.property(hex, (color) => {
         expect(
-          Math.abs(relativeLuminance(seenAs(color, 'grey')) - relativeLuminance(color)),
+          Math.abs(relativeLuminance(seenAs(color, 'gray')) - relativeLuminance(color)),
         ).toBeLessThan(0.005);
       }),
     );

@@ -1,7 +1,7 @@
 import { encoded, hexOf, linear, rgbOf, type Hex, type Rgb } from './srgb.ts';
 
 /** Ways of seeing color: with one kind of cone that answers differently, or with none. */
-export const VISIONS = ['protan', 'deutan', 'tritan', 'grey'] as const;
+export const VISIONS = ['protan', 'deutan', 'tritan', 'gray'] as const;
 export type Vision = (typeof VISIONS)[number];
 
 /** Rows of red, green and blue, applied in linear light. */
@@ -16,7 +16,7 @@ const IDENTITY: Matrix = [
 /**
  * What a color becomes at full severity. Sources: Machado, Oliveira and Fernandes 2009, severity 1,
  * for protan, deutan and tritan (the model was fitted for the first two; of tritan vision it is a rough
- * picture); the relative luminance of WCAG 2.2 for grey, which is no model of an eye but what is left
+ * picture); the relative luminance of WCAG 2.2 for gray, which is no model of an eye but what is left
  * when color says nothing.
  */
 const FULL: Readonly<Record<Vision, Matrix>> = {
@@ -35,7 +35,7 @@ const FULL: Readonly<Record<Vision, Matrix>> = {
     [-0.078411, 0.930809, 0.147602],
     [0.004733, 0.691367, 0.3039],
   ],
-  grey: [
+  gray: [
     [0.2126, 0.7152, 0.0722],
     [0.2126, 0.7152, 0.0722],
     [0.2126, 0.7152, 0.0722],

@@ -118,7 +118,7 @@ describe('an assignment', () => {
   });
 
   test('moves as few rungs as a search through all of them', () => {
-    // Two texts on one surface of greys: every combination is tried the long way round.
+    // Two texts on one surface of grays: every combination is tried the long way round.
     const start = held(few());
     const document = applied(start, [at('quiet', 'light', 5), at('text', 'light', 6)]);
     const { moves } = assign(document);

@@ -47,7 +47,7 @@ describe('another pair for narrow screens', () => {
 
   test('is a media query that changes the faces, the weights and the emphasis', () => {
     expect(css).toContain('@media (width < 600px) {\n  :root {\n    --face-heading: "Oswald"');
-    expect(css).toContain('    --face-text: "Public Sans", "Public Sans stand-in", sans-serif;');
+    expect(css).toContain('    --face-text: "Public Sans", "Public Sans fallback", sans-serif;');
     expect(css).toContain('    --type-h1-weight: 500;');
     // Both are 400: nothing to say.
     expect(css).not.toMatch(/^ {4}--type-body-weight/m);
@@ -80,8 +80,8 @@ describe('another pair for narrow screens', () => {
 
   test('swaps in its own fonts on narrow screens', () => {
     const sheet = withoutFonts(document.fonts, derived.faces, 'stand-in');
-    expect(sheet).toContain('--face-text: "Literata stand-in"');
-    expect(sheet).toMatch(/@media \(width < 600px\) .*--face-text: "Public Sans stand-in"/);
+    expect(sheet).toContain('--face-text: "Literata fallback"');
+    expect(sheet).toMatch(/@media \(width < 600px\) .*--face-text: "Public Sans fallback"/);
   });
 
   test('is checked as the usual one is', () => {

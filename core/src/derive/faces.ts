@@ -12,7 +12,7 @@ export const strongWeight = ({ family, weight }: StyleFace): number =>
 
 /**
  * The families in use, each with the files that hold the weights of its text roles, of the strong and
- * the emphasised words in running text, in the scripts that the languages need.
+ * the emphasized words in running text, in the scripts that the languages need.
  */
 export function deriveFaces(
   styles: ReadonlyMap<string, TextStyle>,

@@ -20,7 +20,7 @@ export const colorsIn = (ramp: DerivedRamp, mode: Mode): readonly Hex[] =>
 
 /**
  * The color that a paint gives in a mode; `rungs` are those found for wishes. What names a ramp that
- * is not there gives a middle grey.
+ * is not there gives a middle gray.
  */
 export function paintedBy(
   roles: Roles,

@@ -1,5 +1,11 @@
 import { fontStack, type FontFamily } from '../fonts/family.ts';
-import { inOrder, type Anchor, type StyleDocument, type TextRole } from '../system/document.ts';
+import {
+  reasonName,
+  inOrder,
+  type Anchor,
+  type StyleDocument,
+  type TextRole,
+} from '../system/document.ts';
 import { chosenFaces, faceFor, faceWords } from '../system/faces.ts';
 import { everyMode, type Token, type TokenValue, type TrailDecision } from '../tokens/token.ts';
 import { fluidCss, lengthJson, type FluidSize } from '../type/fluid.ts';
@@ -62,7 +68,7 @@ const stackJson = (family: FontFamily): string[] =>
 
 /** The reasons that were recorded for the faces, as one sentence. */
 const reasonsOf = ({ because, note }: Fonts['reasons']): string =>
-  [because.join(', '), note].filter((part) => part !== '').join('. ');
+  [because.map(reasonName).join(', '), note].filter((part) => part !== '').join('. ');
 
 function faceTokens(fonts: Fonts): Token[] {
   const why = reasonsOf(fonts.reasons);

@@ -78,7 +78,7 @@ describe('the catalogue', () => {
     expect(Math.abs(metrics.lineGap - lineGap / units)).toBeLessThan(0.001);
   });
 
-  test('tells the place of every file and of the licence', () => {
+  test('tells the place of every file and of the license', () => {
     for (const { family, sources, licenceFile } of entries) {
       const cuts = (family.statics ?? []).flatMap((group) => group.cuts);
       const names = [...family.files, ...cuts].map(({ name }) => name);
@@ -118,7 +118,7 @@ describe('weights', () => {
 });
 
 test('a stack names the family and ends with a generic one', () => {
-  expect(fontStack(familyOf('literata'))).toBe('"Literata", "Literata stand-in", serif');
+  expect(fontStack(familyOf('literata'))).toBe('"Literata", "Literata fallback", serif');
 });
 
 test('the mean letter of a face whose every advance is half an em is half an em', () => {

@@ -1,7 +1,7 @@
 import type { DeepReadonly } from '../deep-readonly.ts';
 import type { FontFamily } from './family.ts';
 
-/** A shipped family, and where in the font packages its files and its licence stand. */
+/** A shipped family, and where in the font packages its files and its license stand. */
 export type CatalogueEntry = DeepReadonly<{
   family: FontFamily;
   licenceFile: string;

@@ -86,7 +86,7 @@ export const fontFamily = z
     copyright: z.string(),
     figures: z.enum(['tabular', 'tnum', 'proportional']),
     smallCaps: z.boolean(),
-    /** What the file says of embedding in documents; the licence decides about the web. */
+    /** What the file says of embedding in documents; the license decides about the web. */
     embedding: z.enum(['installable', 'editable', 'preview', 'restricted']),
     axes: z.record(
       z.string().check(z.regex(/^[A-Za-z0-9]{4}$/)),
@@ -176,7 +176,7 @@ const GENERIC: Readonly<Record<Construction, string>> = {
 };
 
 /** What stands in for a family until it has loaded: a local font, fitted to it. */
-export const standInName = ({ name }: FontFamily): string => `${name} stand-in`;
+export const standInName = ({ name }: FontFamily): string => `${name} fallback`;
 
 /** The `font-family` value: the family, its stand-in, and a generic one. */
 export const fontStack = (family: FontFamily): string =>

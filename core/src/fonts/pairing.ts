@@ -70,7 +70,7 @@ function missingFor(family: FontFamily, { languages, needs }: PairingBrief): str
   const uncovered = languages.filter((language) => !family.languages.includes(language));
   if (uncovered.length > 0) missing.push(`lacks letters of ${uncovered.join(', ')}`);
   if (needs.includes('tables') && family.figures === 'proportional')
-    missing.push('has no figures of equal width');
+    missing.push('has no tabular figures');
   if (needs.includes('emphasis') && !hasItalic(family)) missing.push('has no true italic');
   if (needs.includes('small capitals') && !family.smallCaps) missing.push('has no small capitals');
   if (family.category === 'display' || family.category === 'hand')

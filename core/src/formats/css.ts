@@ -99,7 +99,7 @@ const ruleCss = ({ selector, declarations }: Rule, indent = ''): string =>
     indent,
   );
 
-/** The rules in order; neighbours of the same at-rule stand in it together. */
+/** The rules in order; neighbors of the same at-rule stand in it together. */
 export function rulesCss(rules: readonly Rule[]): string[] {
   const written: string[] = [];
   for (let at = 0; at < rules.length;) {

@@ -160,7 +160,7 @@ describe('the token file', () => {
     const extension = byPath.get('scale.up-5')?.['$extensions'];
     expect(extension).toMatchObject({ [EXTENSION]: { value: { fluid: { unit: 'vi' } } } });
     expect(byPath.get('color.text')?.['$extensions']).toMatchObject({
-      [EXTENSION]: { modes: { dark: '{palette.grey.2}' } },
+      [EXTENSION]: { modes: { dark: '{palette.gray.2}' } },
     });
   });
 

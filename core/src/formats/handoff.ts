@@ -1,7 +1,7 @@
 import type { Derived } from '../derive/derived.ts';
 import { tokenOf } from '../derive/space.ts';
 import { findingsOf, isAccepted } from '../checks/checks.ts';
-import { inOrder, type StyleDocument } from '../system/document.ts';
+import { reasonName, inOrder, type StyleDocument } from '../system/document.ts';
 import { chosenFaces, faceWords } from '../system/faces.ts';
 import { fluidCss } from '../type/fluid.ts';
 import { placeName } from '../type/scale.ts';
@@ -32,7 +32,7 @@ function aboutFaces({ fonts }: StyleDocument, { faces }: Derived): string[] {
     '## Faces',
     '',
     ...table(
-      ['for', 'family', 'weight', 'licence', 'files'],
+      ['for', 'family', 'weight', 'license', 'files'],
       used.map((face) => {
         const { family, weight } = face.choice;
         const files = faces.find((one) => one.family.id === family.id)?.files ?? [];
@@ -49,7 +49,7 @@ function aboutFaces({ fonts }: StyleDocument, { faces }: Derived): string[] {
     ),
     '',
     ...(fonts.narrow ? [`Narrow screens are those below ${fonts.narrow.below} px.`, ''] : []),
-    ...(because.length > 0 ? [`Chosen because: ${because.join(', ')}.`, ''] : []),
+    ...(because.length > 0 ? [`Chosen because: ${because.map(reasonName).join(', ')}.`, ''] : []),
     ...(note === '' ? [] : [plain(note), '']),
     ...(confirmed.length > 0
       ? ['Said by whoever brought files that forbid embedding:', '', ...confirmed, '']

@@ -53,13 +53,13 @@ describe('a palette file', () => {
   test('of the GIMP palette text is read as its authors write it', () => {
     // GIMP palette text: comments, columns, tabs or blanks, names with blanks.
     const read = readPalette(
-      'GIMP Palette\nName: Harbour\nColumns: 4\n# a comment\n255   0   0\tbright red\n  0 128 255  a blue\n300 0 0\tnone\n',
-      'harbour.gpl',
+      'GIMP Palette\nName: Harbor\nColumns: 4\n# a comment\n255   0   0\tbright red\n  0 128 255  a blue\n300 0 0\tnone\n',
+      'harbor.gpl',
     );
     expect(read).toEqual({
       ok: true,
       palette: {
-        name: 'Harbour',
+        name: 'Harbor',
         colors: [
           { name: 'bright red', hex: '#ff0000' },
           { name: 'a blue', hex: '#0080ff' },

@@ -23,7 +23,7 @@ export const PALETTE_FORMATS = ['gpl', 'css', 'json', 'svg', 'txt'] as const;
 export type PaletteFormat = (typeof PALETTE_FORMATS)[number];
 
 export const PALETTE_FORMAT_NAMES: Readonly<Record<PaletteFormat, string>> = {
-  gpl: 'GIMP palette',
+  gpl: 'palette as GPL',
   css: 'CSS properties',
   json: 'JSON tokens',
   svg: 'SVG swatches',
@@ -213,7 +213,7 @@ export function readPalette(text: string, fileName: string): ReadPalette {
   if (found.length === 0)
     return {
       ok: false,
-      problem: `${fileName} has no color that can be read. Palettes come as GIMP palette, CSS properties, JSON tokens, SVG swatches or a list of hex.`,
+      problem: `${fileName} has no color that can be read. Palettes come as GPL, CSS properties, JSON tokens, SVG swatches or a list of hex.`,
     };
   const held = found.slice(0, MOST);
   return {

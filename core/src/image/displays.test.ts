@@ -40,7 +40,7 @@ describe('limited palettes', () => {
   });
 });
 
-/** The level that a pattern of greys looks like where its pixels are not told apart. */
+/** The level that a pattern of grays looks like where its pixels are not told apart. */
 function seenFromAfar(data: Uint8ClampedArray): number {
   let sum = 0;
   for (let at = 0; at < data.length; at += 4) sum += linear((data[at] ?? 0) / 255);
@@ -48,7 +48,7 @@ function seenFromAfar(data: Uint8ClampedArray): number {
 }
 
 describe('dithering', () => {
-  const grey = (level: number): Uint8ClampedArray =>
+  const gray = (level: number): Uint8ClampedArray =>
     Uint8ClampedArray.from({ length: 64 * 64 * 4 }, (_, index) => (index % 4 === 3 ? 255 : level));
 
   test.each(DITHERINGS)('with %s leaves only colors of the palette', (dithering) => {
@@ -61,10 +61,10 @@ describe('dithering', () => {
   });
 
   test.each(['ordered', 'error diffusion'] as const)(
-    'with %s looks like the grey that it stands for, from afar',
+    'with %s looks like the gray that it stands for, from afar',
     (dithering) => {
       for (const level of [60, 128, 188, 230]) {
-        const data = grey(level);
+        const data = gray(level);
         dither(data, 64, 64, colorsOf('two'), dithering);
         // The mean in linear light: what the eye sees when it cannot tell the pixels apart.
         expect(Math.abs(seenFromAfar(data) - level)).toBeLessThan(9);
@@ -75,10 +75,10 @@ describe('dithering', () => {
   test('is told how far it is, and stops when it is told to', () => {
     const shares: number[] = [];
     expect(
-      dither(grey(100), 64, 64, colorsOf('two'), 'none', (share) => shares.push(share) > 0),
+      dither(gray(100), 64, 64, colorsOf('two'), 'none', (share) => shares.push(share) > 0),
     ).toBe(true);
     expect(shares).toEqual([0, 0.5]);
-    expect(dither(grey(100), 64, 64, colorsOf('two'), 'none', () => false)).toBe(false);
+    expect(dither(gray(100), 64, 64, colorsOf('two'), 'none', () => false)).toBe(false);
   });
 });
 
@@ -86,7 +86,7 @@ describe('text on a limited display', () => {
   test('is judged by the members that show it', () => {
     const two = colorsOf('two');
     expect(contrastOnDisplay(two, '#222222', '#eeeeee', 'none')).toBe(21);
-    // A middle grey becomes a pattern of black and white, on which neither reads.
+    // A middle gray becomes a pattern of black and white, on which neither reads.
     expect(membersFor(two, '#808080', 'error diffusion').toSorted()).toEqual([
       '#000000',
       '#ffffff',

@@ -58,8 +58,8 @@ export const DISPLAY_PALETTES: readonly DisplayPalette[] = [
     colors: ['#000000', '#ffffff', '#c8102e', '#f2c500'],
   },
   {
-    id: 'grey-four',
-    name: '4 greys',
+    id: 'gray-four',
+    name: '4 grays',
     colors: ['#000000', '#555555', '#aaaaaa', '#ffffff'],
   },
   { id: 'two', name: 'black and white', colors: ['#000000', '#ffffff'] },

@@ -131,7 +131,7 @@ function nearestIn(
   };
 }
 
-/** The mean distance from each color to its nearest other, along grey, in linear light. */
+/** The mean distance from each color to its nearest other, along gray, in linear light. */
 function spacing(lights: readonly (readonly number[])[]): number {
   if (lights.length < 2) return 0;
   const nearest = lights.map((one, index) =>

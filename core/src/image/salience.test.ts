@@ -46,8 +46,8 @@ test('a dark block on white is where the strongest spot lies', () => {
 
 test('a color of the same luminance stands out by its color alone', () => {
   // #777777 and #00875a have nearly the same luminance: 0.184 and 0.181 (WCAG 2.2).
-  const grey: Color = [0x77, 0x77, 0x77];
-  const found = salienceOf(picture(192, 96, grey, [[[0x00, 0x87, 0x5a], 40, 40, 16, 16]]));
+  const gray: Color = [0x77, 0x77, 0x77];
+  const found = salienceOf(picture(192, 96, gray, [[[0x00, 0x87, 0x5a], 40, 40, 16, 16]]));
   expect(found.spots[0]?.x).toBeCloseTo(0.25, 1);
   expect(found.spots[0]?.y).toBeCloseTo(0.5, 1);
 });

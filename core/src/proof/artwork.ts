@@ -5,7 +5,7 @@ import { propertyOfPath } from '../tokens/token.ts';
 /**
  * The artwork with its mapped fills taken from the tokens: `fill="#rrggbb"` becomes a reference to the
  * custom property of its role, so that it follows the palette and the theme. Locked artwork stays as
- * it came. The SVG has been sanitised before it came into the document, with every color written as
+ * it came. The SVG has been sanitized before it came into the document, with every color written as
  * `#rrggbb`.
  */
 export function paintedArtwork(

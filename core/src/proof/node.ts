@@ -3,7 +3,7 @@ export interface ProofElement {
   readonly tag: string;
   readonly attributes: Readonly<Record<string, string>>;
   readonly children: readonly ProofNode[];
-  /** Its content as SVG markup, sanitised before it is shown. */
+  /** Its content as SVG markup, sanitized before it is shown. */
   readonly svg?: string;
   /** The tokens that make it, by id. */
   readonly uses?: readonly string[];

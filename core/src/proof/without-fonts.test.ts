@@ -10,7 +10,7 @@ const { faces } = derive(document);
 
 test('before the fonts have come, each face is its stand-in, fitted or bare', () => {
   expect(withoutFonts(document.fonts, faces, 'stand-in')).toBe(
-    ':root:root { --face-heading: "Archivo stand-in"; --face-text: "Literata stand-in"; }',
+    ':root:root { --face-heading: "Archivo fallback"; --face-text: "Literata fallback"; }',
   );
   expect(withoutFonts(document.fonts, faces, 'unfitted')).toBe(
     ':root:root { --face-heading: "Arial"; --face-text: "Times New Roman"; }',

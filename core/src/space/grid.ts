@@ -162,7 +162,7 @@ export function solveGrid(known: GridKnown, screenPx: number, whole = false): Gr
   };
 }
 
-/** The width of neighbouring columns with the gutters between them, in px. */
+/** The width of neighboring columns with the gutters between them, in px. */
 export const spanWidth = (
   { column, gutter }: Pick<SolvedGrid, 'column' | 'gutter'>,
   columns: number,

@@ -29,8 +29,8 @@ export function geometricSteps(unitPx: number, { first, ratio }: Series, count: 
 /** Below this ratio two steps cannot be told apart beside each other. Common practice. */
 export const LEAST_RATIO = 1.2;
 
-/** Neighbours on a scale that are hard to tell apart: their indexes and the ratio between them. */
-export const similarNeighbours = (
+/** Neighbors on a scale that are hard to tell apart: their indexes and the ratio between them. */
+export const similarNeighbors = (
   stepsPx: readonly number[],
 ): readonly { readonly index: number; readonly ratio: number }[] =>
   stepsPx.slice(1).flatMap((px, index) => {

@@ -42,7 +42,7 @@ const IN_LIGHT = { lightness: 0.28, chroma: 2.5, most: 0.09 };
 const IN_DARK = { lightness: 0.25, chroma: 0.8, most: 0.05 };
 
 /**
- * The color of shadows on a surface: its hue, dark; never grey on a tinted surface. On a dark surface
+ * The color of shadows on a surface: its hue, dark; never gray on a tinted surface. On a dark surface
  * it is nearly black.
  */
 export function shadowColor(surface: Hex): Hex {

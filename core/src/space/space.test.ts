@@ -6,7 +6,7 @@ import { innerRadius } from './corners.ts';
 import { solveGrid, spanWidth, type GridKnown } from './grid.ts';
 import { inherited } from './inherited.ts';
 import { PATTERN_KINDS, patternSvg, svgAddress } from './pattern.ts';
-import { geometricSteps, nearestStep, similarNeighbours, sizeWords } from './scale.ts';
+import { geometricSteps, nearestStep, similarNeighbors, sizeWords } from './scale.ts';
 import { shadowColor, shadowCss, shadowOf, type Light } from './shadows.ts';
 import { shrinkingCss, shrinkingPx, swapWidths, type Shrinking } from './shrinking.ts';
 
@@ -36,10 +36,10 @@ describe('a scale', () => {
     expect(() => geometricSteps(8, { first: 1, ratio: 1 }, 3)).toThrow(RangeError);
   });
 
-  test('tells neighbours that are too similar, by their ratio', () => {
+  test('tells neighbors that are too similar, by their ratio', () => {
     // Common practice: steps under a fifth apart are not told apart.
-    expect(similarNeighbours([8, 16, 18, 32]).map(({ index }) => index)).toEqual([2]);
-    expect(similarNeighbours([8, 16, 24, 40])).toEqual([]);
+    expect(similarNeighbors([8, 16, 18, 32]).map(({ index }) => index)).toEqual([2]);
+    expect(similarNeighbors([8, 16, 24, 40])).toEqual([]);
   });
 
   test('has words for its sizes, with the medium one in the middle', () => {
@@ -215,7 +215,7 @@ describe('shadows', () => {
     }
   });
 
-  test('take the hue of what they fall on, and are no grey on a tint', () => {
+  test('take the hue of what they fall on, and are no gray on a tint', () => {
     const hex = fc
       .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
       .map(([red, green, blue]) => hexOf([red / 255, green / 255, blue / 255]));

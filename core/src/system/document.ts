@@ -68,6 +68,10 @@ export const FONT_REASONS = [
   'goes with the logo',
 ] as const;
 
+/** A reason as the trade says it; what is stored stays, so that old changes can be undone. */
+export const reasonName = (reason: (typeof FONT_REASONS)[number]): string =>
+  reason === 'figures of equal width' ? 'tabular figures' : reason;
+
 export const LETTER_CASES = ['uppercase', 'lowercase', 'capitalize'] as const;
 export const FIGURES = ['tabular', 'oldstyle', 'lining'] as const;
 export const ALIGNMENTS = ['center', 'end'] as const;

@@ -112,7 +112,7 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
           ([id, value]) => [id, { name: id, value }] as const,
         ),
       ]),
-      neutral: { name: 'grey', source: 'brand', tint: 0.4 },
+      neutral: { name: 'gray', source: 'brand', tint: 0.4 },
       roles: ofTheBrand(
         usualColorRoles({
           brand: 'brand',

@@ -122,7 +122,7 @@ export const layoutSchema = z.strictObject({
   ),
   /** Which viewport a section of full height fills. */
   screen: z.enum(SCREEN_UNITS),
-  /** Whether the middle of the header stands between its neighbours, or in the true middle. */
+  /** Whether the middle of the header stands between its neighbors, or in the true middle. */
   header: z.enum(['spread', 'centered']),
   pictures: collection(
     z.strictObject({

@@ -149,7 +149,7 @@ function cost({ places, error, outliers }: FittedScale): number {
   );
 }
 
-/** Ratios to begin with: what lies between neighbouring sizes, whole or in two or three steps. */
+/** Ratios to begin with: what lies between neighboring sizes, whole or in two or three steps. */
 const beginnings = (ascending: readonly number[]): number[] =>
   ascending.slice(1).flatMap((px, index) => {
     const between = px / (ascending[index] ?? px);
@@ -163,7 +163,7 @@ const PREFERRED = 0.06;
 
 /**
  * The scales that fit a list of sizes in px best, the best first. Every size from 12 to 24 px is
- * tried as the base (all of them where none is), the ratios between neighbours as beginnings; places
+ * tried as the base (all of them where none is), the ratios between neighbors as beginnings; places
  * and ratio then settle by turns. Ranked by the error with a toll on skipped places, on sizes that
  * share one, on outliers, and on bases far from 16 px. At most a third of the sizes may lie off the
  * scale. Fewer than three different sizes fit anything: none is returned then.

@@ -235,7 +235,7 @@ export function brackwater(): StyleDocument {
       ]),
       hero: {
         title: 'Nine crossings a day, whatever the tide says',
-        lead: 'We run two small ferries over the Brackwater, from first light to the last train. Bring a bicycle, a dog, or a van under three metres.',
+        lead: 'We run two small ferries over the Brackwater, from first light to the last train. Bring a bicycle, a dog, or a van under three meters.',
         primary: 'See today’s crossings',
         secondary: 'Reserve a car space',
       },
@@ -279,7 +279,7 @@ export function brackwater(): StyleDocument {
           ['bicycle', fare('Bicycle', 'free', 'free', 'free')],
           ['motorcycle', fare('Motorcycle', '4.80', '8.60', '82.00')],
           ['car', fare('Car with its driver', '11.20', '20.00', '190.00')],
-          ['van', fare('Van under three metres', '17.50', '31.50', '300.00')],
+          ['van', fare('Van under three meters', '17.50', '31.50', '300.00')],
         ]),
       },
       questions: {

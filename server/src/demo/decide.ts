@@ -42,8 +42,8 @@ export const painted = (
       const [light, dark] = decided[id] ?? [];
       const role = usual.items[id];
       const name = role?.name ?? id.replaceAll('-', ' ');
-      const grey: Paint = { kind: 'near', ramp: 'neutral', rung: 8 };
-      return [id, { name, light: light ?? role?.light ?? grey, dark: dark ?? role?.dark ?? grey }];
+      const gray: Paint = { kind: 'near', ramp: 'neutral', rung: 8 };
+      return [id, { name, light: light ?? role?.light ?? gray, dark: dark ?? role?.dark ?? gray }];
     }),
   );
 };

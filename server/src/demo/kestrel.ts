@@ -170,7 +170,7 @@ export function kestrel(): StyleDocument {
       ]),
       hero: {
         title: 'The sky, an hour before it opens',
-        lead: 'A dome of eighteen metres, ninety seats that lean back, and somebody beside you who knows the names.',
+        lead: 'A dome of eighteen meters, ninety seats that lean back, and somebody beside you who knows the names.',
         primary: 'Book for tonight',
         secondary: 'All programmes',
       },
@@ -196,7 +196,7 @@ export function kestrel(): StyleDocument {
       story: {
         title: 'Built by people who could not sleep',
         opening: 'In the beginning there was a shed and a borrowed lens.',
-        text: 'Eleven neighbours ground the first mirror in a kitchen, and the hill was chosen because the bus still stops there after midnight. Today forty volunteers keep the projectors, the coffee and the star charts in order.',
+        text: 'Eleven neighbors ground the first mirror in a kitchen, and the hill was chosen because the bus still stops there after midnight. Today forty volunteers keep the projectors, the coffee and the star charts in order.',
         aside: 'The kestrel nests above the ticket window every May.',
       },
       cards: {
@@ -250,7 +250,7 @@ export function kestrel(): StyleDocument {
     },
     accepted: {
       ...start.accepted,
-      'italic:heading': { reason: 'Headings here are never emphasised word by word.' },
+      'italic:heading': { reason: 'Headings here are never emphasized word by word.' },
     },
   };
 }

@@ -42,7 +42,7 @@ describe('what is taken away', () => {
     expect(await (await take('tokens.css')).text()).toBe(writeCss(derive(read.document)));
   });
 
-  test('the archive holds both, every font file that the sheet names, and the licences', async () => {
+  test('the archive holds both, every font file that the sheet names, and the licenses', async () => {
     const archive = unzipSync(new Uint8Array(await (await take('tokens.zip')).arrayBuffer()));
     const css = strFromU8(archive['tokens.css'] ?? new Uint8Array());
     expect(css).toBe(await (await take('tokens.css')).text());
@@ -56,7 +56,7 @@ describe('what is taken away', () => {
       expect(file).toContain(hash.slice(0, 12));
     }
     for (const family of ['archivo', 'literata'])
-      expect(strFromU8(archive[`fonts/${family}-licence.txt`] ?? new Uint8Array())).toContain(
+      expect(strFromU8(archive[`fonts/${family}-license.txt`] ?? new Uint8Array())).toContain(
         'Open Font License',
       );
   });
@@ -82,7 +82,7 @@ describe('what is taken away', () => {
 });
 
 describe('font files', () => {
-  test('are the very bytes that the catalogue was measured from, with a licence each', () => {
+  test('are the very bytes that the catalogue was measured from, with a license each', () => {
     for (const { id: family, files } of families) {
       expect(licenceOf(family)).toMatch(/license/i);
       for (const { name, bytes } of files) {

@@ -17,7 +17,7 @@ export async function exportMockUpFonts(
   const lines = [`Fonts of ${document.name}, for mock-ups.`, ''];
   for (const { family, files } of derive(document).faces) {
     const licence = await fonts.licence(family.id);
-    if (licence !== undefined) folder[`${family.id}-licence.txt`] = strToU8(licence);
+    if (licence !== undefined) folder[`${family.id}-license.txt`] = strToU8(licence);
     for (const { name, script, style, weight } of files) {
       const bytes = await fonts.bytes(name);
       if (!bytes) continue;

@@ -13,7 +13,7 @@ export const FIXED = new Date('2000-01-01T00:00:00');
 /** Font files are compressed already. */
 const STORED = { level: 0, mtime: FIXED } as const;
 
-/** The style sheet, the tokens, what is to be known of them, the font files and their licences, as one archive. */
+/** The style sheet, the tokens, what is to be known of them, the font files and their licenses, as one archive. */
 export async function exportZip(document: StyleDocument, fonts: FontSource): Promise<Uint8Array> {
   const derived = derive(document);
   const folder: Zippable = {
@@ -33,7 +33,7 @@ export async function exportZip(document: StyleDocument, fonts: FontSource): Pro
       if (bytes) folder[`${FONT_FOLDER}/${name}`] = [bytes, STORED];
     }
     const licence = await fonts.licence(id);
-    if (licence !== undefined) folder[`${FONT_FOLDER}/${id}-licence.txt`] = strToU8(licence);
+    if (licence !== undefined) folder[`${FONT_FOLDER}/${id}-license.txt`] = strToU8(licence);
   }
   return zipSync(folder, { mtime: FIXED });
 }

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { OwnFonts } from './own-fonts.ts';
 import { fontPath, licenceOf } from './shipped.ts';
 
-/** Files and licences for what is taken away, whoever brought the family. */
+/** Files and licenses for what is taken away, whoever brought the family. */
 export interface FontSource {
   readonly bytes: (name: string) => Promise<Uint8Array | undefined>;
   readonly licence: (familyId: string) => Promise<string | undefined>;

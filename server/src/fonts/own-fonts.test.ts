@@ -111,7 +111,7 @@ describe('own files', () => {
     const zip = await fetch(`${server.url}/api/systems/${id}/export/tokens.zip`);
     const archive = unzipSync(new Uint8Array(await zip.arrayBuffer()));
     expect(archive[`fonts/${file?.name ?? ''}`]?.length).toBe(file?.bytes);
-    expect(strFromU8(archive[`fonts/${record.id}-licence.txt`] ?? new Uint8Array())).toBe(
+    expect(strFromU8(archive[`fonts/${record.id}-license.txt`] ?? new Uint8Array())).toBe(
       'Bought for this site, order 17.',
     );
   });
@@ -129,7 +129,7 @@ describe('own files', () => {
     expect(taken.status).toBe(201);
     expect(fontFamily.parse(await taken.json())).toMatchObject({
       embedding: 'restricted',
-      confirmed: expect.stringContaining('confirmed that the licence allows'),
+      confirmed: expect.stringContaining('confirmed that the license allows'),
     });
   });
 });

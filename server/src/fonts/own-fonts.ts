@@ -108,7 +108,7 @@ export function createOwnFonts({ sequelize, OwnFamilies, OwnFontFiles }: Databas
       if (forbids && !confirmed)
         throw new Problem(
           'font-needs-confirmation',
-          'The bits speak of documents, not of the web; the licence decides. Confirm that it allows use on this site. Nothing was stored.',
+          'The bits speak of documents, not of the web; the license decides. Confirm that it allows use on this site. Nothing was stored.',
         );
       const id = `own-${randomUUID().slice(0, 8)}`;
       const files: ReturnType<typeof fileOf>[] = [];
@@ -123,7 +123,7 @@ export function createOwnFonts({ sequelize, OwnFamilies, OwnFontFiles }: Databas
         copyright: licenceNote,
         ...(forbids && {
           confirmed:
-            'The files forbid embedding in documents. Whoever brought them confirmed that the licence allows use on this site.',
+            'The files forbid embedding in documents. Whoever brought them confirmed that the license allows use on this site.',
         }),
         ...regular.facts,
         embedding: forbids ? 'restricted' : regular.facts.embedding,

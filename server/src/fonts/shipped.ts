@@ -34,7 +34,7 @@ export const fontPath = (name: string): string | undefined => {
   return source === undefined ? undefined : inPackages(source);
 };
 
-/** The licence text of a shipped family; undefined for a family that is not shipped. */
+/** The license text of a shipped family; undefined for a family that is not shipped. */
 export const licenceOf = (familyId: string): string | undefined => {
   const entry = byId.get(familyId);
   return entry && readFileSync(inPackages(entry.licenceFile), 'utf8');

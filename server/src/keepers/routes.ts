@@ -58,7 +58,7 @@ const shownPalette = (row: KeeperRow): z.infer<typeof palette> => ({
   createdAt: row.createdAt.toISOString(),
 });
 
-const unknown = (): Problem => new Problem('unknown-keeper', 'It may have been let go already.');
+const unknown = (): Problem => new Problem('unknown-keeper', 'It may have been removed already.');
 
 /** Pairs and palettes set aside with a note, for every system. */
 export const keeperRoutes =

@@ -113,7 +113,7 @@ export function Curves({ label, curves, height, least, marked = [] }: CurvesProp
   const anchors = inOrder(shown.document.type.anchors).map(
     ([id, { width }]) => [id, width] as const,
   );
-  /** Moves an anchor between its neighbours; to whole tens, as a hand that drags means them. */
+  /** Moves an anchor between its neighbors; to whole tens, as a hand that drags means them. */
   const moveKnee = (id: string, to: number): void => {
     const index = anchors.findIndex(([one]) => one === id);
     const [lowest, most] = [anchors[index - 1]?.[1] ?? 150, anchors[index + 1]?.[1] ?? 5130];

@@ -11,7 +11,7 @@ const MODELS = {
   deutan: 'Machado, Oliveira and Fernandes 2009: green cones that answer differently.',
   tritan:
     'Machado, Oliveira and Fernandes 2009: fitted for red and green; of blue cones a rough picture.',
-  grey: 'Relative luminance: no model of an eye, but what is left when color says nothing.',
+  gray: 'Relative luminance: no model of an eye, but what is left when color says nothing.',
   outdoors: 'A third of the screen’s white laid over everything, as the sun does. Common practice.',
 } as const;
 

@@ -87,7 +87,7 @@ interface OklchPickerProps {
 export function OklchPicker({ label, value, wide, onChange }: OklchPickerProps) {
   const gesture = useGesture();
   const [asked, setAsked] = useState<{ readonly color: Oklch; readonly hex: Hex }>();
-  // A hue survives grey, and a chroma the limits, as long as nothing else has changed the color.
+  // A hue survives gray, and a chroma the limits, as long as nothing else has changed the color.
   const kept = wide === undefined ? undefined : wideOklch(wide);
   const color = asked?.hex === value ? asked.color : (kept ?? oklchOf(oklabOf(rgbOf(value))));
   const move = (next: Oklch): void => {
@@ -131,7 +131,7 @@ export function OklchPicker({ label, value, wide, onChange }: OklchPickerProps) 
         <span className="grow">
           {beyond
             ? `Beyond sRGB; ${value} stands for it on other screens.`
-            : 'Below each: dark on every screen, grey on wide-gamut ones.'}
+            : 'Below each: dark on every screen, gray on wide-gamut ones.'}
         </span>
         {Dropper && (
           <button type="button" className="act gap-1 whitespace-nowrap" onClick={pick}>

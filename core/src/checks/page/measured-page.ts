@@ -101,7 +101,7 @@ export const childrenOf = (boxes: readonly MeasuredBox[]): readonly (readonly nu
   return children;
 };
 
-/** Distances between neighbours that follow each other in a direction; none where they lie beside each other. */
+/** Distances between neighbors that follow each other in a direction; none where they lie beside each other. */
 export interface Gap {
   readonly before: number;
   readonly after: number;

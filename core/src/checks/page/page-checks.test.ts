@@ -136,7 +136,7 @@ describe('a group', () => {
   });
 });
 
-test('gaps between neighbours that differ by a little are found, clearly different ones are not', () => {
+test('gaps between neighbors that differ by a little are found, clearly different ones are not', () => {
   const rows = (second: number): MeasuredPage =>
     page(720, {
       classes: ['rows'],

@@ -16,7 +16,7 @@ const WIDE_PX = 1200;
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
-/** Whether a box, or one around it, has a neighbour beside it. */
+/** Whether a box, or one around it, has a neighbor beside it. */
 function sharesItsRow({ page: { boxes }, children }: Measurement, index: number): boolean {
   for (let at = index; at >= 0; at = boxes[at]?.parent ?? -1) {
     const box = boxes[at];

@@ -96,7 +96,7 @@ export const middleCheck: PageCheck = (measurement) => {
       decision: isHeader ? '/layout/header' : '/space/parts',
       title: `The middle of ${nameOf(box)} is ${says(Math.abs(off))} off`,
       figures: `${nameOf(middle)} stands too far to the ${off < 0 ? 'left' : 'right'} at ${page.widthPx} px`,
-      reason: 'Equal gaps beside unequal neighbours put the middle beside the middle.',
+      reason: 'Equal gaps beside unequal neighbors put the middle beside the middle.',
       source: 'measured in the browser; common practice',
       where: { selector: selectorOf(page, index), widthPx: page.widthPx },
       ...(isHeader &&
@@ -104,7 +104,7 @@ export const middleCheck: PageCheck = (measurement) => {
           repair: {
             label: 'Center it truly',
             patch: [{ op: 'replace', path: '/layout/header', value: 'centered' }],
-            before: 'between its neighbours',
+            before: 'between its neighbors',
             after: 'in the true middle',
           },
         }),

@@ -7,7 +7,7 @@ const LITTLE_PX = 4;
 /** What layout rounds away. */
 const SAME_PX = 0.5;
 
-/** Neighbours stand at one distance from each other, or at clearly different ones. */
+/** Neighbors stand at one distance from each other, or at clearly different ones. */
 export const siblingsCheck: PageCheck = (measurement) => {
   const { page } = measurement;
   const found = new Map<string, Finding>();

@@ -128,7 +128,7 @@ export const targetsCheck: PageCheck = (measurement) => {
       decision: key === undefined ? '/space/roles/items/target' : `/space/parts/${key}`,
       title: `${nameOf(box)} is small to press`,
       figures: `${says(box.width)} by ${says(box.height)} at ${page.widthPx} px; ${least} by ${least} ${level === 'AA' ? 'or room around it ' : ''}is needed`,
-      reason: 'Fingers that tremble, and thumbs on a moving quay, hit the neighbour.',
+      reason: 'Fingers that tremble, and thumbs on a moving quay, hit the neighbor.',
       source: level === 'AA' ? 'WCAG 2.2, 2.5.8' : 'WCAG 2.2, 2.5.5',
       where: { selector: selectorOf(page, index), widthPx: page.widthPx },
       ...(repair && { repair }),

@@ -114,7 +114,7 @@ export function ArtworkEditor() {
       )}
       <FileDrop
         name="Artwork from a file"
-        label={artwork ? 'Bring another SVG' : 'Bring an SVG'}
+        label={artwork ? 'Import another SVG' : 'Import an SVG'}
         accept=".svg,image/svg+xml"
         className="mt-1"
         onFiles={([file]) => file && void read(file)}

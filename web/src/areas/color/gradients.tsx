@@ -20,7 +20,7 @@ import { RoleSelect } from './role-select.tsx';
 
 /** The length over which bands are looked for: a wide screen. */
 const LENGTH_PX = 1440;
-const GREY_MIDDLE = 0.55;
+const GRAY_MIDDLE = 0.55;
 const WIDE_BAND_PX = 14;
 const STRIPS = 96;
 
@@ -192,10 +192,10 @@ function GradientEditor({ gradient }: EditorProps) {
         <span className={facts.widestBandPx > WIDE_BAND_PX ? 'text-warning' : ''}>
           widest band {facts.widestBandPx} px
         </span>
-        {facts.greyest.left < GREY_MIDDLE && (
+        {facts.grayest.left < GRAY_MIDDLE && (
           <span className="text-warning">
-            ; greyest at {Math.round(facts.greyest.at * 100)} %, where{' '}
-            {Math.round(facts.greyest.left * 100)} % of the chroma is left: try oklch
+            ; grayest at {Math.round(facts.grayest.at * 100)} %, where{' '}
+            {Math.round(facts.grayest.left * 100)} % of the chroma is left: try oklch
           </span>
         )}
         .

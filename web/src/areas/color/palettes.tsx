@@ -90,7 +90,7 @@ function Row({ name, words, colors, onTake, onLetGo }: RowProps) {
         <button
           type="button"
           className="grid min-h-6 min-w-6 place-items-center text-quiet hover:text-base-content"
-          aria-label={`Let go of ${name}`}
+          aria-label={`Remove ${name}`}
           onClick={onLetGo}
         >
           <X size={13} aria-hidden />

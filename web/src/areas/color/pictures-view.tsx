@@ -85,7 +85,7 @@ export function PicturesView() {
         ))}
         <FileDrop
           name="A picture for text"
-          label="Bring a picture"
+          label="Import a picture"
           accept="image/*"
           onFiles={([file]) => take(file)}
         >

@@ -33,7 +33,7 @@ interface RampDrawingProps {
   readonly onChange: (change: Partial<RampShape>, gesture: string) => void;
 }
 
-/** How far neighbouring steps differ from an even one, as a share of it. */
+/** How far neighboring steps differ from an even one, as a share of it. */
 const uneven = (steps: readonly number[], index: number): number => {
   const even = ((steps[0] ?? 1) - (steps.at(-1) ?? 0)) / (RUNGS - 1);
   return ((steps[index] ?? 0) - (steps[index + 1] ?? 0)) / even - 1;

@@ -79,10 +79,10 @@ export function PlainRoles({ open, onOpen }: GroupProps) {
   const plain = inOrder(roles).filter(([id]) => !isOfFamily(id));
   const add = (): void => {
     const id = `role-${crypto.randomUUID().slice(0, 8)}`;
-    const grey = { kind: 'near', ramp: 'neutral', rung: 8 };
+    const gray = { kind: 'near', ramp: 'neutral', rung: 8 };
     const name = `role ${roles.order.length + 1}`;
     store.change(
-      adding('/color/roles', roles, id, { name, light: grey, dark: grey }),
+      adding('/color/roles', roles, id, { name, light: gray, dark: gray }),
       'another color role',
     );
     onOpen({ id, mode: 'light' });

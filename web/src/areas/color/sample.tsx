@@ -16,7 +16,7 @@ interface Found {
   readonly canvas: OffscreenCanvas;
 }
 
-const WORDS = { paper: 'near white', ink: 'near black', grey: 'grey', color: '' } as const;
+const WORDS = { paper: 'near white', ink: 'near black', gray: 'gray', color: '' } as const;
 
 const percent = (share: number): string =>
   share < 0.01 ? `${(share * 100).toFixed(1)} %` : `${Math.round(share * 100)} %`;

@@ -106,7 +106,7 @@ export function Delivery() {
                 </>
               ) : (
                 <>
-                  Until it is there, {standIn.font.name} stands in, fitted:{' '}
+                  Fallback font until it has loaded: {standIn.font.name}, fitted:{' '}
                   <span className="figures">
                     size {percent(standIn.sizeAdjust)}, ascent {percent(standIn.ascentOverride)},
                     descent {percent(standIn.descentOverride)}

@@ -30,9 +30,9 @@ import { Swap } from './swap.tsx';
 import { Reasons } from './reasons.tsx';
 
 const FIGURES = {
-  tabular: 'of equal width',
-  tnum: 'of equal width on request',
-  proportional: 'of unequal width',
+  tabular: 'tabular',
+  tnum: 'tabular on request',
+  proportional: 'proportional',
 } as const;
 
 const share = (value: number): string => value.toFixed(3);
@@ -50,7 +50,7 @@ function Facts({ family }: { readonly family: FontFamily }) {
     ['figures', FIGURES[figures]],
     ['italic', hasItalic(family) ? 'true' : 'none'],
     ['upright latin', `${kilobytes.toFixed(0)} kB`],
-    ['licence', licence],
+    ['license', licence],
   ];
   return (
     <dl className="mt-3 grid grid-cols-[auto_1fr_auto_1fr] gap-x-3 gap-y-0.5 text-xs">

@@ -72,7 +72,7 @@ export function OwnFiles({ target, onDone }: OwnFilesProps) {
   return (
     <FileDrop
       name="Your own files"
-      label="Bring your own files"
+      label="Import your own files"
       accept=".woff2,.woff,.ttf,.otf"
       multiple
       className="mt-4 border-t border-line-strong pt-2"
@@ -92,7 +92,7 @@ export function OwnFiles({ target, onDone }: OwnFilesProps) {
           <p className="figures text-xs">{files.map(({ name }) => name).join(', ')}</p>
           <div className="grid grid-cols-[minmax(0,1fr)_6rem] gap-3">
             <label>
-              <span className="text-quiet">what the licence allows</span>
+              <span className="text-quiet">what the license allows</span>
               <input
                 className="input w-full"
                 maxLength={2000}
@@ -122,13 +122,13 @@ export function OwnFiles({ target, onDone }: OwnFilesProps) {
                 checked={confirmed}
                 onChange={(event) => setConfirmed(event.currentTarget.checked)}
               />
-              The licence allows these files on this site. This is recorded, and goes with the
+              The license allows these files on this site. This is recorded, and goes with the
               exports.
             </label>
           )}
           <p>
             <button className="btn btn-primary" disabled={busy || (mustConfirm && !confirmed)}>
-              {busy ? 'Measuring …' : 'Bring them in'}
+              {busy ? 'Measuring …' : 'Import them'}
             </button>
           </p>
         </form>

@@ -1,4 +1,4 @@
-import { FONT_REASONS } from '@garnish/core/system/document';
+import { FONT_REASONS, reasonName } from '@garnish/core/system/document';
 import { useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { Toggles } from '../../ui/toggles.tsx';
@@ -14,6 +14,7 @@ export function Reasons() {
       <Toggles
         label="Reasons for these faces"
         options={FONT_REASONS}
+        nameOf={reasonName}
         chosen={because}
         onChange={(next) =>
           store.change(

@@ -6,7 +6,7 @@ import { swapShifts } from '../../proof/swap-shift.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 
-const WORDS = { 'stand-in': 'fitted stand-ins', unfitted: 'the bare local fonts' } as const;
+const WORDS = { 'stand-in': 'fitted fallback fonts', unfitted: 'the bare local fonts' } as const;
 
 const px = (value: number): string => value.toFixed(1);
 
@@ -17,15 +17,15 @@ export function Swap() {
   const { proofFonts, proofWidth } = usePreferences();
   const [found, setFound] = useState<ReturnType<typeof swapShifts> & { width: number }>();
   return (
-    <section aria-label="When the fonts arrive" className="mt-5">
-      <h3 className="border-b border-line-strong font-semibold">When the fonts arrive</h3>
+    <section aria-label="Font loading" className="mt-5">
+      <h3 className="border-b border-line-strong font-semibold">Font loading</h3>
       <div className="mt-1 flex flex-wrap items-center gap-x-3">
         <span className="text-quiet">show the proof</span>
         <Choice
           label="Fonts of the proof"
           options={[
             { value: 'arrived', name: 'with its fonts' },
-            { value: 'stand-in', name: 'with stand-ins' },
+            { value: 'stand-in', name: 'with fallback fonts' },
             { value: 'unfitted', name: 'unfitted' },
           ]}
           value={proofFonts}

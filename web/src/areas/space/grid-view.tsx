@@ -358,7 +358,7 @@ export function GridView() {
           ))}
         </div>
       </Section>
-      <Section full title="Spans" aside="width of neighbouring columns, px">
+      <Section full title="Spans" aside="width of neighboring columns, px">
         <Spans />
       </Section>
       <Section full title="Breakpoints" aside="from the narrowest up">

@@ -71,7 +71,7 @@ export function LogoEditor() {
       return;
     }
     if (mode === 'dark' && logo.light === undefined) {
-      setTold('Bring the version for light grounds first. Nothing was changed.');
+      setTold('Import the version for light grounds first. Nothing was changed.');
       return;
     }
     setTold(undefined);
@@ -94,7 +94,7 @@ export function LogoEditor() {
             <Shown mode={mode} />
             <FileDrop
               name={`Logo for ${mode} grounds from a file`}
-              label={logo[mode] === undefined ? 'Bring an SVG' : 'Bring another SVG'}
+              label={logo[mode] === undefined ? 'Import an SVG' : 'Import another SVG'}
               accept=".svg,image/svg+xml"
               onFiles={([file]) => file && void read(mode, file)}
             />

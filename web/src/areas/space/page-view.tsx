@@ -103,7 +103,7 @@ function FullHeight() {
         <Choice
           label="Middle of the header"
           options={[
-            { value: 'spread', name: 'between its neighbours' },
+            { value: 'spread', name: 'between its neighbors' },
             { value: 'centered', name: 'truly centered' },
           ]}
           value={header}

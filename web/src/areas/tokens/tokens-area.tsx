@@ -22,7 +22,7 @@ const FILES = [
   ['utilities.css', 'classes for padding, margin and gap, where Space, Classes asks for them'],
   ['tokens.json', 'the open token format, with all decisions'],
   ['handoff.md', 'what was decided and why, in words'],
-  ['tokens.zip', 'all three, with the font files and licences'],
+  ['tokens.zip', 'all three, with the font files and licenses'],
 ] as const;
 
 const valueText = ({ css, json }: TokenValue): string => css ?? JSON.stringify(json);

@@ -29,7 +29,7 @@ export const anchorName = (type: Type, id: string): string => {
 
 const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
 
-/** A new anchor in the widest gap, on the line between its neighbours, so that no size jumps. */
+/** A new anchor in the widest gap, on the line between its neighbors, so that no size jumps. */
 function adding({ anchors }: Type): Patch {
   const all = inOrder(anchors);
   const gaps = all.slice(1).map(([, right], index) => {
@@ -298,7 +298,7 @@ const Ground = memo(function Ground({ type }: { readonly type: Type }) {
         </label>
       ))}
       <label data-decision="/type/baseline">
-        <span className="text-xs text-quiet">lines held to</span>
+        <span className="text-xs text-quiet">baseline grid</span>
         <select
           className="select w-full"
           value={baseline ?? ''}
@@ -312,7 +312,7 @@ const Ground = memo(function Ground({ type }: { readonly type: Type }) {
             );
           }}
         >
-          <option value="">no grid</option>
+          <option value="">none</option>
           {[...new Set([2, 4, 6, 8, 12, ...(baseline === undefined ? [] : [baseline])])].map(
             (px) => (
               <option key={px} value={px}>

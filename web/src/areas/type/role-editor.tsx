@@ -42,7 +42,7 @@ function Own({ name, own, onClear, children }: OwnProps) {
             aria-label={`${name} automatic again`}
             onClick={onClear}
           >
-            let go
+            automatic
           </button>
         )}
       </span>

@@ -88,3 +88,27 @@ test('a file that is no token file changes nothing and is answered in words', as
   }
   expect(await documentOf(request, id)).toEqual(before);
 });
+
+test('the zip that was exported is read back in, and a broken one is refused in words', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const before = await documentOf(request, id);
+  const zip = await (await request.get(`/api/systems/${id}/export/tokens.zip`)).body();
+  await openArea(page, id, 'space');
+  const unit = page.getByRole('spinbutton', { name: 'unit' });
+  await unit.fill('6');
+  await unit.press('Enter');
+  await saved(page);
+  await openArea(page, id, 'tokens');
+  const input = page.getByLabel('Import a token file');
+  const put = (buffer: Buffer) =>
+    input.setInputFiles({ name: 'tokens.zip', mimeType: 'application/zip', buffer });
+  await put(zip.subarray(0, zip.length / 2));
+  await expect(page.getByRole('alert')).toContainText('Nothing was changed.');
+  await put(zip);
+  await expect(page.getByText(/^All decisions of Brackwater/)).toBeVisible();
+  await saved(page);
+  expect({ ...(await documentOf(request, id)), name: '' }).toEqual({ ...before, name: '' });
+});

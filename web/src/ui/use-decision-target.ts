@@ -3,6 +3,8 @@ import { useSearchParams } from 'react-router';
 import { bringIntoView } from './bring-into-view.ts';
 
 const SHOWN_MS = 1800;
+const FOCUS_AFTER_MS = 60;
+const CONTROL = 'input:not([type="range"]), select, textarea, button, a[href]';
 
 /**
  * Brings the decision that the address names (`?at=`) into view: the element whose `data-decision`
@@ -23,10 +25,16 @@ export function useDecisionTarget(): void {
     if (!target) return;
     const stop = bringIntoView(target, 'center');
     target.dataset['target'] = '';
+    // Whoever came by keyboard goes on from here; a dialog that is closing gives its focus back first.
+    const focusing = setTimeout(() => {
+      const control = target.matches(CONTROL) ? target : target.querySelector<HTMLElement>(CONTROL);
+      control?.focus({ preventScroll: true });
+    }, FOCUS_AFTER_MS);
     const timer = setTimeout(() => delete target.dataset['target'], SHOWN_MS);
     return () => {
       stop();
       clearTimeout(timer);
+      clearTimeout(focusing);
       delete target.dataset['target'];
     };
   }, [at]);

@@ -222,6 +222,8 @@ export function ContrastTable() {
                 id={`pair-${key}`}
                 role="option"
                 aria-selected={key === chosen}
+                aria-setsize={rows.length}
+                aria-posinset={index + 1}
                 aria-label={`${title}: ${light === undefined ? '' : `${ratioText(light)} in light`} ${dark === undefined ? '' : `${ratioText(dark)} in dark`}, ${passes ? level : 'falls short'}`}
                 className={`${GRID} absolute inset-x-0 cursor-pointer border-b border-line hover:bg-base-200 aria-selected:bg-base-200`}
                 style={{ height: ROW_PX, transform: `translateY(${start}px)` }}

@@ -2,8 +2,9 @@ import { colorsIn } from '@garnish/core/derive/paint';
 import { removing } from '@garnish/core/system/collection';
 import { MODES, type Mode, type Paint } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
+import { bringIntoView } from '../../ui/bring-into-view.ts';
 import { ColorField } from '../../ui/color-field.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
@@ -24,6 +25,16 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
   const { decided } = useSystem();
   const [both, setBoth] = useState(false);
   useEffect(() => () => store.tryOut(undefined), [store]);
+  const group = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // It opens below what opened it, often below the window too; focus goes back there when it closes.
+    const opener = document.activeElement;
+    const stop = group.current ? bringIntoView(group.current, 'nearest') : undefined;
+    return () => {
+      stop?.();
+      if (opener instanceof HTMLElement && opener.isConnected) opener.focus();
+    };
+  }, []);
   const { color } = decided.document;
   const role = color.roles.items[id];
   const derived = decided.derived.colors.get(id);
@@ -60,6 +71,7 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
   const canShare = ['text', 'page'].every((one) => one in color.roles.items && one !== id);
   return (
     <div
+      ref={group}
       className="my-2 border-y border-line-strong bg-base-200 px-2 py-2"
       role="group"
       aria-label={`${name} in ${mode}`}

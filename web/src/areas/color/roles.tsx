@@ -2,6 +2,7 @@ import { FAMILY_PARTS } from '@garnish/core/system/color-roles';
 import { adding } from '@garnish/core/system/collection';
 import { FAMILIES, inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus } from 'lucide-react';
+import { useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { paintName } from './paint-name.ts';
 import { RoleChooser } from './role-chooser.tsx';
@@ -71,12 +72,18 @@ const Chooser = ({ open, onOpen, among }: GroupProps & { readonly among: readonl
     <RoleChooser key={`${open.id} ${open.mode}`} role={open} onClose={() => onOpen(undefined)} />
   ) : null;
 
+/** Fewer are seen at a glance. */
+const SEARCHED_FROM = 10;
+
 /** Surfaces, texts, lines, links, illustrations and roles of one's own. */
 export function PlainRoles({ open, onOpen }: GroupProps) {
   const store = useStore();
   const { decided } = useSystem();
   const { roles } = decided.document.color;
-  const plain = inOrder(roles).filter(([id]) => !isOfFamily(id));
+  const [sought, setSought] = useState('');
+  const all = inOrder(roles).filter(([id]) => !isOfFamily(id));
+  const words = sought.trim().toLowerCase();
+  const plain = all.filter(([, { name }]) => name.toLowerCase().includes(words));
   const add = (): void => {
     const id = `role-${crypto.randomUUID().slice(0, 8)}`;
     const gray = { kind: 'near', ramp: 'neutral', rung: 8 };
@@ -89,6 +96,17 @@ export function PlainRoles({ open, onOpen }: GroupProps) {
   };
   return (
     <>
+      {all.length > SEARCHED_FROM && (
+        <input
+          type="search"
+          className="input mb-2 w-full"
+          aria-label="Part of a role’s name"
+          placeholder="Part of a role’s name"
+          value={sought}
+          onChange={(event) => setSought(event.currentTarget.value)}
+        />
+      )}
+      {plain.length === 0 && <p className="text-quiet">No role is called so.</p>}
       <div className="grid grid-cols-5 gap-x-3 gap-y-3">
         {plain.map(([id, { name }]) => (
           <Cell key={id} id={id} name={name} open={open} onOpen={onOpen} />

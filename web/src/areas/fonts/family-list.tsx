@@ -71,6 +71,8 @@ function Rows({ shown, candidates, filter, label, chosen, weight }: RowsProps) {
               id={`family-${family.id}`}
               role="option"
               aria-selected={family.id === chosen}
+              aria-setsize={shown.length}
+              aria-posinset={index + 1}
               aria-label={`${family.name}, ${family.category}`}
               data-active={family.id === list.active || undefined}
               className="absolute inset-x-0 flex h-10 cursor-pointer items-center gap-3 border-b border-line px-1.5 [contain:strict] data-active:bg-base-300"

@@ -7,6 +7,7 @@ import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
+import { tokenTextOf } from './token-text.ts';
 
 /** A whole system is taken over part by part, so that what is equal already stays untouched. */
 const restoring = (now: StyleDocument, next: StyleDocument): Patch =>
@@ -99,9 +100,14 @@ export function ImportTokens() {
 
   const open = (file: File | undefined): void => {
     if (!file) return;
-    file
-      .text()
-      .then((text) => setTold(take(text, file.name)))
+    tokenTextOf(file)
+      .then((read) =>
+        setTold(
+          read.ok
+            ? take(read.text, file.name)
+            : { words: `${read.problem} Nothing was changed.`, wrong: true },
+        ),
+      )
       .catch(() =>
         setTold({ words: 'The file cannot be read. Nothing was changed.', wrong: true }),
       );
@@ -111,12 +117,13 @@ export function ImportTokens() {
     <FileDrop
       name="Token file"
       label="Import a token file"
-      accept=".json,.tokens,application/json"
+      accept=".json,.tokens,.zip,application/json,application/zip"
       className="text-xs"
       onFiles={([file]) => open(file)}
     >
       <p className="text-quiet">
-        or drop it here. One from Garnish restores its decisions; any other adds its tokens.
+        or drop it here. One from Garnish, tokens.zip too, restores its decisions; any other adds
+        its tokens.
       </p>
       {told && (
         <div role={told.wrong ? 'alert' : 'status'} className="mt-1">

@@ -32,11 +32,11 @@ test('none repeats a palette that is known: at most three of its five colors are
   // nice-color-palettes (a thousand sets that people rated highest) and d3-scale-chromatic (the
   // published cartographic schemes and those of charts).
   const listed: string[][] = [
-    ...(known as string[][]),
+    ...known,
     ...Object.values(schemes).flatMap((scheme): string[][] =>
       Array.isArray(scheme)
         ? scheme.every((one) => typeof one === 'string')
-          ? [scheme as string[]]
+          ? [scheme]
           : scheme.filter((one): one is string[] => Array.isArray(one))
         : [],
     ),

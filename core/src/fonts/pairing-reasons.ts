@@ -78,6 +78,6 @@ export function standingOf({ parts }: Pick<Pairing, 'parts'>): string {
   const [loss] = points.toSorted(
     (one, other) => other.most - other.gained - (one.most - one.gained),
   );
-  const full = !loss || loss.most - loss.gained < 1;
-  return `Most points from ${gains.map(told).join(' and ')}${full || !loss ? '' : `; loses most to ${told(loss)}`}.`;
+  const lost = loss && loss.most - loss.gained >= 1 ? `; loses most to ${told(loss)}` : '';
+  return `Most points from ${gains.map(told).join(' and ')}${lost}.`;
 }

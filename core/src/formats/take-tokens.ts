@@ -19,7 +19,7 @@ export interface Taking {
 
 const silentReason = ({ type, value, extension }: CustomItem): string | undefined => {
   if (type === 'dimension' && cssOfExtension(extension) !== undefined) return undefined;
-  if (cssOfJson(type, value as Parameters<typeof cssOfJson>[1]) !== undefined) return undefined;
+  if (cssOfJson(type, value) !== undefined) return undefined;
   return cssOfJson(type, null) === undefined && !KNOWN.has(type)
     ? `no single CSS value stands for the type ${type}`
     : `its value is not one of the type ${type}`;

@@ -20,17 +20,18 @@ const derive = createDeriver();
 let newest = 0;
 
 /** Tries one repair after the other, and stops as soon as something else is asked. */
-self.onmessage = ({ data: { id, document, findings } }: MessageEvent<RepairQuestion>) => {
+self.onmessage = ({ data }: MessageEvent<RepairQuestion>) => {
+  const { id, document, findings } = data;
   newest = id;
   const tries = triedRepairs(document, findings, (one) => findingsOf(one, derive(one)));
   const next = (): void => {
     if (newest !== id) return;
-    const { done, value } = tries.next();
-    if (done) {
+    const step = tries.next();
+    if (step.done) {
       self.postMessage({ id } satisfies RepairAnswer);
       return;
     }
-    if (value) self.postMessage({ id, finding: value } satisfies RepairAnswer);
+    if (step.value) self.postMessage({ id, finding: step.value } satisfies RepairAnswer);
     // Between two tries a newer question is heard.
     setTimeout(next, 0);
   };

@@ -59,7 +59,7 @@ describe('another pair for narrow screens', () => {
     expect(derived.tokenById.get('face.heading')?.values.light.extension).toEqual({
       narrow: {
         below: { value: 600, unit: 'px' },
-        value: ['Oswald', 'Oswald stand-in', 'sans-serif'],
+        value: ['Oswald', 'Oswald fallback', 'sans-serif'],
       },
     });
   });

@@ -139,9 +139,14 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
       index: false,
       wildcard: false,
       preCompressed: true,
+      // Its own header would come after ours.
+      cacheControl: false,
       setHeaders: (response, file) => {
-        if (path.basename(path.dirname(file)) === 'assets')
-          response.setHeader('cache-control', 'public, max-age=31536000, immutable');
+        const isHashed = path.basename(path.dirname(file)) === 'assets';
+        response.setHeader(
+          'cache-control',
+          isHashed ? 'public, max-age=31536000, immutable' : 'no-cache',
+        );
       },
     });
     app.setNotFoundHandler((request, reply) => {

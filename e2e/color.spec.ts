@@ -1,3 +1,4 @@
+import { SHIPPED_PALETTES } from '@garnish/core/color/palettes';
 import { relativeLuminance } from '@garnish/core/color/contrast';
 import { derive } from '@garnish/core/derive/derive';
 import type { Page } from '@playwright/test';
@@ -307,10 +308,11 @@ test('palettes are searched, taken from, set aside, read from a file and let go'
   await region.getByRole('searchbox').fill('ferry');
   await expect(region).toContainText('No palette answers to all of these words.');
   await region.getByRole('searchbox').fill('morning fog');
-  await region.getByRole('button', { name: /of Fog bell, #9aa3a3/ }).click();
+  const fog = SHIPPED_PALETTES.find(({ name }) => name === 'Fog bell')?.colors[2] ?? 'none';
+  await region.getByRole('button', { name: `of Fog bell, ${fog}` }).click();
   await saved(page);
   const { sources } = (await documentOf(request, id)).color;
-  expect(Object.values(sources.items).map(({ value }) => value)).toContain('#9aa3a3');
+  expect(Object.values(sources.items).map(({ value }) => value)).toContain(fog);
   const words = `tide ${id.slice(0, 8)}`;
   await region.getByRole('textbox', { name: /^Words to find/ }).fill(words);
   await region.getByRole('button', { name: 'Set these sources aside' }).click();

@@ -196,7 +196,7 @@ test('only the files that are needed are delivered, with fallback fonts that kee
   await openArea(page, id, 'fonts');
   await page.getByRole('button', { name: 'delivery', exact: true }).click();
   await expect(page.getByText('A first visit loads')).toBeVisible();
-  await expect(page.getByText(/Times New Roman stands in/)).toBeVisible();
+  await expect(page.getByText(/Fallback font until it has loaded: Times New Roman/)).toBeVisible();
   const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
   expect(css).toContain('font-family: "Literata fallback";');
   expect(css).toContain('src: local("Times New Roman"), local("Liberation Serif");');

@@ -110,6 +110,19 @@ export const headingOrderCheck: Check = (document, { styles }) =>
           : {
               ways: [
                 {
+                  label: `${upper.name} and ${lower.name} change places`,
+                  patch: [
+                    { op: 'replace' as const, path, value: lower.place },
+                    {
+                      op: 'replace' as const,
+                      path: `/type/roles/items/${lower.id}/place`,
+                      value: upper.place,
+                    },
+                  ],
+                  before: `places ${upper.place} and ${lower.place}`,
+                  after: `places ${lower.place} and ${upper.place}`,
+                },
+                {
                   label: `${upper.name} one place above ${lower.name}`,
                   patch: [{ op: 'replace' as const, path, value: lower.place + 1 }],
                   before: `place ${upper.place}`,

@@ -100,6 +100,16 @@ describe('repairs that were tried', () => {
     for (const { repair } of bad) expect(labels.has(repair?.label ?? '')).toBe(false);
   });
 
+  test('are found though only some of the findings are asked about', () => {
+    const document = sampleDocument([
+      ...(ILL['a steep ratio'] ?? []),
+      { op: 'replace', path: '/fonts/roles/text/weight', value: 950 },
+    ]);
+    const zoom = findingsOf(document, derive(document)).filter(({ id }) => id.startsWith('zoom:'));
+    const last = [...triedRepairs(document, zoom, judge())].filter((one) => one !== undefined);
+    expect(last.at(-1)?.repair?.label).toMatch(/^Ratio/);
+  });
+
   test('can be stopped between two tries', () => {
     const document = sampleDocument(ILL['a steep ratio'] ?? []);
     const tries = triedRepairs(document, findingsOf(document, derive(document)), judge());

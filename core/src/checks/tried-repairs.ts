@@ -35,17 +35,16 @@ const LEAST_RATIO = 1.05;
  */
 function* ratioRepair(
   document: StyleDocument,
-  findings: readonly Finding[],
+  before: ReadonlyMap<string, Finding>,
   judge: Judge,
 ): Generator<
   undefined,
   { readonly repair: Repair; readonly ends: ReadonlySet<string> } | undefined
 > {
-  const several = findings.filter(({ id }) => OF_THE_RATIO.test(id));
+  const several = [...before.values()].filter(({ id }) => OF_THE_RATIO.test(id));
   const [widest, anchor] = inOrder(document.type.anchors).at(-1) ?? [];
   if (several.length < 2 || widest === undefined || !anchor || document.type.scale !== 'one ratio')
     return undefined;
-  const before = new Map(findings.map((finding) => [finding.id, finding]));
   let best: { readonly ratio: number; readonly ended: readonly Finding[] } | undefined;
   for (
     let ratio = Math.floor((anchor.ratio - RATIO_STEP / 2) / RATIO_STEP) * RATIO_STEP;
@@ -107,7 +106,7 @@ export function* triedRepairs(
     tried.set(finding.id, { finding, good });
     yield offering(finding, good);
   }
-  const ratio = yield* ratioRepair(document, findings, judge);
+  const ratio = yield* ratioRepair(document, before, judge);
   if (!ratio) return;
   for (const id of ratio.ends) {
     const known = tried.get(id);

@@ -161,7 +161,8 @@ export function createSystemStore(
     if (of !== document) return;
     if (tried?.of !== of) tried = { of, findings: new Map(tried?.findings) };
     if (finding) tried.findings.set(finding.id, finding);
-    else trying = false;
+    // What was asked meanwhile is still to be answered.
+    else trying = asking !== undefined;
     publish();
   });
   /** Whether everything that is not saved is kept in the browser. */
@@ -198,7 +199,10 @@ export function createSystemStore(
     clearTimeout(asking);
     const of = document;
     trying = now.length > 0;
-    asking = setTimeout(() => trier.ask(of, now), TRY_AFTER_MS);
+    asking = setTimeout(() => {
+      asking = undefined;
+      trier.ask(of, now);
+    }, TRY_AFTER_MS);
   }
 
   function compute(): SystemState {

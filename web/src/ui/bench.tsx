@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
 import { useDecisionTarget } from './use-decision-target.ts';
 
 interface BenchProps {
@@ -10,8 +10,14 @@ interface BenchProps {
 /** The decisions of an area, with a margin for what the checks say of them. */
 export function Bench({ title, margin = true, children }: BenchProps) {
   useDecisionTarget();
+  const bench = useRef<HTMLDivElement>(null);
+  // Asked after each drawing: a rule with :has() would cost 40 ms of style at every movement.
+  useLayoutEffect(() => {
+    const isBare = bench.current?.querySelector('[data-notes] > *') === null;
+    bench.current?.toggleAttribute('data-bare', isBare);
+  });
   return (
-    <div className="bench @container relative min-h-full">
+    <div ref={bench} className="bench @container relative min-h-full">
       <h1 className="sr-only">{title}</h1>
       {children}
       <div className="min-h-16" />

@@ -41,7 +41,8 @@ async function load(id: string): Promise<Loaded> {
       };
     const { sequence } = system;
     const me = author();
-    await adoptUnsaved(id, me);
+    // Where the browser keeps nothing, there is nothing to take over.
+    await adoptUnsaved(id, me).catch(() => undefined);
     const past = changes.filter((change) => change.sequence <= sequence);
     return {
       store: createSystemStore(id, { document: read.document, sequence }, past, me, {

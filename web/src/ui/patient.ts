@@ -42,12 +42,13 @@ async function patient<Module>(load: () => Promise<Module>): Promise<Module> {
       const found = await load();
       if (waiting) count(-1);
       return found;
-    } catch {
+    } catch (error) {
       if (waiting && (await answers())) {
-        if (mayReload()) {
-          location.reload();
-          return new Promise(() => undefined);
-        }
+        // It is not the server, then: where loading anew has not helped, the fault is told as what it is.
+        count(-1);
+        if (!mayReload()) throw error;
+        location.reload();
+        return new Promise(() => undefined);
       }
       if (!waiting) count(1);
       waiting = true;

@@ -118,7 +118,7 @@ export function ImportTokens() {
       name="Token file"
       label="Import a token file"
       accept=".json,.tokens,.zip,application/json,application/zip"
-      className="text-xs"
+      className="ps-3 text-xs"
       onFiles={([file]) => open(file)}
     >
       <p className="text-quiet">

@@ -229,7 +229,7 @@ test('findings: notes beside the decision, marks in the proof, show, repair and 
   await expect(
     page.getByRole('button', { name: /^lead in quiet on page falls short.*go to the decision/ }),
   ).toBeVisible();
-  await lead.getByRole('button', { name: /^Take #/ }).click();
+  await lead.getByRole('button', { name: /^Use #/ }).click();
   await expect(lead).toHaveCount(0);
 
   const body = page.getByRole('article', { name: 'body is under 16 px' });

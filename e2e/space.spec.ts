@@ -104,11 +104,11 @@ test('three planted mistakes are found on the page and repaired from there', asy
   await off.getByRole('button', { name: /^Show in the proof/ }).click();
   await expect(page.locator('[data-shown]')).toBeVisible();
 
-  await off.getByRole('button', { name: 'Take step l, 24 px' }).click();
+  await off.getByRole('button', { name: 'Use step l, 24 px' }).click();
   await expect(off).toHaveCount(0);
-  await group.getByRole('button', { name: 'Take tight again' }).click();
+  await group.getByRole('button', { name: 'Follow tight again' }).click();
   await expect(group).toHaveCount(0);
-  await small.getByRole('button', { name: 'Take target small again' }).click();
+  await small.getByRole('button', { name: 'Follow target small again' }).click();
   await expect(small).toHaveCount(0);
   await expect(page.getByText('Nothing is off.')).toBeVisible();
   await saved(page);

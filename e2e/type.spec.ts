@@ -80,7 +80,7 @@ test('an anchor is put between without a jump, decides, and is taken out with wh
   await saved(page);
   const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
   expect(css).toMatch(/--type-lead-size: calc\([\d.]+rem \+ clamp\(.*\) \+ clamp\(.*\)\);/);
-  await page.getByRole('button', { name: `Take the anchor at ${width} px out` }).click();
+  await page.getByRole('button', { name: `Remove the anchor at ${width} px` }).click();
   await saved(page);
   const after = await documentOf(request, id);
   expect(after.type.anchors.order).toEqual(before);

@@ -134,10 +134,86 @@ test('focus goes to what is added, and on when something is removed or repaired'
   await expect.poll(focused).not.toBe('nothing');
 
   await openArea(page, id, 'review');
-  const take = page.getByRole('button', { name: /^Take #/ }).first();
+  const take = page.getByRole('button', { name: /^Use #/ }).first();
   await take.focus();
   await page.keyboard.press('Enter');
   await expect.poll(focused).not.toBe('nothing');
+});
+
+test('focus goes on after a finding is accepted, a candidate taken and a choice in Find', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, TALLOW);
+  const focused = () =>
+    page.evaluate(() => {
+      const { activeElement } = document;
+      return activeElement?.closest('main') &&
+        activeElement.matches('a, button, input, select, summary')
+        ? 'a control'
+        : (activeElement?.tagName ?? 'nothing');
+    });
+  await openArea(page, id, 'review');
+  await page.getByText('Why', { exact: true }).first().click();
+  const accept = page.getByRole('button', { name: /^Accept/ }).first();
+  await accept.focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(focused).toBe('a control');
+  await page.keyboard.type('as agreed');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect.poll(focused).toBe('a control');
+
+  await openArea(page, id, 'color');
+  await page
+    .getByRole('button', { name: /^Related colors of/ })
+    .first()
+    .click();
+  const candidate = page.getByRole('button', { name: /^Take # beside|^Take #/ }).first();
+  await candidate.focus();
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect.poll(focused).toBe('a control');
+
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('corner');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/space/);
+  await expect.poll(focused).toBe('a control');
+});
+
+test('an empty name is refused beside its field, and the old one stays', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'color');
+  const name = page.getByRole('textbox', { name: 'Name of sand', exact: true });
+  const old = await name.inputValue();
+  await name.fill('  ');
+  await name.press('Enter');
+  await expect(name).toHaveValue(old);
+  await expect(page.getByText(`A name needs a letter or a sign. It stays “${old}”.`)).toBeVisible();
+  await name.fill(`${old} two`);
+  await name.press('Enter');
+  await saved(page);
+  await expect(page.getByText('A name needs')).toHaveCount(0);
+});
+
+test('text roles and space roles are found by a part of their names', async ({ page, request }) => {
+  const id = await copyOf(request, BRACKWATER);
+  for (const [view, sought] of [
+    ['type', 'lead'],
+    ['space?view=roles', 'gutter'],
+  ] as const) {
+    await page.goto(`/systems/${id}/${view}`);
+    const field = page.getByRole('searchbox', { name: 'Part of a role’s name' });
+    await field.fill(sought.toUpperCase());
+    await expect(page.locator(`main [data-decision*="/roles/items/"]`)).toHaveCount(1);
+    await expect(page.locator(`main [data-decision*="/roles/items/"]`)).toContainText(sought);
+    await field.fill('no such role');
+    await expect(page.getByText('No role is called so.')).toBeVisible();
+  }
 });
 
 test('the way back goes through the views of an area, and the first Tab skips the strip', async ({
@@ -182,7 +258,7 @@ test('pointing at a repair shows it in the proof, and leaving takes it back', as
   const before = await color();
   const take = page
     .getByRole('article', { name: /^lead in quiet on page/ })
-    .getByRole('button', { name: /^Take #/ });
+    .getByRole('button', { name: /^Use #/ });
   await take.hover();
   await expect.poll(color).not.toBe(before);
   await page.mouse.move(700, 20);
@@ -203,24 +279,68 @@ test('a file that is dropped beside its place changes nothing, and the page stay
   expect(prevented).toBe(true);
 });
 
-test('nothing scrolls sideways at 320 px, and the proof stays in sight at 800 px', async ({
+/** Each view of each area, as the address names it. */
+const VIEWS = [
+  'brief',
+  ...['families', 'pairs', 'set aside', 'close look', 'delivery'].map((id) => `fonts?view=${id}`),
+  ...['decide', 'table', 'words'].map((id) => `type?view=${id}`),
+  ...['palette', 'roles', 'contrast', 'pictures', 'displays', 'whole'].map(
+    (id) => `color?view=${id}`,
+  ),
+  ...['scale', 'roles', 'grid', 'page', 'shape', 'depth', 'motion', 'check', 'classes'].map(
+    (id) => `space?view=${id}`,
+  ),
+  'tokens',
+  'review',
+];
+
+/** What is too small to be hit, too narrow to write in, or out of reach; empty where all is well. */
+function misfits(): readonly string[] {
+  const found: string[] = [];
+  const { scrollWidth, clientWidth } = document.documentElement;
+  if (scrollWidth > clientWidth) found.push(`scrolls sideways by ${scrollWidth - clientWidth} px`);
+  const controls = document.querySelectorAll<HTMLElement>(
+    'a[href], button, input, select, textarea, summary, [role="slider"]',
+  );
+  for (const control of controls) {
+    if (!control.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true })) continue;
+    const own = control.getBoundingClientRect();
+    if (own.width <= 1 || own.height <= 1) continue; // for screen readers only
+    const isBox = control.matches('[type="checkbox"], [type="radio"]');
+    const label = isBox ? control.closest('label')?.getBoundingClientRect() : undefined;
+    const [width, height] = [label?.width ?? own.width, label?.height ?? own.height];
+    const inText = getComputedStyle(control).display === 'inline'; // WCAG 2.2, 2.5.8: inline
+    const name = `${control.tagName.toLowerCase()} “${control.getAttribute('aria-label') ?? control.textContent}”`;
+    if (!inText && Math.min(width, height) < 23.9)
+      found.push(`${name} is ${Math.round(width)} by ${Math.round(height)} px`);
+    const isWritten = control.matches(
+      'select, textarea, input:not([type="checkbox"], [type="radio"], [type="range"], [type="file"], [type="color"])',
+    );
+    if (isWritten && width < 44) found.push(`${name} is ${Math.round(width)} px wide`);
+    let holder = control.parentElement;
+    while (holder && !/auto|scroll/.test(getComputedStyle(holder).overflowX))
+      holder = holder.parentElement;
+    if (!holder && own.right > clientWidth + 1) found.push(`${name} is out of reach`);
+  }
+  return found;
+}
+
+test('at 320 px nothing scrolls sideways and every control of every view can be used', async ({
   page,
   request,
 }) => {
+  test.slow();
   const id = await copyOf(request, BRACKWATER);
   await page.setViewportSize({ width: 320, height: 640 });
-  for (const area of ['brief', 'fonts', 'type', 'color', 'space', 'tokens', 'review']) {
-    await openArea(page, id, area);
-    await expect
-      .poll(
-        () =>
-          page.evaluate(
-            () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-          ),
-        { message: area },
-      )
-      .toBe(0);
+  for (const view of VIEWS) {
+    await page.goto(`/systems/${id}/${view}`);
+    await expect(page.locator('main h2').first()).toBeAttached();
+    await expect.poll(() => page.evaluate(misfits), { message: view }).toEqual([]);
   }
+});
+
+test('the proof stays in sight at 800 px', async ({ page, request }) => {
+  const id = await copyOf(request, BRACKWATER);
   await page.setViewportSize({ width: 800, height: 1000 });
   await openArea(page, id, 'type');
   await page.getByRole('region', { name: 'Tools' }).scrollIntoViewIfNeeded();

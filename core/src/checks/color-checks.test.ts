@@ -40,12 +40,7 @@ describe('the ways to repair a pair', () => {
   test('are the nearest color, the ground, a larger size, a heavier weight: each told with before and after', () => {
     expect(short.passes).toBe(false);
     const labels = ways.map(({ label }) => label.replace(/#[0-9a-f]{6}/, '#'));
-    expect(labels).toEqual([
-      'Take #',
-      'Make page #',
-      'Set lead in 24 px and up',
-      'Set lead in 700',
-    ]);
+    expect(labels).toEqual(['Use #', 'Make page #', 'Set lead in 24 px and up', 'Set lead in 700']);
     for (const { before, after } of ways) expect(before).not.toBe(after);
   });
 
@@ -63,7 +58,7 @@ describe('the ways to repair a pair', () => {
       },
     ]);
     const way = repairsOf(judgedIn(held, 'small-page', 'light'), held).find(({ label }) =>
-      label.startsWith('Take gray'),
+      label.startsWith('Use gray'),
     );
     const after = applied(held, way?.patch ?? []);
     expect(judgedIn(after, 'small-page', 'light').passes).toBe(true);

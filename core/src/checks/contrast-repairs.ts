@@ -63,7 +63,7 @@ function rungRepair({ need, mode, needed, ratio }: Judged): Repair[] {
   if (!found || found.hex === before) return [];
   return [
     {
-      label: `Take ${ramp.name} ${ramp.rungNames[found.rung - 1] ?? found.rung}`,
+      label: `Use ${ramp.name} ${ramp.rungNames[found.rung - 1] ?? found.rung}`,
       patch: paintPatch(need.color.id, mode, { kind: 'rung', ramp: ramp.id, rung: found.rung }),
       before: `${ramp.name} ${ramp.rungNames[rung - 1] ?? rung}, ${text(ratio)}`,
       after: `${found.hex}, ${text(contrastRatio(found.hex, need.on.colors[mode]))}`,
@@ -124,7 +124,7 @@ function textRepairs({ need, ratio, fromPx }: Judged, { brief, type }: StyleDocu
 export const repairsOf = (judged: Judged, document: StyleDocument): readonly Repair[] => {
   const { color, on } = judged.need;
   return [
-    ...colorRepair(color, on, judged, (hex) => `Take ${hex}`),
+    ...colorRepair(color, on, judged, (hex) => `Use ${hex}`),
     ...rungRepair(judged),
     ...colorRepair(on, color, judged, (hex) => `Make ${on.name} ${hex}`),
     ...textRepairs(judged, document),

@@ -10,7 +10,7 @@ export type Area = 'brief' | 'fonts' | 'type' | 'color' | 'space' | 'tokens';
 
 /** The smallest change that ends a finding. */
 export interface Repair {
-  /** What the button says: “Take #616d69”. */
+  /** What the button says: “Use #616d69”. */
   readonly label: string;
   readonly patch: Patch;
   readonly before: string;

@@ -33,7 +33,7 @@ function fainter(
   inkOf: (mode: Mode) => `#${string}`,
 ): Repair | undefined {
   const decided = layout.patterns.items[pattern.id];
-  if (!decided || !(decided.ink in color.roles.items)) return undefined;
+  if (!decided || !Object.hasOwn(color.roles.items, decided.ink)) return undefined;
   const passes = (strength: number): boolean =>
     patternModes(pattern).every(
       (mode) =>

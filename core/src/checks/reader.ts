@@ -30,7 +30,7 @@ const hasNegativeBase = ({ restRem, clamps }: FluidSize): boolean =>
 
 /** A size in px follows nobody, whatever it is: it is to be in rem. */
 const inRem = ({ type }: StyleDocument, { id }: TextStyle): Repair => ({
-  label: 'Take rem',
+  label: 'Use rem',
   patch: [{ op: 'remove', path: `/type/roles/items/${id}/unit` }],
   before: type.roles.items[id]?.unit?.because || 'px, without a reason',
   after: 'rem',

@@ -75,7 +75,7 @@ export const lineHeightCheck: Check = ({ type }, { styles }) =>
         where: { selector: `.type-${style.slug}` },
         ...(role?.lineHeight !== undefined && {
           repair: {
-            label: 'Take the automatic one',
+            label: 'Make it automatic',
             patch: [{ op: 'remove', path }],
             before: String(role.lineHeight),
             after: 'automatic',
@@ -148,7 +148,7 @@ export const rootCheck: Check = ({ type }) => {
       source: 'CSS Values 4, rem; Media Queries 4; common practice',
       where: { selector: '.type-body' },
       repair: {
-        label: 'Take 100 %',
+        label: 'Use 100 %',
         patch: [{ op: 'remove', path: '/type/root' }],
         before: `${root} %`,
         after: '100 %',

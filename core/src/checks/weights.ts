@@ -45,7 +45,7 @@ function missingWeight(
     source: 'CSS Fonts 4, font-synthesis; the font files',
     where: { selector: `.type-${style.slug}`, ...(narrow && onNarrow(fonts)) },
     repair: {
-      label: `Take ${weight}`,
+      label: `Use weight ${weight}`,
       patch: [{ op: 'replace', path, value: weight }],
       before: String(weightWanted),
       after: String(weight),

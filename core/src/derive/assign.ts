@@ -160,7 +160,8 @@ export function assignRungs(
   movable: Movable = 'wishes',
 ): Assignment {
   const asked = needs.filter(
-    ({ needed, color, on }) => needed > 0 && color in roles.items && on in roles.items,
+    ({ needed, color, on }) =>
+      needed > 0 && Object.hasOwn(roles.items, color) && Object.hasOwn(roles.items, on),
   );
   const grounds = new Set(asked.map(({ on }) => on));
   for (const { color } of asked) grounds.delete(color);

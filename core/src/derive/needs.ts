@@ -82,7 +82,7 @@ const besideNeeds = ({ texts, styles, plainLinks }: Given): NeedPlan[] => {
 };
 
 function familyNeeds({ roles, styles, level }: Given): NeedPlan[] {
-  const has = (id: string): boolean => id in roles.items;
+  const has = (id: string): boolean => Object.hasOwn(roles.items, id);
   const label = LABEL.map((id) => styles.get(id)).find(Boolean);
   const body = styles.get('body');
   const part = (color: string, on: string, what: string): NeedPlan[] =>

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { cssString } from '../css-string.ts';
 import type { DeepReadonly } from '../deep-readonly.ts';
 import { CATEGORIES, constructionOf, type Category, type Construction } from './construction.ts';
 import { LANGUAGE_CODES, type LanguageCode } from './languages.ts';
@@ -10,6 +11,9 @@ const weightRange = z.strictObject({
   min: z.int().check(z.gte(1), z.lte(1000)),
   max: z.int().check(z.gte(1), z.lte(1000)),
 });
+
+/** Names of fonts as CSS writes a list of them: plain, or in quotes that end. */
+const STACK = /^(?:"[\p{L}\p{N} -]+"|[\p{L}\p{N}-]+)(?:, (?:"[\p{L}\p{N} -]+"|[\p{L}\p{N}-]+))*$/u;
 
 const fileName = z.string().check(z.regex(/^[a-z0-9-]+\.[0-9a-f]{12}\.woff2$/));
 const style = z.enum(['normal', 'italic']);
@@ -97,7 +101,7 @@ export const fontFamily = z
     missing: z.partialRecord(z.enum(LANGUAGE_CODES), z.string()),
     metrics,
     /** For a family on the reader’s own computer: what is asked for instead of files. */
-    stack: z.optional(z.string().check(z.regex(/^[\p{L}\p{N} ",-]+$/u))),
+    stack: z.optional(z.string().check(z.regex(STACK))),
     files: z.array(fontFile),
     /** Of a variable family: the same as files of one weight each, smaller where few are needed. */
     statics: z.optional(z.array(staticCuts)),
@@ -180,7 +184,8 @@ export const standInName = ({ name }: FontFamily): string => `${name} fallback`;
 
 /** The `font-family` value: the family, its stand-in, and a generic one. */
 export const fontStack = (family: FontFamily): string =>
-  family.stack ?? `"${family.name}", "${standInName(family)}", ${GENERIC[constructionOf(family)]}`;
+  family.stack ??
+  `${cssString(family.name)}, ${cssString(standInName(family))}, ${GENERIC[constructionOf(family)]}`;
 
 /** How much thicker a stem is at a weight than at the regular: about half as much again at bold. */
 const thickening = (weight: number): number =>

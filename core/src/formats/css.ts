@@ -1,5 +1,6 @@
 import type { DeliveredFace, Derived, Rule } from '../derive/derived.ts';
 import { standInName } from '../fonts/family.ts';
+import { cssString } from '../css-string.ts';
 import { propertyOf, type Token, type TokenValue } from '../tokens/token.ts';
 
 /** Where the sheet expects the font files, beside itself. */
@@ -62,11 +63,11 @@ function blocksOf(tokens: readonly Token[]): readonly (readonly Token[])[] {
 const fontFaces = ({ family, files }: DeliveredFace): string[] =>
   files.map(({ name: file, style, weight, unicodeRange }) =>
     block('@font-face', [
-      `font-family: "${family.name}";`,
+      `font-family: ${cssString(family.name)};`,
       `font-style: ${style};`,
       `font-weight: ${weight.min === weight.max ? weight.min : `${weight.min} ${weight.max}`};`,
       'font-display: swap;',
-      `src: url("${FONT_FOLDER}/${file}") format("woff2");`,
+      `src: url(${cssString(`${FONT_FOLDER}/${file}`)}) format("woff2");`,
       `unicode-range: ${unicodeRange.replaceAll(',', ', ')};`,
     ]),
   );
@@ -82,9 +83,9 @@ const standInFaces = ({ family, standIn }: DeliveredFace): string[] =>
     ] as const
   ).map(([local, weights]) =>
     block('@font-face', [
-      `font-family: "${standInName(family)}";`,
+      `font-family: ${cssString(standInName(family))};`,
       `font-weight: ${weights};`,
-      `src: ${local.map((name) => `local("${name}")`).join(', ')};`,
+      `src: ${local.map((name) => `local(${cssString(name)})`).join(', ')};`,
       `size-adjust: ${percent(standIn.sizeAdjust)};`,
       `ascent-override: ${percent(standIn.ascentOverride)};`,
       `descent-override: ${percent(standIn.descentOverride)};`,

@@ -35,11 +35,11 @@ function place(root: Group, path: readonly string[], value: Group): void {
   const [head, ...rest] = path;
   if (head === undefined) return;
   if (rest.length === 0) {
-    const there = root[head];
+    const there = Object.hasOwn(root, head) ? root[head] : undefined;
     root[head] = isGroup(there) ? { ...there, ...value } : value;
     return;
   }
-  const next = root[head];
+  const next = Object.hasOwn(root, head) ? root[head] : undefined;
   const group: Group = isGroup(next) ? next : {};
   root[head] = group;
   place(group, rest, value);

@@ -6,11 +6,30 @@ import { chosenFaces, faceWords } from '../system/faces.ts';
 import { fluidCss } from '../type/fluid.ts';
 import { placeName } from '../type/scale.ts';
 
-/** Signs that Markdown would take for its own, in words that people wrote. */
-const plain = (text: string): string =>
-  text.replaceAll(/\s+/g, ' ').replaceAll(/[\\`*_{}[\]<>#|]/g, String.raw`\$&`);
+/** What Markdown takes for its own anywhere, and what it does at the beginning of a line. */
+const ANYWHERE = /[\\`*_{}[\]<>#|~&!]/g;
+const AT_FIRST = /^(?:[-+=:]|\d+(?=[.)]))/;
 
-const code = (text: string): string => `\`${text}\``;
+/**
+ * Words that people wrote, as Markdown that says just them. Source: CommonMark 0.31, backslash escapes:
+ * every sign of ASCII can stand behind one. A number before a dot keeps its digits: the dot is escaped.
+ */
+const plain = (text: string): string => {
+  const escaped = text
+    .replaceAll(/\s+/g, ' ')
+    .trim()
+    .replaceAll(ANYWHERE, String.raw`\$&`);
+  const first = AT_FIRST.exec(escaped)?.[0] ?? '';
+  if (first === '') return escaped;
+  return /^\d/.test(first) ? `${first}\\${escaped.slice(first.length)}` : `\\${escaped}`;
+};
+
+/** A code span; its fence is longer than any row of backticks in it. */
+const code = (text: string): string => {
+  const longest = Math.max(0, ...(text.match(/`+/g) ?? []).map(({ length }) => length));
+  const fence = '`'.repeat(longest + 1);
+  return longest === 0 ? `\`${text}\`` : `${fence} ${text} ${fence}`;
+};
 
 const table = (head: readonly string[], rows: readonly (readonly string[])[]): string[] => [
   `| ${head.join(' | ')} |`,

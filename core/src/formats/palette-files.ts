@@ -31,6 +31,9 @@ export const PALETTE_FORMAT_NAMES: Readonly<Record<PaletteFormat, string>> = {
 };
 
 const MOST = 256;
+const MOST_CHARACTERS = 1024 * 1024;
+/** Longer than any color that CSS writes. */
+const LONGEST_COLOR = 400;
 
 const named = (
   colors: readonly NamedColor[],
@@ -110,7 +113,7 @@ export const writePalette = (palette: PaletteFile, format: PaletteFormat): strin
   WRITE[format](palette);
 
 const hexOfText = (text: string): Hex | undefined => {
-  const read = parseColor(text);
+  const read = parseColor(text.slice(0, LONGEST_COLOR));
   return read.ok ? read.hex : undefined;
 };
 
@@ -131,7 +134,7 @@ function readGpl(text: string): Found {
   const colors = lines
     .filter((line) => /^\s*\d/.test(line))
     .map((line): NamedColor | undefined => {
-      const match = /^\s*(\d+)\s+(\d+)\s+(\d+)\s*(.*)$/.exec(line);
+      const match = /^\s{0,40}(\d{1,9})\s{1,40}(\d{1,9})\s{1,40}(\d{1,9})(.*)$/.exec(line);
       if (!match) return undefined;
       const hex = hexOfText(`rgb(${match[1]} ${match[2]} ${match[3]})`);
       const inRange = match.slice(1, 4).every((level) => Number(level) <= 255);
@@ -142,7 +145,7 @@ function readGpl(text: string): Found {
 }
 
 const readCss = (text: string): Found => ({
-  colors: [...text.matchAll(/--([\p{L}\p{N}_-]+)\s*:\s*([^;}]+)[;}]/gu)].map(
+  colors: [...text.matchAll(/--([\p{L}\p{N}_-]{1,200})\s{0,40}:([^;{}]{1,400})[;}]/gu)].map(
     ([, name = '', value = '']): NamedColor | undefined => {
       const hex = hexOfText(value);
       return hex && { name: name.replaceAll('-', ' '), hex };
@@ -168,15 +171,16 @@ function readJson(text: string): Found {
 }
 
 function readSvg(text: string): Found {
-  const name = /<svg[^>]*>\s*<title>([^<]*)<\/title>/.exec(text)?.[1];
+  const name = /<svg[^<>]*>\s{0,200}<title>([^<]*)<\/title>/.exec(text)?.[1];
   const rects = [
-    ...text.matchAll(
-      /<rect\b[^>]*?\bfill="([^"]+)"[^>]*?(?:\/>|>(?:\s*<title>([^<]*)<\/title>)?)/g,
-    ),
-  ];
+    ...text.matchAll(/<rect\b([^<>]*)>(?:\s{0,200}<title>([^<]*)<\/title>)?/g),
+  ].flatMap(([, attributes = '', title]) => {
+    const fill = /\bfill="([^"]{1,200})"/.exec(attributes)?.[1];
+    return fill === undefined ? [] : [[title, fill] as const];
+  });
   return {
     ...(name !== undefined && { name: unescaped(name) }),
-    colors: rects.map(([, fill = '', called = '']): NamedColor | undefined => {
+    colors: rects.map(([called = '', fill]): NamedColor | undefined => {
       const hex = hexOfText(fill);
       return hex && { name: unescaped(called), hex };
     }),
@@ -206,6 +210,8 @@ function formatOf(text: string): PaletteFormat {
  * the first are taken. Where no color can be read, a problem in words; nothing is thrown.
  */
 export function readPalette(text: string, fileName: string): ReadPalette {
+  if (text.length > MOST_CHARACTERS)
+    return { ok: false, problem: `${fileName} is larger than a palette can be (1 MB).` };
   const format = formatOf(text);
   const read = { gpl: readGpl, css: readCss, json: readJson, svg: readSvg, txt: readHexList };
   const { name, colors } = read[format](text);

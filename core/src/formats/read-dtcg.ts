@@ -1,4 +1,5 @@
 import type { StyleDocument } from '../system/document.ts';
+import { inheritedWords, isInherited, jsonProblem } from '../system/json.ts';
 import { readDocument } from '../system/upgrade.ts';
 import type { TokenJson } from '../tokens/token.ts';
 import { readForm } from '../tokens/token-forms.ts';
@@ -40,7 +41,8 @@ interface Found {
 /** Tokens that stand below a token, where the format allows none. */
 function* belowToken(node: Node, path: readonly string[]): Generator<Found> {
   if (path.length > DEEPEST) return;
-  if ('$value' in node) yield { path: path.join('.'), node, inheritedType: undefined, below: true };
+  if (Object.hasOwn(node, '$value'))
+    yield { path: path.join('.'), node, inheritedType: undefined, below: true };
   for (const [key, child] of Object.entries(node))
     if (!key.startsWith('$') && isNode(child)) yield* belowToken(child, [...path, key]);
 }
@@ -51,7 +53,7 @@ function* tokensOf(
   inheritedType: string | undefined,
 ): Generator<Found> {
   const type = typeof node['$type'] === 'string' ? node['$type'] : inheritedType;
-  if ('$value' in node) {
+  if (Object.hasOwn(node, '$value')) {
     yield { path: path.join('.'), node, inheritedType };
     // The format has no tokens below a token; what stands there is found all the same, to be told.
     for (const [key, child] of Object.entries(node))
@@ -71,8 +73,18 @@ const aliasOf = (value: TokenJson | undefined): string | undefined =>
 
 type Resolved = { value: TokenJson; type: string | undefined } | { problem: string };
 
+/** How many parts of values references may still lead to, in one file. */
+interface Budget {
+  left: number;
+}
+
+/** Parts that references may lead to: twice what a file may hold without any. */
+const MOST_FILLED = 400_000;
+
+const TOO_LARGE = 'with its references followed it is too large: they double at each level';
+
 /** Follows references to a value; a reference that leads nowhere, or in a circle, is a problem. */
-function resolve(found: Found, all: ReadonlyMap<string, Found>): Resolved {
+function resolve(found: Found, all: ReadonlyMap<string, Found>, budget: Budget): Resolved {
   const seen = new Set<string>();
   let here = found;
   for (;;) {
@@ -80,7 +92,8 @@ function resolve(found: Found, all: ReadonlyMap<string, Found>): Resolved {
     const type = typeof $type === 'string' ? $type : here.inheritedType;
     const alias = aliasOf($value);
     if (alias === undefined) {
-      const value = filled($value ?? null, all, 0);
+      const value = filled($value ?? null, all, 0, budget);
+      if (budget.left < 0) return { problem: TOO_LARGE };
       return value === undefined
         ? { problem: 'a part of it refers to a token that is not there' }
         : { value, type };
@@ -98,20 +111,22 @@ function filled(
   value: TokenJson,
   all: ReadonlyMap<string, Found>,
   depth: number,
+  budget: Budget,
 ): TokenJson | undefined {
-  if (depth > DEEPEST) return undefined;
+  budget.left -= 1;
+  if (depth > DEEPEST || budget.left < 0) return undefined;
   const alias = aliasOf(value);
   if (alias !== undefined) {
     const target = all.get(alias)?.node['$value'];
-    return target === undefined ? undefined : filled(target, all, depth + 1);
+    return target === undefined ? undefined : filled(target, all, depth + 1, budget);
   }
   if (Array.isArray(value)) {
-    const parts = value.map((part: TokenJson) => filled(part, all, depth + 1));
+    const parts = value.map((part: TokenJson) => filled(part, all, depth + 1, budget));
     return parts.includes(undefined) ? undefined : (parts as TokenJson[]);
   }
   if (!isNode(value)) return value;
   const entries = Object.entries(value).map(
-    ([key, part]) => [key, filled(part, all, depth + 1)] as const,
+    ([key, part]) => [key, filled(part, all, depth + 1, budget)] as const,
   );
   return entries.some(([, part]) => part === undefined)
     ? undefined
@@ -122,7 +137,8 @@ function filled(
 function extensionOf(node: Node): TokenJson | undefined {
   const extensions = node['$extensions'];
   const own = isNode(extensions) ? extensions[EXTENSION] : undefined;
-  return isNode(own) ? own['value'] : undefined;
+  const value = isNode(own) ? own['value'] : undefined;
+  return value === undefined || jsonProblem(value) === undefined ? value : undefined;
 }
 
 const isTokenPath = (path: string): boolean =>
@@ -143,10 +159,13 @@ export function readDtcg(text: string): ReadDtcg {
       message: `This is not JSON: ${error instanceof Error ? error.message : 'it cannot be read'}.`,
     };
   }
+  const harm = jsonProblem(root, () => true);
+  if (harm !== undefined)
+    return { kind: 'problem', message: `This file cannot be taken: ${harm}. Nothing was taken.` };
   if (!isNode(root)) return { kind: 'problem', message: 'A token file is one JSON object.' };
   const extensions = root['$extensions'];
   const own = isNode(extensions) ? extensions[EXTENSION] : undefined;
-  if (isNode(own) && 'decisions' in own) {
+  if (isNode(own) && Object.hasOwn(own, 'decisions')) {
     const read = readDocument(own['decisions']);
     if (read.ok) return { kind: 'system', document: read.document };
     const [first] = read.problems;
@@ -166,8 +185,17 @@ export function readDtcg(text: string): ReadDtcg {
   const all = new Map(found.map((one) => [one.path, one]));
   const tokens: CustomItem[] = [];
   const leftOut: LeftOut[] = [];
+  const budget: Budget = { left: MOST_FILLED };
   for (const one of found) {
-    const resolved = resolve(one, all);
+    const { $type = one.inheritedType } = one.node;
+    const inherited = [...one.path.split('.'), typeof $type === 'string' ? $type : ''].find(
+      isInherited,
+    );
+    if (inherited !== undefined) {
+      leftOut.push({ path: one.path, reason: inheritedWords(inherited) });
+      continue;
+    }
+    const resolved = resolve(one, all, budget);
     if (one.below)
       leftOut.push({ path: one.path, reason: 'it stands below a token, where only groups may' });
     else if ('problem' in resolved) leftOut.push({ path: one.path, reason: resolved.problem });
@@ -177,8 +205,9 @@ export function readDtcg(text: string): ReadDtcg {
       leftOut.push({ path: one.path, reason: 'its name has a sign that names may not have' });
     else {
       const form = readForm(resolved.type, resolved.value);
-      if (!form.ok) {
-        leftOut.push({ path: one.path, reason: form.reason });
+      const unkept = form.ok ? jsonProblem(form.value) : form.reason;
+      if (!form.ok || unkept !== undefined) {
+        leftOut.push({ path: one.path, reason: unkept ?? '' });
         continue;
       }
       const alias = aliasOf(one.node['$value']);

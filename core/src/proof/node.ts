@@ -28,13 +28,17 @@ const escaped = (text: string): string =>
     .replaceAll('>', '&gt;')
     .replaceAll('"', '&quot;');
 
-/** The page as HTML; every word and attribute value is escaped. */
-export function writeHtml(node: ProofNode): string {
+/**
+ * The page as HTML; every word and attribute value is escaped, and SVG goes through `safe`, which takes out
+ * of it whatever could act or load.
+ */
+export function writeHtml(node: ProofNode, safe: (svg: string) => string): string {
   if (typeof node === 'string') return escaped(node);
   const attributes = Object.entries(node.attributes)
     .map(([name, value]) => ` ${name}="${escaped(value)}"`)
     .join('');
   const open = `<${node.tag}${attributes}>`;
   if (node.tag === 'img') return open;
-  return `${open}${node.svg ?? ''}${node.children.map(writeHtml).join('')}</${node.tag}>`;
+  const svg = node.svg === undefined ? '' : safe(node.svg);
+  return `${open}${svg}${node.children.map((child) => writeHtml(child, safe)).join('')}</${node.tag}>`;
 }

@@ -8,7 +8,7 @@ export const forgetting = ({ layout, space }: StyleDocument, id: string): Patch 
   ...inOrder(space.roles).flatMap(([role, own]) =>
     (['value', 'block'] as const).flatMap((side) => {
       const length = own[side];
-      return length?.kind === 'stepped' && id in length.at
+      return length?.kind === 'stepped' && Object.hasOwn(length.at, id)
         ? [{ op: 'remove', path: `/space/roles/items/${role}/${side}/at/${id}` } as const]
         : [];
     }),

@@ -26,7 +26,7 @@ const STATES = {
 } as const;
 type State = keyof typeof STATES;
 
-const isState = (id: ColorFamily): id is State => id in STATES;
+const isState = (id: ColorFamily): id is State => Object.hasOwn(STATES, id);
 
 /** The neutrals’ ramp has no source of its own. */
 const NEUTRAL_RAMP = 'neutral';

@@ -7,7 +7,8 @@ import { fontFamily } from '../fonts/family.ts';
 import { LANGUAGE_CODES } from '../fonts/languages.ts';
 import { MOOD_WORDS } from '../fonts/mood.ts';
 import { NEEDS } from '../fonts/pairing.ts';
-import { collection, id, label, share, words } from './schema-parts.ts';
+import { isInherited } from './json.ts';
+import { collection, id, json, label, ownName, share, words } from './schema-parts.ts';
 import { layoutSchema, shapeSchema, spaceSchema } from './space-schema.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
@@ -210,18 +211,23 @@ const textUse = z.strictObject({
   on: id,
 });
 
-const tokenPath = z
-  .string()
-  .check(z.minLength(1), z.maxLength(200), z.regex(/^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*$/));
+const tokenPath = z.string().check(
+  z.minLength(1),
+  z.maxLength(200),
+  z.regex(/^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*$/),
+  z.refine((path) => !path.split('.').some(isInherited), {
+    error: 'a part of it is called as something that every object has',
+  }),
+);
 
 /** A token that came from elsewhere and is carried along; its value is one of the open format. */
 const customToken = z.strictObject({
   path: tokenPath,
-  type: z.string().check(z.minLength(1), z.maxLength(40)),
-  value: z.json(),
+  type: z.string().check(z.minLength(1), z.maxLength(40), ownName),
+  value: json,
   alias: z.optional(tokenPath),
   /** What our own extension said of it. */
-  extension: z.optional(z.json()),
+  extension: z.optional(json),
   description: z.optional(words),
 });
 
@@ -359,7 +365,10 @@ export const documentSchema = z.strictObject({
   content,
   tokens: z.strictObject({ custom: collection(customToken) }),
   /** Findings that were accepted as they are, by the finding's id. */
-  accepted: z.record(z.string().check(z.maxLength(200)), z.strictObject({ reason: words })),
+  accepted: z.record(
+    z.string().check(z.maxLength(200), ownName),
+    z.strictObject({ reason: words }),
+  ),
 });
 
 export type StyleDocument = DeepReadonly<z.infer<typeof documentSchema>>;

@@ -1,25 +1,30 @@
-import { produce } from 'immer';
-import { applyPatch } from 'rfc6902';
 import * as z from 'zod/mini';
 import type { StyleDocument } from './document.ts';
+import { json } from './schema-parts.ts';
+import { frozen, inheritedWords, isInherited, jsonOf, jsonProblem, type Json } from './json.ts';
 import { validate, type Problem } from './validate.ts';
 
-/** Any JSON value; one schema for all, so that a description of the API can name it. */
-export const jsonValue = z.json();
+export { jsonOf, type Json } from './json.ts';
+
+/** The parts of a JSON Pointer (RFC 6901). */
+const partsOf = (pointer: string): string[] =>
+  pointer
+    .split('/')
+    .slice(1)
+    .map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'));
 
 const path = z.string().check(
   z.maxLength(400),
   z.regex(/^(\/([^~/]|~0|~1)+)+$/),
-  z.refine((text) => !/\/(__proto__|constructor|prototype)(\/|$)/.test(text)),
-  z.refine((text) => !/\/(order|files|mood|languages|needs|because)\//.test(text), {
-    error: 'lists are replaced whole',
+  z.refine((text) => !partsOf(text).some(isInherited), {
+    error: 'a place in it is called as something that every object has',
   }),
 );
 
 /** The operations of JSON Patch (RFC 6902) that a change is made of. */
 export const operation = z.discriminatedUnion('op', [
-  z.strictObject({ op: z.literal('add'), path, value: jsonValue }),
-  z.strictObject({ op: z.literal('replace'), path, value: jsonValue }),
+  z.strictObject({ op: z.literal('add'), path, value: json }),
+  z.strictObject({ op: z.literal('replace'), path, value: json }),
   z.strictObject({ op: z.literal('remove'), path }),
 ]);
 
@@ -28,45 +33,88 @@ export const patchSchema = z.array(operation).check(z.minLength(1), z.maxLength(
 export type Operation = Readonly<z.infer<typeof operation>>;
 export type Patch = readonly Operation[];
 
-/** The value of an operation. */
-export type Json = Extract<Operation, { op: 'add' }>['value'];
-
-/** A copy of something that is JSON by its schema, as the value of an operation. */
-export const jsonOf = (value: unknown): Json => JSON.parse(JSON.stringify(value)) as Json;
-
 export type Patched =
-  | { readonly ok: true; readonly document: StyleDocument }
+  | {
+      readonly ok: true;
+      readonly document: StyleDocument;
+      /** What leads back from `document` to the one before, last operation first. */
+      readonly inverse: Patch;
+    }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
-/**
- * The document with the operations applied, whole or not at all; parts that no operation touches
- * keep their identity. Problems where an operation does not fit, or the result is no valid document.
- */
-export function patched(document: StyleDocument, patch: Patch): Patched {
-  let failed: Problem | undefined;
-  const next = produce(document, (draft) => {
-    const results = applyPatch(
-      draft,
-      patch.map((operation) => structuredCopy(operation)),
-    );
-    const at = results.findIndex((result) => result !== null);
-    if (at >= 0)
-      failed = { path: patch[at]?.path ?? '', message: 'there is nothing at this place to change' };
-  });
-  if (failed) return { ok: false, problems: [failed] };
-  const checked = validate(next);
-  return checked.ok ? { ok: true, document: next } : checked;
+type Node = Record<string, unknown>;
+
+const isNode = (thing: unknown): thing is Node =>
+  typeof thing === 'object' && thing !== null && !Array.isArray(thing);
+
+/** A tree in which what is about to change is copied once, and all else is shared. */
+function draftOf(document: StyleDocument) {
+  const copies = new Set<unknown>();
+  const copied = (node: Node): Node => {
+    if (copies.has(node)) return node;
+    const copy = { ...node };
+    copies.add(copy);
+    return copy;
+  };
+  const root = copied(document as unknown as Node);
+  return {
+    root,
+    /** The part that holds the last name of a path, ready to be changed; a problem where there is none. */
+    holderOf(parts: readonly string[]): Node | string {
+      let here = root;
+      for (const part of parts.slice(0, -1)) {
+        const next = Object.hasOwn(here, part) ? here[part] : undefined;
+        if (Array.isArray(next)) return 'lists are replaced whole';
+        if (!isNode(next)) return 'there is nothing at this place to change';
+        here = here[part] = copied(next);
+      }
+      return here;
+    },
+  };
 }
 
-/** A copy, so that a value in a patch is never shared with a document that is drafted later. */
-const structuredCopy = (operation: Operation): Operation =>
-  JSON.parse(JSON.stringify(operation)) as Operation;
-
-const partsOf = (pointer: string): string[] =>
-  pointer
-    .split('/')
-    .slice(1)
-    .map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'));
+/**
+ * The document with the operations applied, whole or not at all, and what leads back. Parts that no
+ * operation touches keep their identity. Every place has to exist as a part of its own, but the last of an
+ * added one; elements of lists are not addressed (a list is replaced whole), so that each operation has
+ * one inverse. Problems where an operation does not fit, or the result is no valid document. Source of the
+ * operations: RFC 6902, of which `test`, `move` and `copy` are not taken.
+ */
+export function patched(document: StyleDocument, patch: Patch): Patched {
+  const draft = draftOf(frozen(document));
+  const inverse: Operation[] = [];
+  for (const operation of patch) {
+    const refused = (message: string): Patched => ({
+      ok: false,
+      problems: [{ path: operation.path, message }],
+    });
+    const parts = partsOf(operation.path);
+    const name = parts.at(-1);
+    if (name === undefined) return refused('the whole document is no place to change');
+    if (isInherited(name)) return refused(inheritedWords(name));
+    const holder = draft.holderOf(parts);
+    if (typeof holder === 'string') return refused(holder);
+    const isThere = Object.hasOwn(holder, name);
+    if (!isThere && operation.op !== 'add')
+      return refused('there is nothing at this place to change');
+    const before = holder[name] as Json;
+    const { path: at } = operation;
+    if (operation.op === 'remove') {
+      delete holder[name];
+      inverse.push({ op: 'add', path: at, value: before });
+    } else {
+      const problem = jsonProblem(operation.value);
+      if (problem !== undefined) return refused(problem);
+      holder[name] = jsonOf(operation.value);
+      inverse.push(
+        isThere ? { op: 'replace', path: at, value: before } : { op: 'remove', path: at },
+      );
+    }
+  }
+  const next = frozen(draft.root) as unknown as StyleDocument;
+  const checked = validate(next);
+  return checked.ok ? { ok: true, document: next, inverse: inverse.toReversed() } : checked;
+}
 
 /** What stands at a JSON Pointer (RFC 6901); undefined where there is nothing. */
 export function valueAt(document: unknown, pointer: string): unknown {
@@ -78,35 +126,15 @@ export function valueAt(document: unknown, pointer: string): unknown {
   return here;
 }
 
-/**
- * The operations that lead back from `patched(document, patch)` to `document`, last first.
- * Array elements are never addressed (orders are replaced whole), so that each has one inverse.
- */
-export function inverseOf(document: StyleDocument, patch: Patch): Patch {
-  const inverse: Operation[] = [];
-  let here = document;
-  for (const operation of patch) {
-    const before = valueAt(here, operation.path);
-    inverse.unshift(
-      before === undefined
-        ? { op: 'remove', path: operation.path }
-        : {
-            op: operation.op === 'remove' ? 'add' : 'replace',
-            path: operation.path,
-            value: before as Json,
-          },
-    );
-    here = produce(here, (draft) => {
-      applyPatch(draft, [structuredCopy(operation)]);
-    });
-  }
-  return inverse;
-}
-
 /** Whether a change at one path bears on the other: the same, an ancestor or a descendant. */
 export const overlaps = (one: string, other: string): boolean =>
   one === other || one.startsWith(`${other}/`) || other.startsWith(`${one}/`);
 
-/** The first path of `patch` that bears on one of `others`. */
-export const firstOverlap = (patch: Patch, others: Patch): string | undefined =>
-  patch.find(({ path: own }) => others.some((operation) => overlaps(own, operation.path)))?.path;
+/** The places of `patch` that bear on one of `others`, each once, in the order of the patch. */
+export const overlapsOf = (patch: Patch, others: Patch): readonly string[] => [
+  ...new Set(
+    patch
+      .map(({ path: own }) => own)
+      .filter((own) => others.some((operation) => overlaps(own, operation.path))),
+  ),
+];

@@ -21,7 +21,7 @@ function* reference(
   id: string | undefined,
   { items }: Collection<unknown>,
 ): Generator<Problem> {
-  if (id !== undefined && !(id in items)) yield missing(path, what, id);
+  if (id !== undefined && !Object.hasOwn(items, id)) yield missing(path, what, id);
 }
 
 /** A length that names steps, anchors, breakpoints and roles that are there. */

@@ -1,6 +1,7 @@
 import { nearestStep } from '../space/scale.ts';
 import { SCHEMA } from './document.ts';
 import { LINE } from './new-document.ts';
+import { jsonProblem } from './json.ts';
 import type { Patch } from './patch.ts';
 import { usualLayout, usualShape, usualSpace, usualSpaceRoles } from './usual-space.ts';
 import { validate, type Validated } from './validate.ts';
@@ -18,7 +19,7 @@ function changed(
 ): unknown {
   const [head, ...rest] = path;
   if (head === undefined) return change(value);
-  if (!isRecord(value) || !(head in value)) return value;
+  if (!isRecord(value) || !Object.hasOwn(value, head)) return value;
   return { ...value, [head]: changed(value[head], rest, change) };
 }
 
@@ -113,12 +114,12 @@ const spaceThatIsKept: Upgrade = (document) => {
 };
 
 /** One upgrade for each older schema number, to the next one. Schema 1 is the first. */
-const UPGRADES: Readonly<Record<number, Upgrade>> = {
-  1: (document) => lineOfTheBrief(anchorsInOrder(labelsOfTheirOwn(document))),
-  2: (document) => emptyCollections(document),
-  3: (document) => spaceThatIsKept(document),
-  4: (document) => zoomOfTheBrief(document),
-};
+const UPGRADES: ReadonlyMap<number, Upgrade> = new Map([
+  [1, (document) => lineOfTheBrief(anchorsInOrder(labelsOfTheirOwn(document)))],
+  [2, emptyCollections],
+  [3, spaceThatIsKept],
+  [4, zoomOfTheBrief],
+]);
 
 /** Reads a stored document of any schema number up to the newest; a newer one is a problem. */
 export function readDocument(value: unknown): Validated {
@@ -126,13 +127,15 @@ export function readDocument(value: unknown): Validated {
     ok: false,
     problems: [{ path: '/schema', message }],
   });
-  if (!isRecord(value) || typeof value['schema'] !== 'number')
+  if (!isRecord(value) || !Number.isInteger(value['schema']))
     return problem('this is not a system that Garnish wrote');
-  if (value['schema'] > SCHEMA)
+  const harm = jsonProblem(value);
+  if (harm !== undefined) return { ok: false, problems: [{ path: '', message: harm }] };
+  if (Number(value['schema']) > SCHEMA)
     return problem('a newer Garnish wrote this system; update this one');
   let here = value;
-  for (let schema = value['schema']; schema < SCHEMA; schema += 1) {
-    const upgrade = UPGRADES[schema];
+  for (let schema = Number(value['schema']); schema < SCHEMA; schema += 1) {
+    const upgrade = UPGRADES.get(schema);
     if (!upgrade) return problem(`there is no way from schema ${schema} to ${SCHEMA}`);
     here = { ...upgrade(here), schema: schema + 1 };
   }

@@ -27,7 +27,7 @@ function* orderProblems(path: string, { order, items }: Collection<unknown>): Ge
   const seen = new Set(order);
   if (seen.size !== order.length) yield { path: `${path}/order`, message: 'names a thing twice' };
   for (const id of order)
-    if (!(id in items))
+    if (!Object.hasOwn(items, id))
       yield { path: `${path}/order`, message: `names “${id}”, which is not there` };
   for (const id of Object.keys(items))
     if (!seen.has(id)) yield { path: `${path}/items/${id}`, message: 'is missing from the order' };
@@ -41,15 +41,15 @@ function* paintProblems({ color }: StyleDocument): Generator<Problem> {
       if (
         (paint.kind === 'rung' || paint.kind === 'near') &&
         paint.ramp !== NEUTRAL &&
-        !(paint.ramp in color.sources.items)
+        !Object.hasOwn(color.sources.items, paint.ramp)
       )
         yield { path: `${path}/ramp`, message: `there is no ramp “${paint.ramp}”` };
-      if (paint.kind === 'source' && !(paint.source in color.sources.items))
+      if (paint.kind === 'source' && !Object.hasOwn(color.sources.items, paint.source))
         yield { path: `${path}/source`, message: `there is no color “${paint.source}”` };
     }
   for (const [id, role] of inOrder(color.roles))
     for (const mode of MODES) yield* shareProblems(color, id, role[mode], mode);
-  if (!(color.neutral.source in color.sources.items))
+  if (!Object.hasOwn(color.sources.items, color.neutral.source))
     yield { path: '/color/neutral/source', message: 'names a color that is not there' };
 }
 
@@ -76,37 +76,37 @@ function* veilProblems({ color, content, type }: StyleDocument): Generator<Probl
     yield* orderProblems(path, stops);
     if (stops.order.length < 2) yield { path, message: 'a gradient has two colors at least' };
     for (const [stop, { color: role }] of inOrder(stops))
-      if (!(role in color.roles.items))
+      if (!Object.hasOwn(color.roles.items, role))
         yield { path: `${path}/items/${stop}/color`, message: `there is no color role “${role}”` };
   }
   for (const [id, { boxes, color: tint, ink }] of inOrder(color.veils)) {
     const path = `/color/veils/items/${id}`;
     yield* orderProblems(`${path}/boxes`, boxes);
-    if (!(ink in color.roles.items))
+    if (!Object.hasOwn(color.roles.items, ink))
       yield { path: `${path}/ink`, message: `there is no color role “${ink}”` };
-    if (!tint.startsWith('#') && !(tint in color.roles.items))
+    if (!tint.startsWith('#') && !Object.hasOwn(color.roles.items, tint))
       yield { path: `${path}/color`, message: `there is no color role “${tint}”` };
     for (const [box, { text }] of inOrder(boxes))
-      if (!(text in type.roles.items))
+      if (!Object.hasOwn(type.roles.items, text))
         yield {
           path: `${path}/boxes/items/${box}/text`,
           message: `there is no text role “${text}”`,
         };
   }
-  if (content.heroVeil !== undefined && !(content.heroVeil in color.veils.items))
+  if (content.heroVeil !== undefined && !Object.hasOwn(color.veils.items, content.heroVeil))
     yield { path: '/content/heroVeil', message: 'names a picture that is not there' };
   for (const role of Object.values(content.artwork?.fills ?? {}))
-    if (!(role in color.roles.items))
+    if (!Object.hasOwn(color.roles.items, role))
       yield { path: '/content/artwork/fills', message: `there is no color role “${role}”` };
 }
 
 function* useProblems({ color, type }: StyleDocument): Generator<Problem> {
   for (const [id, use] of inOrder(color.texts)) {
     const path = `/color/texts/items/${id}`;
-    if (!(use.text in type.roles.items))
+    if (!Object.hasOwn(type.roles.items, use.text))
       yield { path: `${path}/text`, message: `there is no text role “${use.text}”` };
     for (const end of ['color', 'on'] as const)
-      if (!(use[end] in color.roles.items))
+      if (!Object.hasOwn(color.roles.items, use[end]))
         yield { path: `${path}/${end}`, message: `there is no color role “${use[end]}”` };
   }
 }
@@ -128,9 +128,9 @@ function* anchorProblems({ space, type }: StyleDocument): Generator<Problem> {
     if (container && container.from >= container.to)
       yield { path: `${path}/container`, message: 'the narrower container comes first' };
     for (const key of Object.keys(sizes))
-      if (!(key in type.anchors.items))
+      if (!Object.hasOwn(type.anchors.items, key))
         yield { path: `${path}/sizes/${key}`, message: 'names an anchor that is not there' };
-    if (after !== undefined && !(after in space.steps.items))
+    if (after !== undefined && !Object.hasOwn(space.steps.items, after))
       yield { path: `${path}/after`, message: `there is no step “${after}”` };
   }
 }
@@ -226,7 +226,7 @@ function isSound(key: PartKey, part: unknown): boolean {
 const isOfForm = (value: unknown): value is StyleDocument =>
   isRecord(value) &&
   Object.keys(value).length === PARTS.length &&
-  PARTS.every((key) => key in value && isSound(key, value[key]));
+  PARTS.every((key) => Object.hasOwn(value, key) && isSound(key, value[key]));
 
 /**
  * Checks a value against the schema and against what a schema cannot say: that every reference

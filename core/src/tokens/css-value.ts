@@ -1,3 +1,4 @@
+import { cssString } from '../css-string.ts';
 import { propertyOfPath, type TokenJson } from './token.ts';
 
 const isRecord = (value: TokenJson | undefined): value is { readonly [key: string]: TokenJson } =>
@@ -43,8 +44,7 @@ const lengthCss =
       ? `${value['value']}${value['unit']}`
       : undefined;
 
-const familyName = (name: string): string =>
-  /^[a-z-]+$/.test(name) ? name : `"${name.replaceAll(/["\\\n]/g, '')}"`;
+const familyName = (name: string): string => (/^[a-z-]+$/.test(name) ? name : cssString(name));
 
 /** Colors with their places, one after the other, as a gradient to the right. */
 function gradientCss(value: TokenJson): string | undefined {
@@ -108,32 +108,34 @@ function transitionCss(value: TokenJson): string | undefined {
   return parts.includes(undefined) ? undefined : parts.join(' ');
 }
 
-const CSS_OF: Readonly<Record<string, (value: TokenJson) => string | undefined>> = {
-  color: colorCss,
-  gradient: gradientCss,
-  dimension: dimensionCss,
-  duration: durationCss,
-  number: (value) => (isNumber(value) ? String(value) : undefined),
-  fontWeight: (value) => (isNumber(value) ? String(value) : undefined),
-  fontFamily: (value) =>
-    typeof value === 'string'
-      ? familyName(value)
-      : isList(value) && value.every((name) => typeof name === 'string')
-        ? value.map((name) => familyName(name)).join(', ')
-        : undefined,
-  cubicBezier: easingCss,
-  shadow: shadowCss,
-  border: borderCss,
-  strokeStyle: strokeCss,
-  transition: transitionCss,
-};
+const CSS_OF: ReadonlyMap<string, (value: TokenJson) => string | undefined> = new Map(
+  Object.entries({
+    color: colorCss,
+    gradient: gradientCss,
+    dimension: dimensionCss,
+    duration: durationCss,
+    number: (value) => (isNumber(value) ? String(value) : undefined),
+    fontWeight: (value) => (isNumber(value) ? String(value) : undefined),
+    fontFamily: (value) =>
+      typeof value === 'string'
+        ? familyName(value)
+        : isList(value) && value.every((name) => typeof name === 'string')
+          ? value.map((name) => familyName(name)).join(', ')
+          : undefined,
+    cubicBezier: easingCss,
+    shadow: shadowCss,
+    border: borderCss,
+    strokeStyle: strokeCss,
+    transition: transitionCss,
+  }),
+);
 
 /**
  * A value of the open token format as CSS writes it; undefined for types that no single CSS value
  * stands for, and for values that are not of their type.
  */
 export const cssOfJson = (type: string, value: TokenJson): string | undefined =>
-  CSS_OF[type]?.(value);
+  CSS_OF.get(type)?.(value);
 
 const fixedCss = (value: TokenJson | undefined): string | undefined =>
   lengthCss(['px', 'rem', 'em'])(value ?? null);

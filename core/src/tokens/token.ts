@@ -104,10 +104,14 @@ export function plainName(name: string): string {
 export function slugs(names: Iterable<readonly [id: string, name: string]>): Map<string, string> {
   const taken = new Set<string>();
   const result = new Map<string, string>();
+  /** The number that a name got last: of a thousand alike none asks for all before it. */
+  const numbers = new Map<string, number>();
   for (const [id, name] of names) {
     const plain = plainName(name);
     let slug = plain;
-    for (let number = 2; taken.has(slug); number += 1) slug = `${plain}-${number}`;
+    let number = numbers.get(plain) ?? 1;
+    while (taken.has(slug)) slug = `${plain}-${(number += 1)}`;
+    numbers.set(plain, number);
     taken.add(slug);
     result.set(id, slug);
   }

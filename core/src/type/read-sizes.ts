@@ -16,16 +16,18 @@ export interface FittedScale {
   readonly outliers: readonly number[];
 }
 
-const NUMBER = /(-?\d*\.?\d+)\s*(px|rem|em|pt|vw|vi|%)?/g;
+const NUMBER = /(-?\d{0,12}\.?\d{1,12})\s{0,4}(px|rem|em|pt|vw|vi|%)?/g;
 
 /** Units that a size can be read in, in px at a root of 16 px; those of the viewport say nothing. */
-const PX_OF: Readonly<Record<string, number>> = {
-  px: 1,
-  rem: ROOT_PX,
-  em: ROOT_PX,
-  pt: 96 / 72,
-  '%': ROOT_PX / 100,
-};
+const PX_OF: ReadonlyMap<string, number> = new Map(
+  Object.entries({
+    px: 1,
+    rem: ROOT_PX,
+    em: ROOT_PX,
+    pt: 96 / 72,
+    '%': ROOT_PX / 100,
+  }),
+);
 
 /** A size that was read, and the words that it stands in. */
 export interface ReadSize {
@@ -33,12 +35,36 @@ export interface ReadSize {
   readonly text: string;
 }
 
+/** No list of sizes is longer. */
+export const MOST_CHARACTERS = 100_000;
+
+/** The things of a list: apart by lines, semicolons, commas outside brackets, or a space before a number. */
+function listed(text: string): string[] {
+  const parts: string[] = [];
+  let depth = 0;
+  let from = 0;
+  for (let at = 0; at < text.length; at += 1) {
+    const sign = text[at] ?? '';
+    if (sign === '(') depth += 1;
+    if (sign === ')') depth = Math.max(0, depth - 1);
+    const ends =
+      sign === '\n' ||
+      sign === ';' ||
+      (depth === 0 && (sign === ',' || (/\s/.test(sign) && /[\d.]/.test(text[at + 1] ?? ''))));
+    if (!ends) continue;
+    parts.push(text.slice(from, at));
+    from = at + 1;
+    if (sign === '\n') depth = 0;
+  }
+  return [...parts, text.slice(from)];
+}
+
 /** The last length of a clamp with a unit that counts is its largest size. */
 function sizeIn(text: string): number | undefined {
   const bounds = /clamp\(([^()]*(?:\([^()]*\)[^()]*)*)\)/.exec(text)?.[1]?.split(',');
   const part = bounds ? (bounds.at(-1) ?? '') : text;
   const found = [...part.matchAll(NUMBER)].flatMap(([, number, unit = 'px']) => {
-    const factor = PX_OF[unit];
+    const factor = PX_OF.get(unit);
     return factor === undefined ? [] : [Number(number) * factor];
   });
   return found.find((px) => px >= 4 && px <= 400);
@@ -47,16 +73,18 @@ function sizeIn(text: string): number | undefined {
 /**
  * The sizes in a text: a list of numbers (px, where no unit is said), or a fragment of a style
  * sheet, of which only declarations of `font-size`, of `font` and of custom properties count. Of a
- * clamp the largest size is read. In px at a root of 16 px, in the order of the text.
+ * clamp the largest size is read. In px at a root of 16 px, in the order of the text, of which the
+ * first 100,000 characters are read.
  */
-export function readSizes(text: string): readonly ReadSize[] {
+export function readSizes(whole: string): readonly ReadSize[] {
+  const text = whole.slice(0, MOST_CHARACTERS);
   const declarations = [
     ...text.matchAll(/(?:^|[;{\s])((?:--[\w-]+|font-size|font))\s*:\s*([^;}]+)/g),
   ];
   const parts =
     declarations.length > 0
       ? declarations.map(([, name = '', value = '']) => ({ text: `${name}: ${value}`, value }))
-      : text.split(/[\n;]|,(?![^(]*\))|\s+(?=[\d.])/).map((value) => ({ text: value, value }));
+      : listed(text).map((value) => ({ text: value, value }));
   return parts.flatMap(({ text: words, value }) => {
     const px = sizeIn(value);
     return px === undefined ? [] : [{ px, text: words.trim() }];

@@ -36,7 +36,7 @@ export const painted = (
   decided: Readonly<Record<string, readonly [light: Paint, dark: Paint]>>,
 ): StyleDocument['color']['roles'] => {
   const usual = usualColorRoles(ramps);
-  const added = Object.keys(decided).filter((id) => !(id in usual.items));
+  const added = Object.keys(decided).filter((id) => !Object.hasOwn(usual.items, id));
   return collectionOf(
     [...usual.order, ...added].map((id) => {
       const [light, dark] = decided[id] ?? [];

@@ -1,8 +1,8 @@
 import { Moon, Redo2, Search, Sun, Undo2, type LucideIcon } from 'lucide-react';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Step } from '../system/history.ts';
 import { useStore, useSystem } from '../system/system-context.ts';
+import { useNameDraft } from '../ui/name-field.tsx';
 import { setPreferences, usePreferences } from './preferences.ts';
 
 const SAVING = {
@@ -13,26 +13,25 @@ const SAVING = {
 
 function Name({ name }: { readonly name: string }) {
   const store = useStore();
-  const [draft, setDraft] = useState<string>();
-  const take = (): void => {
-    const next = draft?.trim();
-    if (next && next !== name)
-      store.change([{ op: 'replace', path: '/name', value: next }], `name ${next}`);
-    setDraft(undefined);
-  };
+  const { input, problem } = useNameDraft(name, (next) =>
+    store.change([{ op: 'replace', path: '/name', value: next }], `name ${next}`),
+  );
   return (
-    <input
-      aria-label="Name of the system"
-      className="min-h-7 max-w-80 min-w-24 shrink bg-transparent px-1 font-semibold text-ellipsis [field-sizing:content] hover:bg-base-200 focus:bg-base-100"
-      maxLength={80}
-      value={draft ?? name}
-      onChange={(event) => setDraft(event.currentTarget.value)}
-      onBlur={take}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-        if (event.key === 'Escape') setDraft(undefined);
-      }}
-    />
+    <span className="relative flex min-w-24 shrink">
+      <input
+        aria-label="Name of the system"
+        className="min-h-7 max-w-80 min-w-24 shrink bg-transparent px-1 font-semibold text-ellipsis [field-sizing:content] hover:bg-base-200 focus:bg-base-100"
+        {...input}
+      />
+      {problem !== undefined && (
+        <span
+          role="alert"
+          className="absolute start-0 top-full z-30 bg-base-100 px-1 text-xs whitespace-nowrap text-error"
+        >
+          {problem}
+        </span>
+      )}
+    </span>
   );
 }
 

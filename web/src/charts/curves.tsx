@@ -9,6 +9,8 @@ import { useGesture } from '../ui/gesture.ts';
 import { Ticks } from './ticks.tsx';
 
 const WIDTH = 352;
+/** Side of what takes hold of a knee, large enough where the drawing is at its narrowest. */
+const KNEE = 32;
 const MARGIN = { top: 14, right: 44, bottom: 22, left: 28 };
 export const FROM_PX = 240;
 export const TO_PX = 2560;
@@ -256,10 +258,10 @@ export function Curves({ label, curves, height, least, marked = [] }: CurvesProp
                 {width}
               </text>
               <rect
-                x={x(width) - 10}
-                y={height - MARGIN.bottom - 2}
-                width={20}
-                height={24}
+                x={x(width) - KNEE / 2}
+                y={height - KNEE}
+                width={KNEE}
+                height={KNEE}
                 className="cursor-grab fill-transparent"
                 role="slider"
                 tabIndex={0}

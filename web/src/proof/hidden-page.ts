@@ -3,6 +3,7 @@ import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { homePage } from '@garnish/core/proof/home';
 import { writeHtml } from '@garnish/core/proof/node';
 import type { View } from '../system/store.ts';
+import { sanitizedSvg } from '../ui/sanitized-svg.ts';
 
 const HEIGHT_PX = 900;
 
@@ -45,7 +46,7 @@ export async function openHiddenPage(view: View): Promise<HiddenPage | undefined
   });
   if (exported && arrangement) page.adoptedStyleSheets = [exported, arrangement];
   exported?.replaceSync(joinRules(view.rules));
-  page.body.innerHTML = writeHtml(homePage(view.document, view.derived));
+  page.body.innerHTML = writeHtml(homePage(view.document, view.derived), sanitizedSvg);
   return {
     document: page,
     async resize(widthPx) {

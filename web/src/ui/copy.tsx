@@ -35,7 +35,7 @@ export function Copy({ text, children, className = '', label }: CopyProps) {
   return (
     <button
       type="button"
-      className={`relative min-h-6 text-start hover:underline hover:underline-offset-2 ${className}`}
+      className={`relative min-h-6 min-w-6 text-start hover:underline hover:underline-offset-2 ${className}`}
       onClick={copy}
       title={`Copy ${text}`}
       {...(label !== undefined && { 'aria-label': label })}

@@ -15,6 +15,9 @@ export const PX_UNITS: Units = { px: 1, rem: 16, em: 16, pt: 4 / 3 };
 
 const TOKEN = /\s*(?:(\d+(?:[.,]\d+)?|[.,]\d+)\s*([a-z%°]*)\.?|([-+*/()×÷:]))/iy;
 
+/** A sum that a hand types has no more numbers and signs. */
+const MOST_PARTS = 200;
+
 interface Part {
   readonly sign?: string;
   readonly number?: number;
@@ -31,7 +34,8 @@ function partsOf(text: string, units: Units): Part[] | string {
     const [, digits, unit = '', sign] = match;
     if (sign !== undefined) parts.push({ sign });
     else {
-      const factor = unit === '' ? 1 : units[unit.toLowerCase()];
+      const name = unit.toLowerCase();
+      const factor = unit === '' ? 1 : Object.hasOwn(units, name) ? units[name] : undefined;
       if (factor === undefined) return `“${unit}” is not a unit that fits here.`;
       parts.push({ number: Number((digits ?? '').replace(',', '.')) * factor });
     }
@@ -47,6 +51,7 @@ function partsOf(text: string, units: Units): Part[] | string {
 export function readQuantity(text: string, units: Units = {}): ReadQuantity {
   const parts = partsOf(text.replace(/[;\s]+$/, ''), units);
   if (typeof parts === 'string') return { ok: false, problem: parts };
+  if (parts.length > MOST_PARTS) return { ok: false, problem: 'This sum is too long.' };
   let at = 0;
   const sign = (): string | undefined => parts[at]?.sign;
   const factor = (): number => {

@@ -19,7 +19,7 @@ function tighter(
   if (back) return back;
   return step
     ? {
-        label: `Take step ${step.name}, ${says(step.px)}`,
+        label: `Use step ${step.name}, ${says(step.px)}`,
         patch: setting(document, key, { step: step.id }),
         before: says(inner),
         after: says(step.px),

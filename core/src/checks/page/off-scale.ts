@@ -98,11 +98,11 @@ function nearest(
   const isUsual =
     role !== undefined &&
     Math.abs(role.inline.px({ widthPx: page.widthPx }) - step.px) < SAME_PX &&
-    key in document.space.parts;
+    Object.hasOwn(document.space.parts, key);
   return {
     label: isUsual
-      ? `Take ${role.name}, ${says(step.px)}`
-      : `Take step ${step.name}, ${says(step.px)}`,
+      ? `Use ${role.name}, ${says(step.px)}`
+      : `Use step ${step.name}, ${says(step.px)}`,
     patch: isUsual
       ? [{ op: 'remove', path: `/space/parts/${key}` }]
       : setting(document, key, { step: step.id }),

@@ -55,7 +55,11 @@ export const setting = (
   key: string,
   value: StyleDocument['space']['parts'][string],
 ): Patch => [
-  { op: key in space.parts ? 'replace' : 'add', path: `/space/parts/${key}`, value: { ...value } },
+  {
+    op: Object.hasOwn(space.parts, key) ? 'replace' : 'add',
+    path: `/space/parts/${key}`,
+    value: { ...value },
+  },
 ];
 
 /** The repair that takes a part back to its usual role; nothing where it has it. */
@@ -65,10 +69,10 @@ export function backToRole(
   before: string,
   after: string,
 ): Repair | undefined {
-  if (!(key in space.parts)) return undefined;
+  if (!Object.hasOwn(space.parts, key)) return undefined;
   const role = SPACE_PARTS[key]?.role ?? '';
   return {
-    label: `Take ${space.roles.items[role]?.name ?? role} again`,
+    label: `Follow ${space.roles.items[role]?.name ?? role} again`,
     patch: [{ op: 'remove', path: `/space/parts/${key}` }],
     before,
     after,

@@ -24,7 +24,7 @@ function nearer(
   return (
     backToRole(document, key, says(px), 'its usual role') ??
     (step && {
-      label: `Take step ${step.name}, ${says(step.px)}`,
+      label: `Use step ${step.name}, ${says(step.px)}`,
       patch: setting(document, key, { step: step.id }),
       before: says(px),
       after: says(step.px),

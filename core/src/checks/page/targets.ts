@@ -67,7 +67,7 @@ function higher(
   const role = SPACE_PARTS[key]?.role ?? '';
   if (part)
     return {
-      label: `Take ${document.space.roles.items[role]?.name ?? role} again`,
+      label: `Follow ${document.space.roles.items[role]?.name ?? role} again`,
       patch: [{ op: 'remove', path: `/space/parts/${key}` }],
       before: says(height),
       after,

@@ -10,6 +10,8 @@ import { sanitizedSvg } from '../../ui/sanitized-svg.ts';
 
 const PATH = '/content/artwork';
 const MOST_CHARACTERS = 60_000;
+/** What is looked through at all. */
+const MOST_BYTES = 2 * 1024 * 1024;
 
 /** SVG of the site's own: what could act is taken out, and its fills are taken from roles. */
 export function ArtworkEditor() {
@@ -19,11 +21,18 @@ export function ArtworkEditor() {
   const [told, setTold] = useState<{ readonly words: string; readonly wrong: boolean }>();
   const { artwork } = decided.document.content;
   const read = async (file: File): Promise<void> => {
+    if (file.size > MOST_BYTES) {
+      setTold({ words: `${file.name} is larger than 2 MB. Nothing was changed.`, wrong: true });
+      return;
+    }
     const text = await file.text();
     // First without styles and handlers, which this page’s policy would only report, then made safe.
     const clean = sanitizedSvg(plainPaints(text));
     if (!/<svg[\s>]/i.test(clean)) {
-      setTold({ words: `${file.name} is no SVG. Nothing was changed.`, wrong: true });
+      setTold({
+        words: `${file.name} is no SVG that can be shown: it is none, or drawing it would take for ever. Nothing was changed.`,
+        wrong: true,
+      });
       return;
     }
     if (clean.length > MOST_CHARACTERS) {

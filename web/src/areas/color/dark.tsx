@@ -39,7 +39,7 @@ export function Dark() {
           ['raised', raised],
         ] as const
       )
-        .filter(([id]) => id in color.roles.items)
+        .filter(([id]) => Object.hasOwn(color.roles.items, id))
         .map(([id, by]) => ({
           op: 'replace' as const,
           path: `/color/roles/items/${id}/dark`,

@@ -221,7 +221,7 @@ export function DisplaysView() {
           {rows.map(({ id, name, value, nearest }) => (
             <li
               key={id}
-              className="grid grid-cols-[5rem_minmax(0,1fr)_9.5rem_3.5rem_3rem] items-center gap-x-3 border-b border-line py-0.5"
+              className="grid grid-cols-[5rem_minmax(0,1fr)_9.5rem_3.5rem_3rem] items-center gap-x-3 @max-[26rem]:grid-cols-[3.5rem_minmax(0,1fr)_3rem] border-b border-line py-0.5"
             >
               <span className="flex h-5" aria-hidden>
                 <span className="grow" style={{ background: value }} />

@@ -27,7 +27,8 @@ function Sample({ pair, mode }: { readonly pair: TextPair; readonly mode: Mode }
   );
 }
 
-const GRID = 'grid grid-cols-[2.25rem_minmax(0,1fr)_2.9rem_2.9rem_1.6rem_1.5rem] gap-x-1.5';
+const GRID =
+  'grid grid-cols-[2.25rem_minmax(0,1fr)_2.9rem_2.9rem_1.6rem_1.5rem] gap-x-1.5 @max-[26rem]:gap-x-1';
 
 /** Which text stands in which color on which surface, and whether it can be read there. */
 export function Pairs() {
@@ -79,7 +80,7 @@ export function Pairs() {
           >
             <div className={`${GRID} items-center`}>
               <Sample pair={pair} mode={proofTheme} />
-              <span className="flex min-w-0 items-center gap-1">
+              <span className="flex min-w-0 items-center gap-1 @max-[26rem]:flex-wrap">
                 {part !== 'words' && (
                   <span className="shrink-0 font-semibold">
                     {{ link: 'link in', visited: 'visited in', button: 'button in' }[part]}
@@ -87,7 +88,7 @@ export function Pairs() {
                 )}
                 <select
                   aria-label={`Text of ${what}`}
-                  className="bare select min-w-0 font-semibold"
+                  className="bare select min-w-12 font-semibold"
                   value={use.text}
                   onChange={(event) => set(id, 'text', event.currentTarget.value)}
                 >

@@ -229,7 +229,7 @@ export function Palettes() {
             key={mood}
             type="button"
             aria-pressed={sought === mood}
-            className="min-h-6 text-xs text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content"
+            className="min-h-6 min-w-6 text-xs text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content"
             onClick={() => setSought(sought === mood ? '' : mood)}
           >
             {mood}

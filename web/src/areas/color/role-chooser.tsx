@@ -68,7 +68,9 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
     paint.kind === 'share'
       ? paint
       : { kind: 'share', of: 'text', over: 'page', share: 0.2, form: 'transparent' };
-  const canShare = ['text', 'page'].every((one) => one in color.roles.items && one !== id);
+  const canShare = ['text', 'page'].every(
+    (one) => Object.hasOwn(color.roles.items, one) && one !== id,
+  );
   return (
     <div
       ref={group}

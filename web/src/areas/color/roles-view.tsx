@@ -24,7 +24,7 @@ function Missing() {
     string
   >;
   const usual = usualColorRoles({ ...ramps, brand });
-  const missing = usual.order.filter((id) => !(id in roles.items));
+  const missing = usual.order.filter((id) => !Object.hasOwn(roles.items, id));
   if (missing.length === 0) return null;
   return (
     <p className="mt-2">

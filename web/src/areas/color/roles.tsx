@@ -2,8 +2,8 @@ import { FAMILY_PARTS } from '@garnish/core/system/color-roles';
 import { adding } from '@garnish/core/system/collection';
 import { FAMILIES, inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
+import { useSearched } from '../../ui/use-searched.tsx';
 import { paintName } from './paint-name.ts';
 import { RoleChooser } from './role-chooser.tsx';
 
@@ -72,18 +72,15 @@ const Chooser = ({ open, onOpen, among }: GroupProps & { readonly among: readonl
     <RoleChooser key={`${open.id} ${open.mode}`} role={open} onClose={() => onOpen(undefined)} />
   ) : null;
 
-/** Fewer are seen at a glance. */
-const SEARCHED_FROM = 10;
-
 /** Surfaces, texts, lines, links, illustrations and roles of one's own. */
 export function PlainRoles({ open, onOpen }: GroupProps) {
   const store = useStore();
   const { decided } = useSystem();
   const { roles } = decided.document.color;
-  const [sought, setSought] = useState('');
-  const all = inOrder(roles).filter(([id]) => !isOfFamily(id));
-  const words = sought.trim().toLowerCase();
-  const plain = all.filter(([, { name }]) => name.toLowerCase().includes(words));
+  const { found: plain, field } = useSearched(
+    inOrder(roles).filter(([id]) => !isOfFamily(id)),
+    ([, { name }]) => name,
+  );
   const add = (): void => {
     const id = `role-${crypto.randomUUID().slice(0, 8)}`;
     const gray = { kind: 'near', ramp: 'neutral', rung: 8 };
@@ -96,17 +93,7 @@ export function PlainRoles({ open, onOpen }: GroupProps) {
   };
   return (
     <>
-      {all.length > SEARCHED_FROM && (
-        <input
-          type="search"
-          className="input mb-2 w-full"
-          aria-label="Part of a role’s name"
-          placeholder="Part of a role’s name"
-          value={sought}
-          onChange={(event) => setSought(event.currentTarget.value)}
-        />
-      )}
-      {plain.length === 0 && <p className="text-quiet">No role is called so.</p>}
+      {field}
       <div className="grid grid-cols-5 gap-x-3 gap-y-3">
         {plain.map(([id, { name }]) => (
           <Cell key={id} id={id} name={name} open={open} onOpen={onOpen} />
@@ -124,7 +111,7 @@ export function PlainRoles({ open, onOpen }: GroupProps) {
 export function VividRoles({ open, onOpen }: GroupProps) {
   const { decided } = useSystem();
   const { roles } = decided.document.color;
-  const families = FAMILIES.filter((id) => id in roles.items);
+  const families = FAMILIES.filter((id) => Object.hasOwn(roles.items, id));
   const parts = FAMILY_PARTS.filter((part) =>
     families.some((id) => `${id}-${part}` in roles.items),
   );
@@ -133,7 +120,7 @@ export function VividRoles({ open, onOpen }: GroupProps) {
     return <p className="text-quiet">This system has no vivid colors yet.</p>;
   return (
     <>
-      <div className="grid grid-cols-[4.5rem_repeat(7,minmax(3.1rem,1fr))] items-center gap-x-1.5 gap-y-1.5">
+      <div className="grid overflow-x-auto grid-cols-[4.5rem_repeat(7,minmax(3.1rem,1fr))] items-center gap-x-1.5 gap-y-1.5">
         <span />
         {['itself', ...parts].map((part) => (
           <span key={part} className="truncate text-xs text-quiet">

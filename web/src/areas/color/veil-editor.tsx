@@ -344,7 +344,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
         </label>
         <button
           type="button"
-          className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
+          className="grid h-7 w-6 shrink-0 place-items-center text-quiet hover:text-base-content"
           aria-label={`Remove picture ${veil.name}`}
           onClick={() =>
             set(
@@ -459,7 +459,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
               {veil.boxes.order.length > 1 && (
                 <button
                   type="button"
-                  className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
+                  className="grid h-7 w-6 shrink-0 place-items-center text-quiet hover:text-base-content"
                   aria-label={`Remove box ${key}`}
                   onClick={() =>
                     set(removing(`${path}/boxes`, veil.boxes, key), `a text less on ${veil.name}`)

@@ -40,7 +40,7 @@ export function CheckView() {
         full
         title="On the page"
         aside={
-          <label className="flex items-center gap-1.5">
+          <label className="flex min-h-6 items-center gap-1.5">
             <input
               type="checkbox"
               className="h-4 w-4 accent-primary"

@@ -44,7 +44,7 @@ function Known() {
     // What is undefined does not become JSON, and so is left open.
     const next = { ...own, [part]: value };
     const path = range.id === undefined ? '/layout/grid/base' : `/layout/grid/at/${range.id}`;
-    const isThere = range.id === undefined || range.id in layout.grid.at;
+    const isThere = range.id === undefined || Object.hasOwn(layout.grid.at, range.id);
     return [{ op: isThere ? 'replace' : 'add', path, value: jsonOf(next) }];
   };
   /** Why a number would not do: what the grid itself says first, then what the document does. */
@@ -252,7 +252,7 @@ function Breakpoints() {
             />
             <button
               type="button"
-              className="min-h-7 justify-self-end text-quiet hover:text-base-content hover:underline"
+              className="min-h-7 min-w-8 justify-self-end text-quiet hover:text-base-content hover:underline"
               onClick={() => setPreferences({ proofWidth: Math.min(1600, Math.max(320, width)) })}
             >
               see it

@@ -46,9 +46,9 @@ export function Items<Item extends { readonly name: string }>(props: ItemsProps<
           return (
             <li key={id} data-decision={at} className="border-t border-line py-1.5">
               <div
-                className="grid items-end gap-x-3"
+                className="grid grid-cols-(--columns) items-end gap-x-3 @max-[26rem]:grid-cols-3"
                 style={{
-                  gridTemplateColumns: `${unnamed === true ? '' : 'minmax(4.5rem, 7rem) '}${columns} 1.5rem`,
+                  ['--columns' as string]: `${unnamed === true ? '' : 'minmax(4.5rem, 7rem) '}${columns} 1.5rem`,
                 }}
               >
                 {unnamed !== true && (

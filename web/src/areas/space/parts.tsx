@@ -119,10 +119,10 @@ export function Parts() {
   const { parts } = decided.document.space;
   // Whoever is led here to a space that takes its usual role sees it at once.
   const asked = parameters.get('at') ?? '';
-  const isAsked = asked.startsWith(AT) && !(asked.slice(AT.length) in parts);
+  const isAsked = asked.startsWith(AT) && !Object.hasOwn(parts, asked.slice(AT.length));
   const [all, setAll] = useState(isAsked);
-  const decidedHere = Object.keys(SPACE_PARTS).filter((id) => id in parts);
-  const others = Object.keys(SPACE_PARTS).filter((id) => !(id in parts));
+  const decidedHere = Object.keys(SPACE_PARTS).filter((id) => Object.hasOwn(parts, id));
+  const others = Object.keys(SPACE_PARTS).filter((id) => !Object.hasOwn(parts, id));
   return (
     <div>
       {decidedHere.length > 0 && (

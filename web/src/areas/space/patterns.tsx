@@ -34,7 +34,7 @@ export function Patterns() {
   const steps = [...derived.steps.values()].map(
     ({ id, name, px }) => [id, `${name}, ${px} px`] as const,
   );
-  const has = (id: string): boolean => id in document.color.roles.items;
+  const has = (id: string): boolean => Object.hasOwn(document.color.roles.items, id);
   return (
     <>
       {inOrder(patterns).map(([id, pattern]) => {
@@ -44,7 +44,7 @@ export function Patterns() {
           <div
             key={id}
             data-decision={path}
-            className="grid grid-cols-[9rem_minmax(0,1fr)] gap-x-4 border-t border-line py-2"
+            className="grid grid-cols-[9rem_minmax(0,1fr)] gap-x-4 @max-[26rem]:grid-cols-1 border-t border-line py-2"
           >
             <div>
               <Swatch pattern={shown} />
@@ -61,7 +61,7 @@ export function Patterns() {
                 )}
               </p>
             </div>
-            <div className="grid grid-cols-3 items-end gap-x-4 gap-y-1">
+            <div className="grid grid-cols-3 items-end gap-x-4 gap-y-1 @max-[26rem]:grid-cols-2">
               <Pick
                 label="kind"
                 path={`${path}/kind`}

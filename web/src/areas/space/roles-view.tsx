@@ -13,6 +13,7 @@ import { useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { NameField } from '../../ui/name-field.tsx';
+import { useSearched } from '../../ui/use-searched.tsx';
 import { ByBreakpoint } from './by-breakpoint.tsx';
 import { px } from './items.tsx';
 import { KINDS, Length } from './length.tsx';
@@ -143,16 +144,18 @@ function Roles() {
   const [open, setOpen] = useState<string>();
   const { roles } = decided.document.space;
   const { spaces } = decided.derived;
+  const { found, field } = useSearched(inOrder(roles), ([, { name }]) => name);
   const groups = SPACE_USES.map(
-    (use) => [use, inOrder(roles).filter(([, role]) => role.use === use)] as const,
+    (use) => [use, found.filter(([, role]) => role.use === use)] as const,
   ).filter(([, of]) => of.length > 0);
   return (
     <div>
+      {field}
       {groups.map(([use, of]) => (
         <section
           key={use}
           aria-label={use}
-          className="grid grid-cols-[6rem_minmax(0,1fr)] border-t border-line"
+          className="grid grid-cols-[6rem_minmax(0,1fr)] border-t @max-[26rem]:grid-cols-1 border-line"
         >
           <div className="py-1.5">
             <h3 className="font-semibold">{use}</h3>
@@ -167,7 +170,7 @@ function Roles() {
                   data-decision={`/space/roles/items/${id}`}
                   className="border-b border-line last:border-0"
                 >
-                  <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_9rem] items-center gap-x-3">
+                  <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_9rem] items-center gap-x-3 @max-[26rem]:grid-cols-2">
                     <button
                       type="button"
                       aria-expanded={open === id}

@@ -18,7 +18,8 @@ import { PX_UNITS } from '../../ui/quantity.ts';
 
 type Type = StyleDocument['type'];
 
-const COLUMNS = 'grid-cols-[4rem_4rem_3.5rem_minmax(0,1fr)_1.25rem]';
+const COLUMNS =
+  'grid-cols-[4rem_4rem_3.5rem_minmax(0,1fr)_1.5rem] @max-[26rem]:grid-cols-3 @max-[26rem]:border-t @max-[26rem]:border-line';
 
 /** What an anchor is called: the two ends by their words, those between by their width. */
 export const anchorName = (type: Type, id: string): string => {
@@ -63,7 +64,7 @@ function removing(document: StyleDocument, id: string): Patch {
   return [
     ...forgettingAnchor(document, id),
     ...inOrder(roles).flatMap(([role, { sizes = {} }]): Patch =>
-      id in sizes
+      Object.hasOwn(sizes, id)
         ? [
             {
               op: 'remove',
@@ -212,8 +213,8 @@ const AnchorRow = memo(function AnchorRow(props: AnchorRowProps) {
       {removable ? (
         <button
           type="button"
-          className="grid min-h-7 min-w-5 place-items-center text-quiet hover:text-base-content"
-          aria-label={`Take the anchor at ${width} px out`}
+          className="grid min-h-7 min-w-6 place-items-center text-quiet hover:text-base-content"
+          aria-label={`Remove the anchor at ${width} px`}
           onClick={() =>
             store.change(removing(store.state().decided.document, id), `no anchor at ${width} px`)
           }
@@ -370,7 +371,7 @@ export function Anchors() {
   const later = useDeferredValue(type);
   return (
     <>
-      <div className={`mb-1 grid ${COLUMNS} gap-x-2.5 text-quiet`} aria-hidden>
+      <div className={`mb-1 grid ${COLUMNS} gap-x-2.5 text-quiet @max-[26rem]:hidden`} aria-hidden>
         <span>at width</span>
         <span>base</span>
         <span>ratio</span>

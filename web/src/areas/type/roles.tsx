@@ -8,6 +8,7 @@ import { usePreferences } from '../../app/preferences.ts';
 import { useStore } from '../../system/system-context.ts';
 import type { View } from '../../system/store.ts';
 import { Copy } from '../../ui/copy.tsx';
+import { useSearched } from '../../ui/use-searched.tsx';
 import { RoleEditor } from './role-editor.tsx';
 
 /** Elements that never change, so that React need not look at them at every movement of a slider. */
@@ -45,6 +46,7 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
   const { proofWidth } = usePreferences();
   const [open, setOpen] = useState<string>();
   const { fonts, type } = decided.document;
+  const { found, field } = useSearched(inOrder(type.roles), ([, { name }]) => name);
   const set = (id: string, part: string, value: string | number, name: string): void => {
     store.change(
       [{ op: 'add', path: `/type/roles/items/${id}/${part}`, value }],
@@ -65,6 +67,7 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
   };
   return (
     <div>
+      {field}
       <div
         className="flex justify-between border-b border-line-strong text-xs text-quiet"
         aria-hidden
@@ -72,7 +75,7 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
         <span>role: face, place, weight</span>
         <span>now, px</span>
       </div>
-      {inOrder(type.roles).map(([id, role]) => {
+      {found.map(([id, role]) => {
         const style = decided.derived.styles.get(id);
         if (!style) return null;
         const { family, weight: faceWeight } = faceFor(fonts, role.face).choice;

@@ -68,61 +68,63 @@ export function SizeTable({ view }: { readonly view: View }) {
   });
   return (
     <>
-      <table className="w-full text-xs">
-        <thead>
-          <tr className="border-b border-line-strong text-quiet">
-            {COLUMNS.map((column) => (
-              <th
-                key={column}
-                aria-sort={by.column === column ? (by.down ? 'descending' : 'ascending') : 'none'}
-                className={`font-normal ${column === 'role' || column === 'step' ? 'text-start' : 'text-end'}`}
-              >
-                <button
-                  type="button"
-                  title={WORDS[column]}
-                  className="min-h-6 min-w-6 hover:text-base-content"
-                  onClick={() =>
-                    setBy({ column, down: by.column === column ? !by.down : column !== 'role' })
-                  }
-                >
-                  {column}
-                  {by.column === column && <span aria-hidden>{by.down ? ' ↓' : ' ↑'}</span>}
-                </button>
-              </th>
-            ))}
-            <th className="ps-3 text-start font-normal">expression</th>
-          </tr>
-        </thead>
-        <tbody>
-          {sorted.map((row) => (
-            <tr key={row.role} className="border-b border-line">
+      <div className="overflow-x-auto">
+        <table className="w-full text-xs">
+          <thead>
+            <tr className="border-b border-line-strong text-quiet">
               {COLUMNS.map((column) => (
-                <td
+                <th
                   key={column}
-                  className={column === 'role' || column === 'step' ? '' : 'text-end'}
+                  aria-sort={by.column === column ? (by.down ? 'descending' : 'ascending') : 'none'}
+                  className={`font-normal ${column === 'role' || column === 'step' ? 'text-start' : 'text-end'}`}
                 >
-                  <Copy
-                    className={column === 'role' ? 'font-semibold' : 'figures'}
-                    text={text(row, column)}
-                    label={`Copy ${WORDS[column]} of ${row.role}: ${text(row, column)}`}
+                  <button
+                    type="button"
+                    title={WORDS[column]}
+                    className="min-h-6 min-w-6 hover:text-base-content"
+                    onClick={() =>
+                      setBy({ column, down: by.column === column ? !by.down : column !== 'role' })
+                    }
                   >
-                    {text(row, column)}
+                    {column}
+                    {by.column === column && <span aria-hidden>{by.down ? ' ↓' : ' ↑'}</span>}
+                  </button>
+                </th>
+              ))}
+              <th className="ps-3 text-start font-normal">expression</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sorted.map((row) => (
+              <tr key={row.role} className="border-b border-line">
+                {COLUMNS.map((column) => (
+                  <td
+                    key={column}
+                    className={column === 'role' || column === 'step' ? '' : 'text-end'}
+                  >
+                    <Copy
+                      className={column === 'role' ? 'font-semibold' : 'figures'}
+                      text={text(row, column)}
+                      label={`Copy ${WORDS[column]} of ${row.role}: ${text(row, column)}`}
+                    >
+                      {text(row, column)}
+                    </Copy>
+                  </td>
+                ))}
+                <td className="max-w-32 ps-3">
+                  <Copy
+                    className="figures block w-full truncate text-quiet"
+                    text={row.css}
+                    label={`Copy the expression of ${row.role}`}
+                  >
+                    {row.css}
                   </Copy>
                 </td>
-              ))}
-              <td className="max-w-32 ps-3">
-                <Copy
-                  className="figures block w-full truncate text-quiet"
-                  text={row.css}
-                  label={`Copy the expression of ${row.role}`}
-                >
-                  {row.css}
-                </Copy>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <p className="mt-2 flex flex-wrap gap-x-4">
         <span className="text-quiet">Copy all as</span>
         {(['CSS', 'Markdown', 'TSV'] as const).map((format) => (

@@ -126,7 +126,7 @@ export const Stair = memo(function Stair({ view }: StairProps) {
   return (
     <figure
       aria-label={`The sizes of ${steps.length} steps, narrow and wide`}
-      className="contain-layout"
+      className="overflow-x-auto contain-layout"
       onDragOver={(event) => {
         if (!event.dataTransfer.types.includes(ROLE)) return;
         event.preventDefault();

@@ -27,6 +27,14 @@ export default tseslint.config(
         { argsIgnorePattern: '^_', ignoreRestSiblings: true },
       ],
       eqeqeq: 'error',
+      // A name in a variable may come from outside, and every object has some that nobody gave it.
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'BinaryExpression[operator="in"][left.type!="Literal"]',
+          message: 'Ask Object.hasOwn: `in` finds what every object has, too.',
+        },
+      ],
     },
   },
   {

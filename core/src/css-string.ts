@@ -1,5 +1,5 @@
 /** Signs that CSS takes for its own in a string, controls, and `<`, which would end a style element. */
-const ESCAPED = /["\\]|[\u0001-\u001f\u007f<]/g;
+const ESCAPED = /["\\<\p{Cc}]/gu;
 
 /**
  * A text as a string of CSS, in double quotes. Source: CSSOM, “serialize a string”: quotes and reverse

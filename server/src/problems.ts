@@ -1,6 +1,5 @@
 import type { FastifyError, FastifyReply, FastifyRequest } from 'fastify';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
-import { jsonValue } from '@garnish/core/system/patch';
 import * as z from 'zod';
 
 /** Every way in which a request fails, with its status and its title. The names are stable. */
@@ -31,7 +30,7 @@ export const problemSchema = z.object({
   detail: z.string(),
   problems: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
   conflict: z
-    .object({ path: z.string(), value: z.optional(jsonValue), sequence: z.number() })
+    .object({ path: z.string(), value: z.unknown().optional(), sequence: z.number() })
     .optional(),
 });
 export type ProblemDetails = z.infer<typeof problemSchema>;

@@ -267,3 +267,64 @@ describe('a token file from elsewhere', () => {
     expect(result.kind).toBe('problem');
   });
 });
+
+describe('a hostile token file', () => {
+  const inherited = Object.getOwnPropertyNames(Object.prototype);
+
+  test('with groups, names, types and values that every object has changes no object', () => {
+    const before = [Object.prototype, Function.prototype].map((one) =>
+      Object.getOwnPropertyNames(one),
+    );
+    for (const name of inherited) {
+      const token = `{"$type": "number", "$value": 1}`;
+      for (const text of [
+        `{"${name}": ${token}, "fine": ${token}}`,
+        `{"${name}": {"a": ${token}}, "fine": ${token}}`,
+        `{"a": {"${name}": {"b": ${token}}}, "fine": ${token}}`,
+        `{"a": {"$type": "${name}", "$value": 1}, "fine": ${token}}`,
+        `{"$type": "${name}", "a": {"$value": 1}, "fine": ${token}}`,
+        `{"a": {"$type": "shadow", "$value": {"${name}": 1}}, "fine": ${token}}`,
+        `{"a": {"$type": "x", "$value": 1, "$extensions": {"${name}": {"x": 1}}}, "fine": ${token}}`,
+      ]) {
+        const read = readDtcg(text);
+        if (read.kind !== 'tokens') throw new Error(JSON.stringify(read));
+        expect(read.tokens.map(({ path }) => path)).toContain('fine');
+        const custom = {
+          order: read.tokens.map((_, index) => `t${index}`),
+          items: Object.fromEntries(read.tokens.map((one, index) => [`t${index}`, one])),
+        };
+        const document = sampleDocument([
+          { op: 'replace', path: '/tokens/custom', value: jsonOf(custom) },
+        ]);
+        const derived = derive(document);
+        writeCss(derived);
+        expect(JSON.parse(writeDtcg(derived, document))).toHaveProperty('fine');
+      }
+    }
+    const after = [Object.prototype, Function.prototype].map((one) =>
+      Object.getOwnPropertyNames(one),
+    );
+    expect(after).toEqual(before);
+  });
+
+  test('whose references double at each level is left out with a reason, the rest is taken', () => {
+    const levels = Array.from({ length: 30 }, (_, level): [string, unknown] => [
+      `l${level}`,
+      { $type: 'x', $value: [`{l${level + 1}}`, `{l${level + 1}}`] },
+    ]);
+    const file = { ...Object.fromEntries(levels), l30: { $type: 'number', $value: 1 } };
+    const read = readDtcg(JSON.stringify(file));
+    if (read.kind !== 'tokens') throw new Error('no tokens');
+    expect(read.tokens.map(({ path }) => path)).toContain('l30');
+    expect(read.leftOut.find(({ path }) => path === 'l0')?.reason).toMatch(/too large/);
+  });
+
+  test('of a million empty lists, or of lists in lists, is refused in words', () => {
+    const wide = `{"a": {"$type": "x", "$value": [${'[],'.repeat(1_000_000)}[]]}}`;
+    const deep = `{"a": {"$type": "x", "$value": ${'['.repeat(100_000)}${']'.repeat(100_000)}}}`;
+    for (const text of [wide, deep])
+      expect(JSON.stringify(readDtcg(text)).slice(0, 200)).toMatch(
+        /^\{"kind":"problem".*cannot be taken/,
+      );
+  });
+});

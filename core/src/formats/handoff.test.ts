@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { micromark } from 'micromark';
 import { gfmTable, gfmTableHtml } from 'micromark-extension-gfm-table';
 import { derive } from '../derive/derive.ts';
@@ -50,6 +51,30 @@ describe('what goes along with the tokens', () => {
     );
     expect(text).toContain('<h1>&lt;b&gt;A|B&lt;/b&gt; *c* [d](e)</h1>');
     expect(text).toContain('<td>quiet | &lt;i&gt;</td>');
+  });
+
+  test('says any words just as they were written, and nothing more', () => {
+    const sign = fc.constantFrom(
+      ...'~~~ ``` *_#-+=.)1:|<>[]()!&\\{}a é'.split(''),
+      '&copy;',
+      '~~~ ',
+    );
+    fc.assert(
+      fc.property(fc.array(sign, { maxLength: 80 }), (signs) => {
+        const said = `${signs.join('')}z`;
+        const shown = html(written([{ op: 'replace', path: '/description', value: said }]));
+        const [, paragraph = ''] = /<\/h1>\n<p>([^]*?)<\/p>/.exec(shown) ?? [];
+        const words = paragraph
+          .replaceAll('&lt;', '<')
+          .replaceAll('&gt;', '>')
+          .replaceAll('&quot;', '"')
+          .replaceAll('&amp;', '&');
+        expect(words).toBe(said.replaceAll(/\s+/g, ' ').trim());
+        // Whatever stood in it, the rest of the page is still there.
+        expect(shown).toContain('<h2>Open findings</h2>');
+      }),
+      { numRuns: 40 },
+    );
   });
 
   test('tells what the checks still say, and what was accepted', () => {

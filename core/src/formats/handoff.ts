@@ -8,7 +8,7 @@ import { placeName } from '../type/scale.ts';
 
 /** What Markdown takes for its own anywhere, and what it does at the beginning of a line. */
 const ANYWHERE = /[\\`*_{}[\]<>#|~&!]/g;
-const AT_FIRST = /^(?:[-+=:]|\d+(?=[.)]))/;
+const AT_FIRST = /^(?:[-+=:]|\d{1,9}(?=[.)](?:\s|$)))/;
 
 /**
  * Words that people wrote, as Markdown that says just them. Source: CommonMark 0.31, backslash escapes:

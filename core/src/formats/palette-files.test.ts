@@ -82,3 +82,15 @@ describe('a palette file', () => {
     expect(read.ok && [read.palette.colors.length, read.leftOut]).toEqual([256, 44]);
   });
 });
+
+test('a text that was made to be slow is read in the time of its length', () => {
+  // Each takes minutes where an expression starts over at every sign.
+  const hostile = ['<rect ', '<svg ', '--a:', '--a: 1 ', '<rect fill="', '1 1 1 ', ' ', '--'].map(
+    (part) => part.repeat(900_000 / part.length),
+  );
+  for (const text of [...hostile, ...hostile.map((one) => `<svg>${one}`)])
+    expect(readPalette(text, 'slow.svg').ok).toBe(false);
+  expect(readPalette(' '.repeat(2_000_000), 'large.txt')).toMatchObject({
+    problem: 'large.txt is larger than a palette can be (1 MB).',
+  });
+});

@@ -71,66 +71,78 @@ function* tokensOf(
 const aliasOf = (value: TokenJson | undefined): string | undefined =>
   typeof value === 'string' ? /^\{([^{}]+)\}$/.exec(value)?.[1] : undefined;
 
-type Resolved = { value: TokenJson; type: string | undefined } | { problem: string };
+type Resolved = Filled & { readonly type: string | undefined };
 
-/** How many parts of values references may still lead to, in one file. */
-interface Budget {
-  left: number;
-}
+/** A value with its references followed, and of how many parts it is; or why there is none. */
+type Filled = { readonly value: TokenJson; readonly size: number } | { readonly problem: string };
 
-/** Parts that references may lead to: twice what a file may hold without any. */
-const MOST_FILLED = 400_000;
+/** The parts of a value with its references followed, of one token and of a whole file. */
+const MOST_OF_ONE = 10_000;
+const MOST_OF_ALL = 200_000;
 
-const TOO_LARGE = 'with its references followed it is too large: they double at each level';
+const TOO_LARGE: Filled = {
+  problem: 'with its references followed it is too large: they double at each level',
+};
+/** Parts in parts and references to references, one in the other. */
+const DEEPEST_REFERENCES = 200;
+const TOO_DEEP: Filled = { problem: 'its references lead from one to the next too often' };
+const ABSENT: Filled = { problem: 'a part of it refers to a token that is not there' };
 
-/** Follows references to a value; a reference that leads nowhere, or in a circle, is a problem. */
-function resolve(found: Found, all: ReadonlyMap<string, Found>, budget: Budget): Resolved {
-  const seen = new Set<string>();
-  let here = found;
-  for (;;) {
-    const { $type, $value } = here.node;
-    const type = typeof $type === 'string' ? $type : here.inheritedType;
-    const alias = aliasOf($value);
-    if (alias === undefined) {
-      const value = filled($value ?? null, all, 0, budget);
-      if (budget.left < 0) return { problem: TOO_LARGE };
-      return value === undefined
-        ? { problem: 'a part of it refers to a token that is not there' }
-        : { value, type };
-    }
-    if (seen.has(alias)) return { problem: `its references run in a circle through “${alias}”` };
-    seen.add(alias);
-    const next = all.get(alias);
-    if (!next) return { problem: `it refers to “${alias}”, which is not in the file` };
-    here = next;
-  }
-}
+/** Follows the references of a file; what was followed once is known. */
+function follower(all: ReadonlyMap<string, Found>) {
+  const known = new Map<string, Filled>();
 
-/** A value with the references inside it replaced by what they stand for. */
-function filled(
-  value: TokenJson,
-  all: ReadonlyMap<string, Found>,
-  depth: number,
-  budget: Budget,
-): TokenJson | undefined {
-  budget.left -= 1;
-  if (depth > DEEPEST || budget.left < 0) return undefined;
-  const alias = aliasOf(value);
-  if (alias !== undefined) {
+  function referred(alias: string, depth: number): Filled {
+    const before = known.get(alias);
+    if (before) return before;
     const target = all.get(alias)?.node['$value'];
-    return target === undefined ? undefined : filled(target, all, depth + 1, budget);
+    // Until it is known, whoever comes here again has run in a circle.
+    known.set(alias, { problem: `its references run in a circle through “${alias}”` });
+    const result = target === undefined ? ABSENT : filled(target, depth + 1);
+    known.set(alias, result);
+    return result;
   }
-  if (Array.isArray(value)) {
-    const parts = value.map((part: TokenJson) => filled(part, all, depth + 1, budget));
-    return parts.includes(undefined) ? undefined : (parts as TokenJson[]);
+
+  function filled(value: TokenJson, depth: number): Filled {
+    if (depth > DEEPEST_REFERENCES) return TOO_DEEP;
+    const alias = aliasOf(value);
+    if (alias !== undefined) return referred(alias, depth);
+    const isList = Array.isArray(value);
+    if (!isList && !isNode(value)) return { value, size: 1 };
+    let size = 1;
+    const entries: [string, TokenJson][] = [];
+    for (const [key, part] of Object.entries(value as Node)) {
+      const one = filled(part, depth + 1);
+      if ('problem' in one) return one;
+      size += one.size;
+      if (size > MOST_OF_ONE) return TOO_LARGE;
+      entries.push([key, one.value]);
+    }
+    return {
+      value: isList ? entries.map(([, part]) => part) : Object.fromEntries(entries),
+      size,
+    };
   }
-  if (!isNode(value)) return value;
-  const entries = Object.entries(value).map(
-    ([key, part]) => [key, filled(part, all, depth + 1, budget)] as const,
-  );
-  return entries.some(([, part]) => part === undefined)
-    ? undefined
-    : (Object.fromEntries(entries) as Node);
+
+  return {
+    /** Follows references to a value; one that leads nowhere, or in a circle, is a problem. */
+    resolve(found: Found): Resolved {
+      const seen = new Set<string>();
+      let here = found;
+      for (;;) {
+        const { $type, $value } = here.node;
+        const type = typeof $type === 'string' ? $type : here.inheritedType;
+        const alias = aliasOf($value);
+        if (alias === undefined) return { ...filled($value ?? null, 0), type };
+        if (seen.has(alias))
+          return { problem: `its references run in a circle through “${alias}”`, type };
+        seen.add(alias);
+        const next = all.get(alias);
+        if (!next) return { problem: `it refers to “${alias}”, which is not in the file`, type };
+        here = next;
+      }
+    },
+  };
 }
 
 /** What our own extension says of the value of a token. */
@@ -185,7 +197,8 @@ export function readDtcg(text: string): ReadDtcg {
   const all = new Map(found.map((one) => [one.path, one]));
   const tokens: CustomItem[] = [];
   const leftOut: LeftOut[] = [];
-  const budget: Budget = { left: MOST_FILLED };
+  const follow = follower(all);
+  let size = 0;
   for (const one of found) {
     const { $type = one.inheritedType } = one.node;
     const inherited = [...one.path.split('.'), typeof $type === 'string' ? $type : ''].find(
@@ -195,7 +208,7 @@ export function readDtcg(text: string): ReadDtcg {
       leftOut.push({ path: one.path, reason: inheritedWords(inherited) });
       continue;
     }
-    const resolved = resolve(one, all, budget);
+    const resolved = follow.resolve(one);
     if (one.below)
       leftOut.push({ path: one.path, reason: 'it stands below a token, where only groups may' });
     else if ('problem' in resolved) leftOut.push({ path: one.path, reason: resolved.problem });
@@ -204,6 +217,14 @@ export function readDtcg(text: string): ReadDtcg {
     else if (!isTokenPath(one.path))
       leftOut.push({ path: one.path, reason: 'its name has a sign that names may not have' });
     else {
+      size += resolved.size;
+      if (size > MOST_OF_ALL) {
+        leftOut.push({
+          path: one.path,
+          reason: 'the file holds too much with its references followed',
+        });
+        continue;
+      }
       const form = readForm(resolved.type, resolved.value);
       const unkept = form.ok ? jsonProblem(form.value) : form.reason;
       if (!form.ok || unkept !== undefined) {

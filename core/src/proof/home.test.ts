@@ -18,7 +18,7 @@ function* elements(node: ProofNode): Generator<Exclude<ProofNode, string>> {
 }
 
 test('the page holds the site’s own words', () => {
-  const html = writeHtml(page);
+  const html = writeHtml(page, (svg) => svg);
   for (const words of [document.content.hero.title, document.content.footer, 'Monday to Friday'])
     expect(html).toContain(words);
 });
@@ -96,7 +96,7 @@ test('words that look like markup stay words', () => {
   const odd = sampleDocument([
     { op: 'replace', path: '/content/hero/title', value: '<script>alert("x")</script>' },
   ]);
-  const html = writeHtml(homePage(odd, derive(odd)));
+  const html = writeHtml(homePage(odd, derive(odd)), (svg) => svg);
   expect(html).not.toContain('<script>');
   expect(html).toContain('&lt;script&gt;');
 });
@@ -115,7 +115,7 @@ test('an empty notice and an empty table leave no gap', () => {
       },
     },
   ]);
-  const html = writeHtml(homePage(bare, derive(bare)));
+  const html = writeHtml(homePage(bare, derive(bare)), (svg) => svg);
   expect(html).not.toContain('<aside');
   expect(html).not.toContain('<table');
 });

@@ -4,7 +4,9 @@ import { jsonOf, type Patch } from './patch.ts';
 
 /** What is decided at a breakpoint, taken back: before the breakpoint itself goes. */
 export const forgetting = ({ layout, space }: StyleDocument, id: string): Patch => [
-  ...(id in layout.grid.at ? [{ op: 'remove', path: `/layout/grid/at/${id}` } as const] : []),
+  ...(Object.hasOwn(layout.grid.at, id)
+    ? [{ op: 'remove', path: `/layout/grid/at/${id}` } as const]
+    : []),
   ...inOrder(space.roles).flatMap(([role, own]) =>
     (['value', 'block'] as const).flatMap((side) => {
       const length = own[side];

@@ -6,11 +6,13 @@ export type Json =
 export const DEEPEST = 40;
 export const MOST_NODES = 200_000;
 
+const INHERITED: ReadonlySet<string> = new Set(Object.getOwnPropertyNames(Object.prototype));
+
 /**
  * Whether every plain object has something of this name without being given it (`constructor`,
  * `toString`, `__proto__`): nothing from outside may be called so.
  */
-export const isInherited = (name: string): boolean => name in Object.prototype;
+export const isInherited = (name: string): boolean => INHERITED.has(name);
 
 /** What is said of such a name. */
 export const inheritedWords = (name: string): string =>

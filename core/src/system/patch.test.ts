@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
-  firstOverlap,
-  inverseOf,
   overlaps,
+  overlapsOf,
   patched,
   patchSchema,
   valueAt,
+  type Json,
   type Patch,
 } from './patch.ts';
 import { derive } from '../derive/derive.ts';
@@ -63,11 +63,85 @@ describe('a patch', () => {
   test.each([
     '/__proto__/polluted',
     '/constructor/prototype/x',
-    '/type/roles/order/0',
+    '/accepted/toString',
+    '/accepted/toString/call',
     'name',
     '/',
   ])('with the path %s is not even read', (path) => {
     expect(patchSchema.safeParse([{ op: 'add', path, value: 1 }]).success).toBe(false);
+  });
+});
+
+describe('a place', () => {
+  const problemAt = (path: string, op: 'add' | 'replace' = 'add') => {
+    const result = patched(document, [{ op, path, value: 1 }]);
+    return result.ok ? undefined : result.problems[0]?.message;
+  };
+
+  test('inside a list is refused in words: lists are replaced whole', () => {
+    for (const path of ['/type/roles/order/0', '/type/roles/order/-', '/brief/mood/0'])
+      expect(problemAt(path)).toBe('lists are replaced whole');
+    const breakpoints = patched(document, [
+      { op: 'add', path: '/type/breakpoints', value: [600, 900] },
+      { op: 'replace', path: '/type/breakpoints/0', value: 620 },
+    ]);
+    expect(breakpoints).toMatchObject({ problems: [{ message: 'lists are replaced whole' }] });
+  });
+
+  test('of an item that is called “order” is a place like any other', () => {
+    const items = { ...document.content.nav.items, order: 'Order now' };
+    const next = apply([
+      {
+        op: 'replace',
+        path: '/content/nav',
+        value: { order: [...document.content.nav.order, 'order'], items },
+      },
+      { op: 'replace', path: '/content/nav/items/order', value: 'Order online' },
+    ]);
+    expect(next.content.nav.items['order']).toBe('Order online');
+    const path = '/content/nav/items/order';
+    expect(patchSchema.safeParse([{ op: 'replace', path, value: 'x' }]).success).toBe(true);
+  });
+
+  test('that only every object has is none: nothing is called, changed or acknowledged', () => {
+    const inherited = Object.getOwnPropertyNames(Object.prototype);
+    for (const name of inherited)
+      for (const path of [`/accepted/${name}`, `/accepted/${name}/call`, `/${name}/${name}`])
+        for (const op of ['add', 'replace'] as const) {
+          expect(patchSchema.safeParse([{ op, path, value: 1 }]).success).toBe(false);
+          expect(problemAt(path, op)).toMatch(/every object has|nothing at this place/);
+        }
+    expect(Object.getOwnPropertyNames(Object.prototype)).toEqual(inherited);
+    expect(Object.getOwnPropertyNames(Function.prototype)).not.toContain('x');
+  });
+});
+
+describe('a value', () => {
+  const valued = (value: unknown) =>
+    patchSchema.safeParse([{ op: 'add', path: '/tokens/custom', value }]);
+  test.each([
+    ['a part called __proto__', JSON.parse('{"a": {"__proto__": {"x": 1}}}'), 'every object has'],
+    ['NUL', { name: 'a\0b' }, 'cannot be kept'],
+    ['half of a pair', { name: '\ud800' }, 'cannot be kept'],
+    ['a number beyond range', JSON.parse('{"a": 1e999}'), 'beyond what numbers can be'],
+    [
+      'a list of a million lists',
+      Array.from({ length: 1_000_000 }, (): unknown[] => []),
+      'more than 200000 parts',
+    ],
+    [
+      'a list in a list, 10,000 deep',
+      JSON.parse(`${'['.repeat(10_000)}${']'.repeat(10_000)}`),
+      'deeper',
+    ],
+  ])('with %s is refused in words', (_, value, words) => {
+    const { error } = valued(value);
+    expect(JSON.stringify(error?.issues)).toContain(words);
+    expect(
+      patched(document, [{ op: 'add', path: '/tokens/custom', value: value as Json }]),
+    ).toMatchObject({
+      ok: false,
+    });
   });
 });
 
@@ -100,8 +174,8 @@ describe('the inverse of a patch', () => {
         );
         const result = patched(document, patch);
         if (!result.ok) return;
-        const back = patched(result.document, inverseOf(document, patch));
-        expect(back).toEqual({ ok: true, document });
+        const back = patched(result.document, result.inverse);
+        expect(back.ok && back.document).toEqual(document);
       }),
     );
   });
@@ -115,13 +189,18 @@ describe('places', () => {
     expect(overlaps('/a/b', '/a/bc')).toBe(false);
   });
 
-  test('the first that bears on another change is named', () => {
+  test('that bear on another change are all named, each once', () => {
     const patch: Patch = [
       { op: 'replace', path: '/name', value: 'x' },
       { op: 'replace', path: '/space/unit', value: 4 },
+      { op: 'replace', path: '/space/unit', value: 5 },
+      { op: 'replace', path: '/space/roles', value: {} },
     ];
-    expect(firstOverlap(patch, [{ op: 'remove', path: '/space' }])).toBe('/space/unit');
-    expect(firstOverlap(patch, [{ op: 'remove', path: '/color' }])).toBeUndefined();
+    expect(overlapsOf(patch, [{ op: 'remove', path: '/space' }])).toEqual([
+      '/space/unit',
+      '/space/roles',
+    ]);
+    expect(overlapsOf(patch, [{ op: 'remove', path: '/color' }])).toEqual([]);
   });
 
   test('are read as RFC 6901 says', () => {

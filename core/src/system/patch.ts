@@ -56,7 +56,8 @@ function draftOf(document: StyleDocument) {
     copies.add(copy);
     return copy;
   };
-  const root = copied(document as unknown as Node);
+  const root: Node = { ...document };
+  copies.add(root);
   return {
     root,
     /** The part that holds the last name of a path, ready to be changed; a problem where there is none. */
@@ -100,7 +101,7 @@ export function patched(document: StyleDocument, patch: Patch): Patched {
     const before = holder[name] as Json;
     const { path: at } = operation;
     if (operation.op === 'remove') {
-      delete holder[name];
+      Reflect.deleteProperty(holder, name);
       inverse.push({ op: 'add', path: at, value: before });
     } else {
       const problem = jsonProblem(operation.value);

@@ -22,6 +22,6 @@ export const collection = <Item extends z.ZodMiniType>(item: Item) =>
 
 /** Any JSON value that can be kept; what it means is checked where it is used. */
 export const json = z.custom<Json>(
-  (given) => given !== undefined && jsonProblem(given) === undefined,
+  (given: unknown) => given !== undefined && jsonProblem(given) === undefined,
   { error: ({ input }) => jsonProblem(input) ?? 'a value is missing' },
 );

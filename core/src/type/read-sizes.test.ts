@@ -25,6 +25,11 @@ describe('sizes in a text', () => {
   });
 });
 
+test('a text that was made to be slow is read in the time of its length', () => {
+  for (const part of [',', ' ', '(', 'clamp(', 'clamp((', '1', '--a:', 'font-size:', ';font '])
+    expect(Array.isArray(readSizes(part.repeat(500_000 / part.length)))).toBe(true);
+});
+
 describe('a scale that fits', () => {
   test('is base 16 and ratio 1.25 for its sizes rounded to px', () => {
     // 16 × 1.25^n rounded: arithmetic.

@@ -1,10 +1,9 @@
-import { jsonValue, patchSchema } from '@garnish/core/system/patch';
+import { patchSchema } from '@garnish/core/system/patch';
 import * as z from 'zod';
 import { CHANGE_KINDS } from '../db/models.ts';
 
 /** A JSON value whose form is checked elsewhere: documents by core, patches before they are applied. */
-const json = jsonValue;
-z.globalRegistry.add(json, { id: 'Json' });
+const json = z.unknown();
 
 export const systemParams = z.object({ id: z.uuid() });
 

@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { SCHEMA, type StyleDocument } from '@garnish/core/system/document';
 import {
-  firstOverlap,
-  inverseOf,
+  overlapsOf,
   patched,
   valueAt,
   type Json,
@@ -143,7 +142,7 @@ export function createStore({ sequelize, Systems, Changes }: Database) {
         const touched: Operation[] = since
           .filter(({ author }) => author !== change.author)
           .flatMap(({ patch, schema }) => upgradePatch(patch, schema));
-        const path = firstOverlap(change.patch, touched);
+        const [path] = overlapsOf(change.patch, touched);
         if (path !== undefined) {
           const value = valueAt(document, path) as Json | undefined;
           throw new Problem('conflict', 'Nothing was changed. Choose which value stays.', {
@@ -163,7 +162,7 @@ export function createStore({ sequelize, Systems, Changes }: Database) {
             systemId,
             sequence,
             patch: [...change.patch],
-            inverse: [...inverseOf(document, change.patch)],
+            inverse: [...result.inverse],
             label: change.label,
             author: change.author,
             gesture: change.gesture,

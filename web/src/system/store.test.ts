@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import type { StyleDocument } from '@garnish/core/system/document';
-import { firstOverlap, inverseOf, patched, valueAt, type Patch } from '@garnish/core/system/patch';
+import { overlapsOf, patched, valueAt, type Patch } from '@garnish/core/system/patch';
 import { sampleDocument } from '@garnish/core/system/sample';
 import type { ChangeRecord } from '../api/resources.ts';
 import { createSystemStore, type SystemStore } from './store.ts';
@@ -31,7 +31,7 @@ function fakeServer() {
       const since = changes.filter(
         ({ sequence, author }) => sequence > posted.base && author !== posted.author,
       );
-      const path = firstOverlap(
+      const [path] = overlapsOf(
         posted.patch,
         since.flatMap(({ patch }) => patch),
       );
@@ -50,7 +50,7 @@ function fakeServer() {
       const record: ChangeRecord = {
         ...posted,
         patch: [...posted.patch],
-        inverse: [...inverseOf(document, posted.patch)],
+        inverse: [...result.inverse],
         sequence: changes.length + 1,
         at: '2026-01-01T00:00:00.000Z',
       };

@@ -5,7 +5,7 @@ import { createDeriver } from '@garnish/core/derive/derive';
 import type { Derived } from '@garnish/core/derive/derived';
 import { writeCssRules } from '@garnish/core/formats/css';
 import type { StyleDocument } from '@garnish/core/system/document';
-import { inverseOf, overlaps, patched, valueAt, type Patch } from '@garnish/core/system/patch';
+import { overlaps, patched, valueAt, type Patch } from '@garnish/core/system/patch';
 import { ApiError, get, send } from '../api/client.ts';
 import { changeList, changeRecord, type ChangeRecord } from '../api/resources.ts';
 import { stacksOf, type Past, type Stacks } from './history.ts';
@@ -361,9 +361,8 @@ export function createSystemStore(
     trial = undefined;
     const last = pending.at(-1);
     const isOpen = last?.gesture === gesture && kind === 'change' && last.id !== inFlight;
-    const before = document;
     document = result.document;
-    const inverse = inverseOf(before, patch);
+    const { inverse } = result;
     pending = isOpen
       ? [
           ...pending.slice(0, -1),

@@ -37,8 +37,9 @@ interface Summary {
 
 /** A copy of a demo system, so that no test sees what another has done. */
 export async function copyOf(request: APIRequestContext, name: string): Promise<string> {
-  const list = (await (await request.get('/api/systems')).json()) as Summary[];
-  const original = list.find((system) => system.name === name);
+  const address = `/api/systems?search=${encodeURIComponent(name)}&order=name&limit=200`;
+  const { systems } = (await (await request.get(address)).json()) as { systems: Summary[] };
+  const original = systems.find((system) => system.name === name);
   if (!original) throw new Error(`the demo has no ${name}`);
   const copy = await request.post(`/api/systems/${original.id}/duplicate`);
   return ((await copy.json()) as Summary).id;

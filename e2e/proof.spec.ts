@@ -208,7 +208,7 @@ test('words that look like a script stay words, and nothing runs in the proof', 
       base: 0,
       patch: [{ op: 'replace', path: '/content/hero/title', value: evil }],
       label: 'title',
-      author: crypto.randomUUID(),
+      window: crypto.randomUUID(),
       gesture: crypto.randomUUID(),
     },
   });

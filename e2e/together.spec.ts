@@ -68,7 +68,7 @@ for (const [choice, kept] of [
           base: 0,
           patch: [{ op: 'replace', path: '/space/unit', value: 12 }],
           label: 'base unit',
-          author: crypto.randomUUID(),
+          window: crypto.randomUUID(),
           gesture: crypto.randomUUID(),
         },
       });

@@ -320,7 +320,7 @@ test('the column of the text is as wide as is said, whatever the unit of its wid
           id: crypto.randomUUID(),
           base: sequence,
           label: 'width of text',
-          author: crypto.randomUUID(),
+          window: crypto.randomUUID(),
           gesture: crypto.randomUUID(),
           patch: [
             { op: 'replace', path: '/layout/widths/items/text/value', value },
@@ -381,7 +381,7 @@ test('at 320 px every word of a heading fits, and wider text spacing clips nothi
           },
         ],
         label: 'a long word',
-        author: crypto.randomUUID(),
+        window: crypto.randomUUID(),
         gesture: crypto.randomUUID(),
         kind: 'change',
       },

@@ -22,6 +22,9 @@ import { fontRoutes } from './fonts/routes.ts';
 import { keeperRoutes } from './keepers/routes.ts';
 import { createPictures } from './pictures/pictures.ts';
 import { pictureRoutes } from './pictures/routes.ts';
+import { createSettings } from './db/settings.ts';
+import { guard } from './guard.ts';
+import { registerPersons } from './person.ts';
 import { answerError, answerUnknownAddress } from './problems.ts';
 import { createChangeFeed } from './systems/listen.ts';
 import { systemRoutes } from './systems/routes.ts';
@@ -33,6 +36,8 @@ export interface ServerOptions {
   readonly webFolder?: string;
   /** Whether an empty database gets the demo systems. */
   readonly demo?: boolean;
+  /** Names beside those of loopback under which the server is asked. */
+  readonly hosts?: readonly string[];
 }
 
 const BODY_LIMIT = 4 * 1024 * 1024;
@@ -69,7 +74,7 @@ const PROOF_PAGE =
 
 /** The whole server, ready to listen: tables up to date, demo loaded where asked for. */
 export async function createServer(options: ServerOptions): Promise<FastifyInstance> {
-  const { databaseUrl, webFolder, demo = false } = options;
+  const { databaseUrl, webFolder, demo = false, hosts = [] } = options;
   const database = connect(databaseUrl);
   await migrate(database.sequelize);
   const store = createStore(database);
@@ -85,6 +90,8 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   app.setSerializerCompiler(serializerCompiler);
   app.setErrorHandler(answerError);
   app.removeContentTypeParser('text/plain');
+  guard(app, hosts);
+  await registerPersons(app, createSettings(database.sequelize));
 
   const feed = createChangeFeed(databaseUrl, (error) => {
     app.log.warn(error);

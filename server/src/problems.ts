@@ -1,5 +1,6 @@
 import type { FastifyError, FastifyReply, FastifyRequest } from 'fastify';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
+import { ConnectionError } from 'sequelize';
 import * as z from 'zod';
 
 /** Every way in which a request fails, with its status and its title. The names are stable. */
@@ -8,6 +9,17 @@ const KINDS = {
   'invalid-input': [400, 'The request is not of the expected form'],
   'not-found': [404, 'There is nothing at this address'],
   'unknown-system': [404, 'There is no such system'],
+  'unreadable-system': [422, 'This system cannot be read'],
+  'unknown-host': [421, 'This is not an address of Garnish'],
+  'foreign-page': [403, 'This page may not ask for that'],
+  'future-base': [422, 'The change rests on changes that are not there'],
+  'reused-id': [409, 'Another change has this id'],
+  'no-room': [413, 'There is no room for it'],
+  'still-used': [409, 'It is used'],
+  'archive-refused': [422, 'This archive cannot be restored'],
+  'archive-differs': [409, 'Some of it is here already, and differs'],
+  'database-away': [503, 'The database does not answer'],
+  'storage-full': [507, 'There is no space left on the disk'],
   'font-refused': [422, 'These files cannot be taken'],
   'font-needs-confirmation': [409, 'The files forbid embedding in documents'],
   'unknown-keeper': [404, 'There is no such keeper'],
@@ -30,7 +42,11 @@ export const problemSchema = z.object({
   detail: z.string(),
   problems: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
   conflict: z
-    .object({ path: z.string(), value: z.unknown().optional(), sequence: z.number() })
+    .object({
+      /** Every place at which it is about the same as somebody else's change, with what stands there. */
+      places: z.array(z.object({ path: z.string(), value: z.unknown().optional() })),
+      sequence: z.number(),
+    })
     .optional(),
 });
 export type ProblemDetails = z.infer<typeof problemSchema>;
@@ -67,6 +83,38 @@ function send(reply: FastifyReply, { kind, message, more }: Problem): FastifyRep
     .send(body);
 }
 
+/** Codes of PostgreSQL, by their class or whole. Source: its manual, appendix A. */
+const AWAY = /^(?:08...|57P0[1-5]|53300)$/;
+const FULL = /^53[12]00$/;
+const DATA = /^22...$/;
+
+/** What the database says of itself, or of what it was given. */
+function databaseProblem(error: object): Problem | undefined {
+  const { original = error } = error as { original?: unknown };
+  const { code: said = '' } = (original ?? {}) as { code?: unknown };
+  const code = typeof said === 'string' ? said : '';
+  if (FULL.test(code) || code === 'ENOSPC')
+    return new Problem(
+      'storage-full',
+      'Nothing was changed, and what was saved before is kept. It goes on as soon as there is space.',
+    );
+  if (
+    AWAY.test(code) ||
+    /^E(?:CONN|PIPE|NOENT|TIMEDOUT)/.test(code) ||
+    error instanceof ConnectionError ||
+    /connection (?:terminated|timeout|ended)|not queryable/i.test(
+      String((original as Error).message),
+    )
+  )
+    return new Problem(
+      'database-away',
+      'Nothing was changed, and what was saved before is kept. It goes on as soon as it is back.',
+    );
+  return DATA.test(code)
+    ? new Problem('invalid-input', 'A value is none that can be kept. Nothing was changed.')
+    : undefined;
+}
+
 function problemOf(error: FastifyError | Problem): Problem {
   if (error instanceof Problem) return error;
   if (hasZodFastifySchemaValidationErrors(error))
@@ -84,12 +132,15 @@ function problemOf(error: FastifyError | Problem): Problem {
     case 'FST_ERR_CTP_EMPTY_JSON_BODY':
     case 'FST_ERR_CTP_INVALID_JSON_BODY':
       return new Problem('malformed-json', 'Nothing was changed. The body could not be read.');
-    default:
+    default: {
+      const away = databaseProblem(error);
+      if (away) return away;
       if (error instanceof SyntaxError && error.statusCode === 400)
         return new Problem('malformed-json', 'Nothing was changed. The body could not be read.');
       return error.statusCode !== undefined && error.statusCode < 500
         ? new Problem('invalid-input', error.message)
         : new Problem('internal', 'What was saved before is kept. Try again in a moment.');
+    }
   }
 }
 
@@ -100,6 +151,8 @@ export function answerError(
 ): FastifyReply {
   const problem = problemOf(error);
   if (problem.kind === 'internal') request.log.error(error);
+  else if (problem.kind === 'database-away' || problem.kind === 'storage-full')
+    request.log.warn(problem.kind);
   return send(reply, problem);
 }
 

@@ -627,7 +627,7 @@ async function measurePages(browser: Browser, url: string): Promise<void> {
       base: sequence,
       patch: [{ op: 'replace', path: '/content/table/rows', value: longPage().content.table.rows }],
       label: 'many rows',
-      author: crypto.randomUUID(),
+      window: crypto.randomUUID(),
       gesture: crypto.randomUUID(),
       kind: 'change',
     },

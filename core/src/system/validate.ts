@@ -8,6 +8,7 @@ import {
   type Paint,
   type StyleDocument,
 } from './document.ts';
+import { frozen } from './json.ts';
 import type { Problem } from './problem.ts';
 import { spaceProblems } from './space-problems.ts';
 
@@ -210,6 +211,16 @@ const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
 
 /** Parts of documents that were found to be of their form, and can change no more. */
 const sound = new WeakSet<object>();
+
+/**
+ * A document that was checked before it was stored: its parts need not be read again until they change.
+ * What follows from its parts together is checked with every change all the same.
+ */
+export function trusted(document: StyleDocument): StyleDocument {
+  for (const part of Object.values(frozen(document)))
+    if (typeof part === 'object') sound.add(part);
+  return document;
+}
 
 type PartKey = keyof typeof documentSchema.shape;
 const PARTS = Object.keys(documentSchema.shape) as PartKey[];

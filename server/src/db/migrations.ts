@@ -7,6 +7,9 @@ interface Step {
   readonly down: (queryInterface: QueryInterface) => Promise<void>;
 }
 
+/** Any number, the same for every process: who holds it changes the tables. */
+const LOCK = 47_110_815;
+
 /** Each step once, in order; a step that has run is never altered. */
 const STEPS: readonly Step[] = [
   {
@@ -98,7 +101,36 @@ const STEPS: readonly Step[] = [
       `);
     },
   },
+  {
+    name: '0005-persons-and-summaries',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        CREATE TABLE settings (name text PRIMARY KEY, value text NOT NULL);
+        ALTER TABLE changes ADD COLUMN window_id uuid;
+        UPDATE changes SET window_id = author;
+        ALTER TABLE changes ALTER COLUMN window_id SET NOT NULL;
+        ALTER TABLE systems
+          ADD COLUMN name text GENERATED ALWAYS AS (coalesce(document->>'name', '')) STORED,
+          ADD COLUMN description text GENERATED ALWAYS AS (coalesce(document->>'description', '')) STORED,
+          ADD COLUMN summary jsonb,
+          ADD COLUMN summary_of text;
+        CREATE INDEX systems_changed ON systems (updated_at DESC, id) WHERE deleted_at IS NULL;
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query(`
+        DROP INDEX systems_changed;
+        ALTER TABLE systems DROP COLUMN name, DROP COLUMN description, DROP COLUMN summary,
+          DROP COLUMN summary_of;
+        ALTER TABLE changes DROP COLUMN window_id;
+        DROP TABLE settings;
+      `);
+    },
+  },
 ];
+
+/** Why a database cannot be used, in words for whoever starts the server. */
+export class UnknownMigration extends Error {}
 
 /** Brings the tables to the newest form. Safe to run at every start. */
 export async function migrate(sequelize: Sequelize): Promise<void> {
@@ -112,5 +144,16 @@ export async function migrate(sequelize: Sequelize): Promise<void> {
     storage: new SequelizeStorage({ sequelize }),
     logger: undefined,
   });
-  await umzug.up();
+  const known = new Set(STEPS.map(({ name }) => name));
+  await sequelize.transaction(async (transaction) => {
+    // Two first starts at once: one makes the tables, the other waits and finds them made.
+    await sequelize.query(`SELECT pg_advisory_xact_lock(${LOCK})`, { transaction });
+    const unknown = (await umzug.executed()).filter(({ name }) => !known.has(name));
+    if (unknown.length > 0)
+      throw new UnknownMigration(
+        `A newer Garnish has used this database (${unknown.map(({ name }) => name).join(', ')}), and this one would not understand what it finds. ` +
+          'Start the newer one, or name another database with DATABASE_URL. Nothing was changed.',
+      );
+    await umzug.up();
+  });
 }

@@ -8,20 +8,6 @@ import {
   type InferCreationAttributes,
 } from 'sequelize';
 
-/** A system: its newest document, and how many changes have led to it. */
-export class SystemRow extends Model<
-  InferAttributes<SystemRow>,
-  InferCreationAttributes<SystemRow>
-> {
-  declare id: CreationOptional<string>;
-  /** As stored: of any schema up to the newest, read with `readDocument`. */
-  declare document: unknown;
-  declare sequence: CreationOptional<number>;
-  declare createdAt: CreationOptional<Date>;
-  declare updatedAt: CreationOptional<Date>;
-  declare deletedAt: CreationOptional<Date | null>;
-}
-
 export const CHANGE_KINDS = ['change', 'undo', 'redo'] as const;
 export type ChangeKind = (typeof CHANGE_KINDS)[number];
 
@@ -36,7 +22,10 @@ export class ChangeRow extends Model<
   declare patch: Operation[];
   declare inverse: Operation[];
   declare label: string;
+  /** The person who made it. */
   declare author: string;
+  /** The window it was made in: what one window did, it did knowingly. */
+  declare windowId: string;
   declare gesture: string;
   declare kind: ChangeKind;
   declare schema: number;
@@ -91,7 +80,6 @@ export class PictureRow extends Model<
 /** A connection with the tables as seen through it. */
 export interface Database {
   readonly sequelize: Sequelize;
-  readonly Systems: typeof SystemRow;
   readonly Changes: typeof ChangeRow;
   readonly Keepers: typeof KeeperRow;
   readonly OwnFamilies: typeof OwnFamilyRow;
@@ -101,24 +89,17 @@ export interface Database {
 
 /** Connects and names the tables. The tables themselves are made by the migrations. */
 export function connect(url: string): Database {
-  const sequelize = new Sequelize(url, { dialect: 'postgres', logging: false });
-  class Systems extends SystemRow {}
+  const sequelize = new Sequelize(url, {
+    dialect: 'postgres',
+    logging: false,
+    // A database that is away is told at once, and asked again with the next request.
+    pool: { max: 10, acquire: 10_000 },
+  });
   class Changes extends ChangeRow {}
   class Keepers extends KeeperRow {}
   class OwnFamilies extends OwnFamilyRow {}
   class OwnFontFiles extends OwnFontFileRow {}
   class Pictures extends PictureRow {}
-  Systems.init(
-    {
-      id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
-      document: { type: DataTypes.JSONB, allowNull: false },
-      sequence: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
-      createdAt: DataTypes.DATE,
-      updatedAt: DataTypes.DATE,
-      deletedAt: { type: DataTypes.DATE, allowNull: true },
-    },
-    { sequelize, tableName: 'systems', underscored: true, timestamps: true },
-  );
   Changes.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true },
@@ -128,6 +109,7 @@ export function connect(url: string): Database {
       inverse: { type: DataTypes.JSONB, allowNull: false },
       label: { type: DataTypes.TEXT, allowNull: false },
       author: { type: DataTypes.UUID, allowNull: false },
+      windowId: { type: DataTypes.UUID, allowNull: false },
       gesture: { type: DataTypes.UUID, allowNull: false },
       kind: { type: DataTypes.TEXT, allowNull: false },
       schema: { type: DataTypes.INTEGER, allowNull: false },
@@ -170,5 +152,5 @@ export function connect(url: string): Database {
     },
     { sequelize, tableName: 'pictures', underscored: true, timestamps: false },
   );
-  return { sequelize, Systems, Changes, Keepers, OwnFamilies, OwnFontFiles, Pictures };
+  return { sequelize, Changes, Keepers, OwnFamilies, OwnFontFiles, Pictures };
 }

@@ -18,8 +18,8 @@ let id: string;
 beforeAll(async () => {
   server = await testServer('garnish_exports', true);
   const list = z
-    .array(z.object({ id: z.string(), name: z.string() }))
-    .parse(await (await fetch(`${server.url}/api/systems`)).json());
+    .object({ systems: z.array(z.object({ id: z.string(), name: z.string() })) })
+    .parse(await (await fetch(`${server.url}/api/systems`)).json()).systems;
   id = list.find(({ name }) => name === 'Brackwater Ferries')?.id ?? '';
 });
 afterAll(() => server.close());

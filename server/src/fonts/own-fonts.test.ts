@@ -1,12 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { fontFamily } from '@garnish/core/fonts/family';
 import { strFromU8, unzipSync } from 'fflate';
 import * as z from 'zod';
 import { problemSchema } from '../problems.ts';
 import { testServer, type TestServer } from '../test-server.ts';
-import { createFontReader } from './own-font.ts';
+import { createFontReader } from './font-reader.ts';
 import { family, fontPath } from './shipped.ts';
 import { unpacked } from './unpack.ts';
 
@@ -24,6 +25,7 @@ const shipped = (id: string, wanted: string): Uint8Array => {
   return Uint8Array.from(readFileSync(fontPath(file?.name ?? '') ?? ''));
 };
 const woff2 = shipped('aleo', 'latin-400-normal');
+const plain = await unpacked(woff2);
 
 function upload(
   files: readonly (readonly [name: string, bytes: Uint8Array])[],
@@ -64,7 +66,7 @@ describe('own files', () => {
       expect(answer.facts.metrics.letterWidths).toEqual(family('aleo').metrics.letterWidths);
       expect([answer.weight.min, answer.style]).toEqual([400, 'normal']);
     }
-    await reader.close();
+    reader.close();
   });
 
   test('become one family, kept with their licence, served, and taken away', async () => {
@@ -103,7 +105,7 @@ describe('own files', () => {
         base: 0,
         patch: [{ op: 'replace', path: '/fonts/roles/text/family', value: record }],
         label: 'own',
-        author: uuid(),
+        window: uuid(),
         gesture: uuid(),
       }),
     });
@@ -134,6 +136,36 @@ describe('own files', () => {
   });
 });
 
+/** A plain font whose character map is one group, from 0 to the last: 28 bytes that stand for billions. */
+function endlessMap(last = 0xffff_ffff): Uint8Array {
+  const copy = plain.slice();
+  const view = new DataView(copy.buffer);
+  for (let row = 12; row < 12 + 16 * view.getUint16(4); row += 16) {
+    if (strFromU8(copy.subarray(row, row + 4)) !== 'cmap') continue;
+    const at = view.getUint32(row + 8);
+    // Version 0, one subtable for Windows and all of Unicode, 12 bytes from here.
+    [0, 1, 3, 10, 0, 12].forEach((value, index) => view.setUint16(at + index * 2, value));
+    view.setUint32(at + 12, 12 << 16);
+    [28, 0, 1, 0, last, 1].forEach((value, index) => view.setUint32(at + 16 + index * 4, value));
+  }
+  return copy;
+}
+
+/** A WOFF2 whose directory claims thirty tables of 100 MB. */
+function greedyWoff2(): Uint8Array {
+  const bytes = new Uint8Array(48 + 30 * 5 + 100);
+  const view = new DataView(bytes.buffer);
+  view.setUint32(0, 0x77_4f_46_32);
+  view.setUint32(4, 0x0001_0000);
+  view.setUint32(8, bytes.length);
+  view.setUint16(12, 30);
+  view.setUint32(16, 1000);
+  for (let table = 0; table < 30; table += 1)
+    // 100,000,000 in seven bits a byte.
+    bytes.set([0x00, 0x80 | 47, 0x80 | 87, 0x80 | 66, 0x00], 48 + table * 5);
+  return bytes;
+}
+
 describe('a file that is refused is named, and nothing is stored', () => {
   const bomb = woff2.slice();
   new DataView(bomb.buffer).setUint32(16, 0xfffffff0);
@@ -142,6 +174,9 @@ describe('a file that is refused is named, and nothing is stored', () => {
     ['an empty one', new Uint8Array(), 'it is no font'],
     ['a damaged one', woff2.slice(0, 3000), ''],
     ['one that claims to unpack to gigabytes', bomb, 'more than 32 MB'],
+    ['one whose map claims every number there is', endlessMap(), 'characters that there are not'],
+    ['one whose map claims all of Unicode', endlessMap(0x10ffff), 'more than 200000 characters'],
+    ['one whose packed tables claim gigabytes', greedyWoff2(), 'claim more than 32 MB'],
     ['one over 8 MB', new Uint8Array(9 * 1024 * 1024), 'larger than 8 MB'],
   ])('%s', async (_, bytes, words) => {
     const before = (await ownFamilies()).length;
@@ -161,8 +196,18 @@ describe('a file that is refused is named, and nothing is stored', () => {
   });
 });
 
+test('a reader that takes more memory than it may is ended by the system, and the next one reads', async () => {
+  const { rss } = process.memoryUsage();
+  const hungry = createFontReader(fileURLToPath(new URL('./hungry-process.mjs', import.meta.url)));
+  expect(await hungry.measure(woff2)).toEqual({
+    ok: false,
+    problem: 'reading it took more memory or time than a font may',
+  });
+  hungry.close();
+  expect(process.memoryUsage().rss - rss).toBeLessThan(200_000_000);
+}, 30_000);
+
 test('thousands of mutated files neither stop the reader nor get through it unmeasured', async () => {
-  const plain = await unpacked(shipped('aleo', 'latin-400-normal'));
   const sources = [plain, woff2];
   const reader = createFontReader();
   let seed = 20_261_125;
@@ -189,5 +234,5 @@ test('thousands of mutated files neither stop the reader nor get through it unme
   expect(refused).toBeGreaterThan(500);
   const after = await reader.measure(woff2);
   expect(after.ok).toBe(true);
-  await reader.close();
+  reader.close();
 }, 240_000);

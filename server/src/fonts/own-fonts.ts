@@ -2,7 +2,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { fontFamily, WHOLE, type Category, type FontFamily } from '@garnish/core/fonts/family';
 import type { Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
-import { createFontReader, type MeasureAnswer } from './own-font.ts';
+import { createFontReader, type MeasureAnswer } from './font-reader.ts';
 import { families } from './shipped.ts';
 
 export interface Upload {

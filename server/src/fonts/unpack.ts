@@ -1,5 +1,6 @@
 import { inflateSync } from 'node:zlib';
 import { decompress } from 'wawoff2';
+import { checkWoff2 } from './sfnt-checks.ts';
 
 /** The largest font that is unpacked: a small file can claim to be a huge one. */
 const MOST_BYTES = 32 * 1024 * 1024;
@@ -58,6 +59,7 @@ export async function unpacked(bytes: Uint8Array): Promise<Uint8Array> {
   if (PLAIN.has(signature)) return bytes;
   if (signature === 'wOFF') return unwrapped(bytes);
   if (signature !== 'wOF2') throw new Error('it is no font: it does not begin as one');
+  checkWoff2(bytes);
   const claimed = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength).getUint32(16);
   if (claimed > MOST_BYTES) throw new Error('it claims to unpack to more than 32 MB');
   // The unpacker lends its own memory, which the next file overwrites.

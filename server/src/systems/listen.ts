@@ -4,6 +4,15 @@ import { CHANNEL } from './store.ts';
 
 const payload = z.object({ systemId: z.string(), sequence: z.number() });
 
+/** Whoever has the database can send anything here. */
+function jsonOfText(text = ''): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
 export type Listener = (sequence: number) => void;
 
 /** How long to wait before the connection is tried again, in ms. */
@@ -37,8 +46,11 @@ export function createChangeFeed(databaseUrl: string, warn: (error: unknown) => 
       reconnect();
     });
     mine.on('notification', ({ payload: text }) => {
-      const parsed = payload.safeParse(JSON.parse(text ?? 'null'));
-      if (!parsed.success) return;
+      const parsed = payload.safeParse(jsonOfText(text));
+      if (!parsed.success) {
+        warn(new Error(`a notification that is none of ours: ${text?.slice(0, 200) ?? ''}`));
+        return;
+      }
       listeners.get(parsed.data.systemId)?.forEach((listener) => {
         listener(parsed.data.sequence);
       });

@@ -2,70 +2,67 @@ import { newDocument } from '@garnish/core/system/new-document';
 import { upgradePatch } from '@garnish/core/system/upgrade';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
-import type { ChangeRow } from '../db/models.ts';
 import { family } from '../fonts/shipped.ts';
 import { problemSchema } from '../problems.ts';
 import type { ChangeFeed } from './listen.ts';
-import { portraitOf } from './portrait.ts';
 import {
   changeSchema,
   changesQuery,
   newChange,
+  listQuery,
   newSystem,
   openSystem,
   systemParams,
+  systemPage,
   systemSummary,
-  unreadableSystem,
-  type SystemSummary,
 } from './schemas.ts';
-import type { OpenSystem, Store } from './store.ts';
+import type { Store, StoredChange } from './store.ts';
 
 /** What a new system starts from: quiet faces and a color that nobody mistakes for a choice. */
 const START = { heading: 'archivo', text: 'literata', brand: '#3b6ea5' } as const;
 
 const BEAT_MS = 20_000;
+const SUMMARY_AFTER_MS = 500;
 
-const summary = ({ id, document, updatedAt }: OpenSystem): SystemSummary => ({
-  id,
-  name: document.name,
-  description: document.description,
-  updatedAt: updatedAt.toISOString(),
-  ...portraitOf(document),
-});
-
-const change = (row: ChangeRow): z.infer<typeof changeSchema> => {
-  const { id, sequence, label, author, gesture, kind, at } = row;
+const change = (row: StoredChange): z.infer<typeof changeSchema> => {
+  const { id, sequence, label, author, windowId: window, gesture, kind, at } = row;
   const patch = [...upgradePatch(row.patch, row.schema)];
   const inverse = [...upgradePatch(row.inverse, row.schema)];
-  return { id, sequence, patch, inverse, label, author, gesture, kind, at: at.toISOString() };
+  return {
+    ...{ id, sequence, patch, inverse, label, author, window, gesture, kind },
+    at: at.toISOString(),
+  };
 };
-
-const open = ({ id, sequence, document }: OpenSystem): z.infer<typeof openSystem> => ({
-  id,
-  sequence,
-  // A document is JSON: it came out of a JSON column and through its schema.
-  document: document as unknown as z.infer<typeof openSystem>['document'],
-});
 
 /** Systems: the list, one by one, their changes, and the stream that tells of changes. */
 export const systemRoutes =
   (store: Store, feed: ChangeFeed): FastifyPluginAsyncZod =>
   // eslint-disable-next-line @typescript-eslint/require-await -- a plugin is asynchronous by type
   async (app) => {
-    const failures = { '4xx': problemSchema };
+    const failures = { '4xx': problemSchema, '5xx': problemSchema };
 
-    app.get('/api/systems', { schema: { response: { 200: z.array(systemSummary) } } }, async () =>
-      (await store.list()).systems.map(summary),
-    );
+    const waiting = new Map<string, NodeJS.Timeout>();
+    /** The list is made of summaries: one is made when a system has been left alone for a moment. */
+    const summarizeSoon = (id: string): void => {
+      clearTimeout(waiting.get(id));
+      waiting.set(
+        id,
+        setTimeout(() => {
+          waiting.delete(id);
+          // What fails now is made when the list is asked for.
+          store.summarize(id).catch((error: unknown) => app.log.warn(error));
+        }, SUMMARY_AFTER_MS),
+      );
+    };
+    app.addHook('onClose', (_, done) => {
+      waiting.forEach((timer) => clearTimeout(timer));
+      done();
+    });
 
     app.get(
-      '/api/systems/unreadable',
-      { schema: { response: { 200: z.array(unreadableSystem) } } },
-      async () => {
-        const { unreadable } = await store.list();
-        for (const { problem } of unreadable) app.log.error(problem);
-        return unreadable.map(({ id, name }) => ({ id, name }));
-      },
+      '/api/systems',
+      { schema: { querystring: listQuery, response: { 200: systemPage, ...failures } } },
+      ({ query }) => store.list(query),
     );
 
     app.post(
@@ -78,7 +75,7 @@ export const systemRoutes =
           heading: family(START.heading),
           text: family(START.text),
         });
-        return reply.status(201).send(summary(await store.create(document)));
+        return reply.status(201).send(await store.summary(await store.create(document)));
       },
     );
 
@@ -88,7 +85,31 @@ export const systemRoutes =
       async ({ params }, reply) => {
         const { document } = await store.open(params.id);
         const name = `${document.name.slice(0, 75)} copy`;
-        return reply.status(201).send(summary(await store.create({ ...document, name })));
+        return reply
+          .status(201)
+          .send(await store.summary(await store.create({ ...document, name })));
+      },
+    );
+
+    app.get(
+      '/api/systems/:id/stored',
+      { schema: { params: systemParams, response: { 200: z.any(), ...failures } } },
+      async ({ params }, reply) => {
+        const text = await store.storedText(params.id);
+        return reply
+          .type('application/json; charset=utf-8')
+          .header('content-disposition', `attachment; filename="system-${params.id}.json"`)
+          .serializer((body: unknown) => String(body))
+          .send(text);
+      },
+    );
+
+    app.delete(
+      '/api/systems/:id/for-good',
+      { schema: { params: systemParams, response: { 204: z.null(), ...failures } } },
+      async ({ params }, reply) => {
+        await store.deleteForGood(params.id);
+        return reply.status(204).send(null);
       },
     );
 
@@ -104,13 +125,21 @@ export const systemRoutes =
     app.post(
       '/api/systems/:id/restore',
       { schema: { params: systemParams, response: { 200: systemSummary, ...failures } } },
-      async ({ params }) => summary(await store.setDeleted(params.id, false)),
+      async ({ params }) => {
+        await store.setDeleted(params.id, false);
+        return store.summary(params.id);
+      },
     );
 
     app.get(
       '/api/systems/:id',
       { schema: { params: systemParams, response: { 200: openSystem, ...failures } } },
-      async ({ params }) => open(await store.open(params.id)),
+      async ({ params }, reply) =>
+        // Written by hand: the document goes through as it is stored.
+        reply
+          .type('application/json; charset=utf-8')
+          .serializer((text: unknown) => String(text))
+          .send((await store.openText(params.id)) as never),
     );
 
     app.get(
@@ -122,8 +151,7 @@ export const systemRoutes =
           response: { 200: z.array(changeSchema), ...failures },
         },
       },
-      async ({ params, query }) =>
-        (await store.changes(params.id, query.after, query.last)).map(change),
+      async ({ params, query }) => (await store.changes(params.id, query)).map(change),
     );
 
     app.post(
@@ -135,14 +163,17 @@ export const systemRoutes =
           response: { 200: changeSchema, ...failures },
         },
       },
-      async ({ params, body }) => change(await store.change(params.id, body)),
+      async ({ params, body, person }, reply) => {
+        reply.raw.once('finish', () => summarizeSoon(params.id));
+        return change(await store.change(params.id, body, person));
+      },
     );
 
     app.get(
       '/api/systems/:id/events',
       { schema: { params: systemParams } },
       async ({ params, raw }, reply) => {
-        const { sequence } = await store.open(params.id);
+        const sequence = await store.sequence(params.id);
         reply.hijack();
         const stream = reply.raw;
         stream.writeHead(200, {

@@ -26,19 +26,38 @@ export const systemSummary = z.object({
   name: z.string(),
   description: z.string(),
   updatedAt: z.iso.datetime(),
-  portrait: portraitSchema,
-  findings: z.object({ repair: z.number(), look: z.number() }),
+  portrait: portraitSchema.optional(),
+  findings: z.object({ repair: z.number(), look: z.number() }).optional(),
+  /** Why it cannot be shown, in words; absent where it can. */
+  problem: z.string().optional(),
 });
 export type SystemSummary = z.infer<typeof systemSummary>;
+
+export const listQuery = z.object({
+  search: z.string().max(200).default(''),
+  order: z.enum(['changed', 'name', 'repair']).default('changed'),
+  offset: z.coerce.number().int().min(0).max(1_000_000).default(0),
+  limit: z.coerce.number().int().min(1).max(2000).default(50),
+});
+export type ListQuery = z.infer<typeof listQuery>;
+
+/** A page of the list, and how many systems there are in all that were asked for. */
+export const systemPage = z.object({ systems: z.array(systemSummary), total: z.number() });
 
 export const openSystem = z.object({ id: z.uuid(), sequence: z.number(), document: json });
 
 export const newChange = z.strictObject({
   id: z.uuid(),
-  base: z.int().min(0),
+  /** The newest change that it knows of. */
+  base: z.int32().min(0),
+  /** Places that somebody was asked about, and up to which change the answer holds. */
+  settled: z
+    .array(z.strictObject({ path: z.string().max(400), sequence: z.int32().min(0) }))
+    .max(500)
+    .default([]),
   patch: patchSchema,
   label: z.string().min(1).max(120),
-  author: z.uuid(),
+  window: z.uuid(),
   gesture: z.uuid(),
   kind: z.enum(CHANGE_KINDS).default('change'),
 });
@@ -51,16 +70,18 @@ export const changeSchema = z.object({
   inverse: json,
   label: z.string(),
   author: z.uuid(),
+  window: z.uuid(),
   gesture: z.uuid(),
   kind: z.enum(CHANGE_KINDS),
   at: z.iso.datetime(),
 });
 
+/** The largest number of a change that the database has. */
+const MOST = 2 ** 31 - 1;
+
 export const changesQuery = z.object({
-  after: z.coerce.number().int().min(0).default(0),
+  after: z.coerce.number().int().min(0).max(MOST).default(0),
+  before: z.coerce.number().int().min(0).max(MOST).optional(),
   /** Only the newest so many. */
   last: z.coerce.number().int().min(1).max(500).default(200),
 });
-
-/** A system that is kept and cannot be read. */
-export const unreadableSystem = z.object({ id: z.string(), name: z.string() });

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
+import { request as httpRequest } from 'node:http';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { validate } from '@garnish/core/system/validate';
 import * as z from 'zod';
 import { problemSchema } from '../problems.ts';
 import { testServer, type TestServer } from '../test-server.ts';
-import { changeSchema, systemSummary } from './schemas.ts';
+import { changeSchema, systemPage, systemSummary } from './schemas.ts';
 
 let server: TestServer;
 
@@ -30,6 +31,9 @@ async function made(name = 'Alder Street Bakery'): Promise<string> {
   return systemSummary.parse(await response.json()).id;
 }
 
+const listed = async (query = '') =>
+  systemPage.parse(await (await call('GET', `/api/systems${query}`)).json());
+
 const opened = z.object({ sequence: z.number(), document: z.unknown() });
 const open = async (id: string) => {
   const { sequence, document } = opened.parse(
@@ -45,7 +49,7 @@ const unit = (value: unknown, base: number, more: object = {}) => ({
   base,
   patch: [{ op: 'replace', path: '/space/unit', value }],
   label: 'base unit',
-  author: randomUUID(),
+  window: randomUUID(),
   gesture: randomUUID(),
   ...more,
 });
@@ -55,9 +59,7 @@ const change = (id: string, body: unknown) => call('POST', `/api/systems/${id}/c
 describe('systems', () => {
   test('are made, listed, duplicated, deleted and brought back', async () => {
     const id = await made('First');
-    const list = z.array(systemSummary);
-    const names = async () =>
-      list.parse(await (await call('GET', '/api/systems')).json()).map(({ name }) => name);
+    const names = async () => (await listed()).systems.map(({ name }) => name);
     expect(await names()).toContain('First');
     const copy = await call('POST', `/api/systems/${id}/duplicate`);
     expect(systemSummary.parse(await copy.json()).name).toBe('First copy');
@@ -68,22 +70,70 @@ describe('systems', () => {
     expect(await names()).toContain('First');
   });
 
-  test('that cannot be read are named and kept, and hide no other', async () => {
-    const id = await made('From the future');
-    const other = await made('Beside it');
-    await server.run(
-      `UPDATE systems SET document = jsonb_set(document::jsonb, '{schema}', '99') WHERE id = '${id}'`,
+  test('that cannot be read are named and kept, hide no other, and can be taken away or deleted', async () => {
+    const ids = await Promise.all(
+      ['From the future', 'Broken', 'Beside them'].map((name) => made(name)),
     );
-    const names = z
-      .array(systemSummary)
-      .parse(await (await call('GET', '/api/systems')).json())
-      .map(({ name }) => name);
-    expect(names).toContain('Beside it');
-    expect(names).not.toContain('From the future');
-    const unreadable: unknown = await (await call('GET', '/api/systems/unreadable')).json();
-    expect(unreadable).toEqual([{ id, name: 'From the future' }]);
-    await call('DELETE', `/api/systems/${other}`);
-    await server.run(`UPDATE systems SET document = jsonb_set(document::jsonb, '{schema}', '2')`);
+    const [future = '', broken = '', beside = ''] = ids;
+    await server.run(
+      `UPDATE systems SET document = jsonb_set(document, '{schema}', '99'), summary_of = NULL WHERE id = '${future}'`,
+    );
+    // Saved by an older server: deriving it would throw.
+    await server.run(
+      `UPDATE systems SET document = document - 'type', summary_of = NULL WHERE id = '${broken}'`,
+    );
+    const { systems } = await listed('?order=name');
+    const byName = new Map(systems.map((system) => [system.name, system]));
+    expect(byName.get('From the future')?.problem).toContain('a newer Garnish wrote this system');
+    expect(byName.get('Broken')?.problem).toContain('/type');
+    expect(byName.get('Beside them')).toMatchObject({ findings: { repair: 0, look: 0 } });
+    const refused = await call('GET', `/api/systems/${future}`);
+    expect(refused.status).toBe(422);
+    expect((await problemOf(refused)).detail).toContain('a newer Garnish');
+    const stored = await call('GET', `/api/systems/${future}/stored`);
+    expect(stored.headers.get('content-disposition')).toContain(`system-${future}.json`);
+    expect(await stored.json()).toMatchObject({ name: 'From the future', schema: 99 });
+    for (const id of [future, broken])
+      expect((await call('DELETE', `/api/systems/${id}`)).status).toBe(204);
+    expect((await listed('?search=Beside')).systems.map(({ id }) => id)).toEqual([beside]);
+  });
+
+  test('are found by a part of their name or description, as it is written, in pages', async () => {
+    await Promise.all(
+      ['A 50% off', 'B 50 x off', 'C under_score', 'D underXscore'].map((name) => made(name)),
+    );
+    const names = async (search: string, more = '') =>
+      (await listed(`?order=name&search=${encodeURIComponent(search)}${more}`)).systems.map(
+        ({ name }) => name,
+      );
+    expect(await names('50%')).toEqual(['A 50% off']);
+    expect(await names('R_S')).toEqual(['C under_score']);
+    expect(await names('\\')).toEqual([]);
+    expect(await names('off', '&limit=1&offset=1')).toEqual(['B 50 x off']);
+    expect((await listed('?search=off&limit=1')).total).toBe(2);
+  });
+
+  test('that were deleted are deleted for good only then', async () => {
+    const id = await made('Gone');
+    await change(id, unit(4, 0));
+    const forGood = () => call('DELETE', `/api/systems/${id}/for-good`);
+    expect((await forGood()).status).toBe(404);
+    await call('DELETE', `/api/systems/${id}`);
+    expect((await forGood()).status).toBe(204);
+    expect((await call('POST', `/api/systems/${id}/restore`)).status).toBe(404);
+  });
+
+  test('keep their summary: the list derives only what was changed since', async () => {
+    const id = await made('Kept');
+    await listed();
+    // A summary that nobody could derive shows whether it was taken from what is stored.
+    await server.run(
+      `UPDATE systems SET summary = jsonb_set(summary, '{findings,look}', '77') WHERE id = '${id}'`,
+    );
+    const looks = async () => (await listed('?search=Kept')).systems[0]?.findings?.look;
+    expect(await looks()).toBe(77);
+    await change(id, unit(4, 0));
+    expect(await looks()).not.toBe(77);
   });
 
   test('begin as valid documents without findings', async () => {
@@ -91,9 +141,8 @@ describe('systems', () => {
     const { document, sequence } = await open(id);
     expect(sequence).toBe(0);
     expect(document.name).toBe('Alder Street Bakery');
-    const answer = await call('GET', '/api/systems');
-    const list = z.array(systemSummary).parse(await answer.json());
-    expect(list.find((system) => system.id === id)?.findings).toEqual({ repair: 0, look: 0 });
+    const { systems } = await listed();
+    expect(systems.find((system) => system.id === id)?.findings).toEqual({ repair: 0, look: 0 });
   });
 
   test('have ids that cannot be guessed', async () => {
@@ -111,7 +160,7 @@ describe('a change', () => {
     expect(written).toMatchObject({
       sequence: 1,
       label: 'base unit',
-      author: body.author,
+      window: body.window,
       inverse: [{ op: 'replace', path: '/space/unit', value: 8 }],
     });
     expect((await open(id)).document.space.unit).toBe(4);
@@ -145,7 +194,7 @@ describe('a change', () => {
     expect(response.headers.get('content-type')).toContain('application/problem+json');
     expect(await problemOf(response)).toMatchObject({
       type: '/problems/conflict',
-      conflict: { path: '/space/unit', value: 4, sequence: 1 },
+      conflict: { places: [{ path: '/space/unit', value: 4 }], sequence: 1 },
     });
     expect((await open(id)).document.space.unit).toBe(4);
   });
@@ -158,21 +207,228 @@ describe('a change', () => {
     expect((await change(id, unit(10, 0))).status).toBe(409);
   });
 
-  test('by the same author knows what it did before', async () => {
+  test('of the same window knows what it did before', async () => {
     const id = await made();
-    const author = randomUUID();
-    await change(id, unit(4, 0, { author }));
-    expect((await change(id, unit(5, 0, { author }))).status).toBe(200);
+    const window = randomUUID();
+    await change(id, unit(4, 0, { window }));
+    expect((await change(id, unit(5, 0, { window }))).status).toBe(200);
   });
 
   test('many at once end one after the other, none lost', async () => {
     const id = await made();
-    const author = randomUUID();
+    const window = randomUUID();
     const answers = await Promise.all(
-      Array.from({ length: 12 }, (_, index) => change(id, unit(index + 1, 0, { author }))),
+      Array.from({ length: 12 }, (_, index) => change(id, unit(index + 1, 0, { window }))),
     );
     expect(answers.every(({ status }) => status === 200)).toBe(true);
     expect((await open(id)).sequence).toBe(12);
+  });
+});
+
+const place = (path: string, value: unknown) => ({ op: 'replace', path, value });
+
+describe('a conflict', () => {
+  const three = (unitPx: number, name: string, purpose: string) => [
+    place('/space/unit', unitPx),
+    place('/name', name),
+    place('/brief/purpose', purpose),
+  ];
+  const places = async (response: Response) =>
+    (await problemOf(response)).conflict?.places.map(({ path }) => path);
+
+  test('names every place that overlaps, and only answered ones are settled', async () => {
+    const id = await made();
+    await change(id, { ...unit(0, 0), patch: three(4, 'Theirs', 'their purpose') });
+    const mine = { ...unit(0, 0), patch: three(6, 'Mine', 'my purpose') };
+    expect(await places(await change(id, mine))).toEqual([
+      '/space/unit',
+      '/name',
+      '/brief/purpose',
+    ]);
+    const settled = [
+      { path: '/space/unit', sequence: 1 },
+      { path: '/name', sequence: 1 },
+    ];
+    expect(await places(await change(id, { ...mine, settled }))).toEqual(['/brief/purpose']);
+    // A colleague goes on meanwhile: what was answered before is asked about again.
+    await change(id, { ...unit(5, 1), patch: [place('/name', 'Theirs again')] });
+    const all = [...settled, { path: '/brief/purpose', sequence: 1 }];
+    expect(await places(await change(id, { ...mine, settled: all }))).toEqual(['/name']);
+    const now = all.map((one) => ({ ...one, sequence: 2 }));
+    expect((await change(id, { ...mine, settled: now })).status).toBe(200);
+    expect((await open(id)).document).toMatchObject({ name: 'Mine', space: { unit: 6 } });
+  });
+
+  test('is between windows, also of one person; an undo is judged between persons', async () => {
+    const id = await made();
+    const first = await change(id, unit(4, 0));
+    const cookie = first.headers.get('set-cookie')?.split(';')[0] ?? '';
+    const asMe = (body: unknown) =>
+      fetch(`${server.url}/api/systems/${id}/changes`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', cookie },
+        body: JSON.stringify(body),
+      });
+    expect((await asMe(unit(5, 0))).status).toBe(409);
+    expect((await asMe(unit(5, 0, { kind: 'undo' }))).status).toBe(200);
+    expect((await change(id, unit(6, 0, { kind: 'undo' }))).status).toBe(409);
+  });
+});
+
+describe('a person', () => {
+  const person = async (cookie?: string) => {
+    const response = await fetch(`${server.url}/api/person`, { headers: cookie ? { cookie } : {} });
+    const set = response.headers.get('set-cookie');
+    const { person: id } = z.object({ person: z.uuid() }).parse(await response.json());
+    return { id, set };
+  };
+
+  test('is given by the server, in a signed cookie that no script reads', async () => {
+    const { id, set } = await person();
+    expect(set).toMatch(/HttpOnly/i);
+    expect(set).toMatch(/SameSite=Strict/i);
+    const cookie = set?.split(';')[0] ?? '';
+    expect(await person(cookie)).toEqual({ id, set: null });
+  });
+
+  test('cannot be made up: another id under the same signature is nobody', async () => {
+    const { set } = await person();
+    const other = randomUUID();
+    const forged = (set?.split(';')[0] ?? '').replace(/=[0-9a-f-]{36}/, `=${other}`);
+    expect((await person(forged)).id).not.toBe(other);
+    expect((await person(`garnish-person=${other}`)).id).not.toBe(other);
+  });
+
+  test('is the author of a change, whatever the change says', async () => {
+    const id = await made();
+    const refused = await change(id, { ...unit(4, 0), author: randomUUID() });
+    expect(refused.status).toBe(400);
+  });
+});
+
+describe('what other pages and other names ask for', () => {
+  const asked = (headers: Record<string, string>, method = 'GET', path = '/api/systems') =>
+    new Promise<number>((resolve, reject) => {
+      const { hostname, port } = new URL(server.url);
+      const sent = httpRequest({ hostname, port, path, method, headers }, (response) => {
+        response.resume();
+        resolve(response.statusCode ?? 0);
+      });
+      sent.on('error', reject);
+      sent.end(method === 'POST' ? '{"name":"From elsewhere"}' : undefined);
+    });
+  const json = { 'content-type': 'application/json' };
+
+  test('is refused under a name that only points here', async () => {
+    for (const host of [
+      'rebound.example',
+      'rebound.example:4400',
+      '127.0.0.1.example',
+      'localhost.',
+    ])
+      expect([host, await asked({ host })]).toEqual([host, 421]);
+    for (const host of ['localhost', 'localhost:9', '127.0.0.1:1', '[::1]:80'])
+      expect([host, await asked({ host })]).toEqual([host, 200]);
+  });
+
+  test('is refused to pages of other origins, another port of this machine among them', async () => {
+    const before = await server.rows('systems');
+    const { host } = new URL(server.url);
+    for (const headers of [
+      { origin: 'http://elsewhere.example' },
+      { origin: 'http://127.0.0.1:1' },
+      { origin: 'null' },
+      { origin: `http://${host}`, 'sec-fetch-site': 'cross-site' },
+      { 'sec-fetch-site': 'same-site' },
+    ])
+      for (const path of ['/api/systems', '/api/fonts/own', '/api/pictures', '/api/keepers'])
+        expect(await asked({ host, ...json, ...headers }, 'POST', path)).toBe(403);
+    expect(await asked({ host, 'sec-fetch-site': 'cross-site' })).toBe(403);
+    expect(
+      await asked(
+        { host, 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': 'navigate' },
+        'GET',
+        '/proof/',
+      ),
+    ).toBe(200);
+    expect(await server.rows('systems')).toBe(before);
+    expect(
+      await asked(
+        { host, ...json, origin: `http://${host}`, 'sec-fetch-site': 'same-origin' },
+        'POST',
+      ),
+    ).toBe(201);
+  });
+});
+
+describe('nothing that a client sends is a failure of the server', () => {
+  const patchOf = (value: unknown) => ({
+    ...unit(0, 0),
+    patch: [{ op: 'add', path: '/description', value }],
+  });
+
+  test.each([
+    ['NUL in a value', patchOf('a\0b'), 400, 'invalid-input'],
+    ['half of a pair in a value', patchOf('\ud800'), 400, 'invalid-input'],
+    ['NUL in the label', unit(4, 0, { label: 'a\0' }), 400, 'invalid-input'],
+    ['a base beyond range', unit(4, 2 ** 40), 400, 'invalid-input'],
+    ['a base from the future', unit(4, 7), 422, 'future-base'],
+    [
+      'a list of empty lists',
+      patchOf(Array.from({ length: 300_000 }, () => [])),
+      400,
+      'invalid-input',
+    ],
+    [
+      'a place that every object has',
+      { ...unit(0, 0), patch: [{ op: 'add', path: '/accepted/toString/call', value: 1 }] },
+      400,
+      'invalid-input',
+    ],
+  ])('%s', async (_, body, status, kind) => {
+    const id = await made();
+    const response = await change(id, body);
+    expect([response.status, (await problemOf(response)).type]).toEqual([
+      status,
+      `/problems/${kind}`,
+    ]);
+    expect((await open(id)).sequence).toBe(0);
+  });
+
+  test('a number beyond what numbers can be, and a name of every object', async () => {
+    const id = await made();
+    for (const body of ['{"base": 1e999}', '{"__proto__": {"x": 1}}', '{"toString": 1}']) {
+      const response = await fetch(`${server.url}/api/systems/${id}/changes`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body,
+      });
+      expect(response.status).toBe(400);
+    }
+  });
+
+  test('an id that was used for another change', async () => {
+    const id = await made();
+    const body = unit(4, 0);
+    await change(id, body);
+    for (const other of [
+      { ...unit(5, 0), id: body.id },
+      { ...unit(5, 1), id: body.id },
+    ]) {
+      const response = await change(id, other);
+      expect([response.status, (await problemOf(response)).type]).toEqual([
+        409,
+        '/problems/reused-id',
+      ]);
+    }
+    expect((await open(id)).document.space.unit).toBe(4);
+  });
+
+  test('a notification that is none of ours is passed over', async () => {
+    for (const payload of ['', 'not json', '{', '{"systemId": 1}', 'null'])
+      await server.run(`SELECT pg_notify('garnish_changes', '${payload}')`);
+    const id = await made();
+    expect((await change(id, unit(4, 0))).status).toBe(200);
   });
 });
 

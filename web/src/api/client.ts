@@ -6,7 +6,10 @@ const problemSchema = z.object({
   detail: z.string(),
   problems: z.optional(z.array(z.object({ path: z.string(), message: z.string() }))),
   conflict: z.optional(
-    z.object({ path: z.string(), value: z.optional(z.unknown()), sequence: z.number() }),
+    z.object({
+      places: z.array(z.object({ path: z.string(), value: z.optional(z.unknown()) })),
+      sequence: z.number(),
+    }),
   ),
 });
 export type Problem = z.infer<typeof problemSchema>;
@@ -23,14 +26,21 @@ export class ApiError extends Error {
   }
 }
 
-/** The server did not answer at all. */
+/** The server did not answer, or not as it should: nothing is known to have gone wrong with what was sent. */
 export class Unreachable extends Error {
-  constructor() {
+  /** What is the matter, in few words. */
+  readonly why: string;
+
+  constructor(why = 'the server does not answer', detail?: string) {
     super(
-      'The server does not answer. What was saved is kept; start it again, then try once more.',
+      `${why.charAt(0).toUpperCase()}${why.slice(1)}. ${detail ?? 'What was saved is kept; start it again, then try once more.'}`,
     );
+    this.why = why;
   }
 }
+
+/** From here on an answer is a failure of the server's own, and as good as none. */
+const FAILED = 500;
 
 async function answer(path: string, init?: RequestInit): Promise<Response> {
   let response: Response;
@@ -42,6 +52,10 @@ async function answer(path: string, init?: RequestInit): Promise<Response> {
   if (response.ok) return response;
   const parsed = problemSchema.safeParse(await response.json().catch(() => undefined));
   if (!parsed.success) throw new Unreachable();
+  if (response.status >= FAILED) {
+    const { title, detail } = parsed.data;
+    throw new Unreachable(title.charAt(0).toLowerCase() + title.slice(1), detail);
+  }
   throw new ApiError(response.status, parsed.data);
 }
 

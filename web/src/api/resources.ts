@@ -8,22 +8,30 @@ export const systemSummary = z.object({
   name: z.string(),
   description: z.string(),
   updatedAt: z.string(),
-  portrait: z.object({
-    heading: z.object({ family: z.string(), weight: z.number() }),
-    text: z.object({ family: z.string(), weight: z.number() }),
-    files: z.array(
-      z.object({ family: z.string(), name: z.string(), min: z.number(), max: z.number() }),
-    ),
-    colors: z.array(z.string()),
-    page: z.string(),
-    ink: z.string(),
-    sizes: z.array(z.number()),
-  }),
-  findings: z.object({ repair: z.number(), look: z.number() }),
+  portrait: z.optional(
+    z.object({
+      heading: z.object({ family: z.string(), weight: z.number() }),
+      text: z.object({ family: z.string(), weight: z.number() }),
+      files: z.array(
+        z.object({ family: z.string(), name: z.string(), min: z.number(), max: z.number() }),
+      ),
+      colors: z.array(z.string()),
+      page: z.string(),
+      ink: z.string(),
+      sizes: z.array(z.number()),
+    }),
+  ),
+  findings: z.optional(z.object({ repair: z.number(), look: z.number() })),
+  /** Why it cannot be shown; absent where it can. */
+  problem: z.optional(z.string()),
 });
 export type SystemSummary = z.infer<typeof systemSummary>;
 
-export const systemList = z.array(systemSummary);
+export const systemPage = z.object({ systems: z.array(systemSummary), total: z.number() });
+export type SystemPage = z.infer<typeof systemPage>;
+
+/** Who the server takes this browser for. */
+export const personRecord = z.object({ person: z.string() });
 
 export const openedSystem = z.object({
   id: z.string(),
@@ -38,6 +46,7 @@ export const changeRecord = z.object({
   inverse: patchSchema,
   label: z.string(),
   author: z.string(),
+  window: z.string(),
   gesture: z.string(),
   kind: z.enum(['change', 'undo', 'redo']),
   at: z.string(),

@@ -3,6 +3,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useLocation } from 'react-router';
 import { Proof } from '../proof/proof.tsx';
 import { useStore, useSystem } from '../system/system-context.ts';
+import { Copy } from '../ui/copy.tsx';
 import { Message } from '../ui/message.tsx';
 import { lazyPart, useServerSilent } from '../ui/patient.ts';
 import { isTyping } from '../ui/typing.ts';
@@ -57,8 +58,10 @@ export function Shell() {
   useHotkeys('mod+shift+z, mod+y', store.redo, ANYWHERE_BUT_TYPING);
   useAdded();
   const { pathname } = useLocation();
-  // What was refused in one area is no news in the next.
-  useEffect(() => store.dismiss(), [store, pathname]);
+  // What was refused in one area is no news in the next; what was typed stays until somebody closes it.
+  useEffect(() => {
+    if (store.state().refused?.kept === undefined) store.dismiss();
+  }, [store, pathname]);
 
   if (deleted)
     return (
@@ -78,7 +81,15 @@ export function Shell() {
       <AreaWaits />
       {refused !== undefined && (
         <div role="alert" className="flex items-center gap-3 bg-error px-4 py-1 text-error-content">
-          <span>Nothing was changed: {refused}</span>
+          <span>
+            {refused.kept === undefined ? 'Nothing was changed: ' : 'This could not be saved: '}
+            {refused.why}
+          </span>
+          {refused.kept !== undefined && (
+            <Copy className="underline" text={refused.kept}>
+              Copy what was changed
+            </Copy>
+          )}
           <button type="button" className="min-h-6 underline" onClick={store.dismiss}>
             Close
           </button>

@@ -1,15 +1,15 @@
 import { Moon, Redo2, Search, Sun, Undo2, type LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Step } from '../system/history.ts';
+import type { SystemState } from '../system/store.ts';
 import { useStore, useSystem } from '../system/system-context.ts';
 import { useNameDraft } from '../ui/name-field.tsx';
 import { setPreferences, usePreferences } from './preferences.ts';
 
-const SAVING = {
-  saved: 'saved',
-  saving: 'saving …',
-  waiting: 'not saved: the server does not answer, trying again',
-} as const;
+const savingWords = ({ saving, why }: Pick<SystemState, 'saving' | 'why'>): string =>
+  saving === 'waiting'
+    ? `not saved: ${why ?? 'the server does not answer'}, trying again`
+    : { saved: 'saved', saving: 'saving …' }[saving];
 
 function Name({ name }: { readonly name: string }) {
   const store = useStore();
@@ -63,7 +63,7 @@ function StepButton({ word, keys, Icon, step, onClick }: StepButtonProps) {
 /** Where one is, whether it is saved, and the way back. */
 export function TopBar({ onFind }: { readonly onFind: () => void }) {
   const store = useStore();
-  const { decided, saving, stacks } = useSystem();
+  const { decided, saving, why, stacks } = useSystem();
   const { look } = usePreferences();
   const undo = stacks.undo.at(-1);
   const redo = stacks.redo.at(-1);
@@ -77,7 +77,7 @@ export function TopBar({ onFind }: { readonly onFind: () => void }) {
       </Link>
       <Name name={decided.document.name} />
       <span role="status" className={saving === 'waiting' ? 'text-error' : 'text-quiet'}>
-        {SAVING[saving]}
+        {savingWords({ saving, why })}
       </span>
       <StepButton word="Undo" keys="Ctrl Z" Icon={Undo2} step={undo} onClick={store.undo} />
       <StepButton word="Redo" keys="Ctrl Shift Z" Icon={Redo2} step={redo} onClick={store.redo} />

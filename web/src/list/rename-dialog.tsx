@@ -19,7 +19,7 @@ async function rename(id: string, name: string, description: string): Promise<vo
       { op: 'replace', path: '/description', value: description },
     ],
     label: `name ${name}`,
-    author: crypto.randomUUID(),
+    window: crypto.randomUUID(),
     gesture: crypto.randomUUID(),
   });
 }

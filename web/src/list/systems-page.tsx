@@ -1,9 +1,13 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import useSWR from 'swr';
-import * as z from 'zod/mini';
 import { Link, useNavigate } from 'react-router';
 import { get, send } from '../api/client.ts';
-import { systemList, systemSummary, type SystemSummary } from '../api/resources.ts';
+import {
+  systemPage,
+  systemSummary,
+  type SystemPage,
+  type SystemSummary,
+} from '../api/resources.ts';
 import { setPreferences, usePreferences } from '../app/preferences.ts';
 import { Choice } from '../ui/choice.tsx';
 import { Dialog } from '../ui/dialog.tsx';
@@ -12,10 +16,7 @@ import { RenameDialog } from './rename-dialog.tsx';
 
 const ADDRESS = '/api/systems';
 
-const unreadableList = z.array(z.object({ id: z.string(), name: z.string() }));
-type Unreadable = z.infer<typeof unreadableList>[number];
-
-const waits = ({ repair, look }: SystemSummary['findings']): string => {
+const waits = ({ repair, look }: NonNullable<SystemSummary['findings']>): string => {
   if (repair === 0 && look === 0) return 'nothing to repair';
   return [repair > 0 && `${repair} to repair`, look > 0 && `${look} to look at`]
     .filter(Boolean)
@@ -70,26 +71,22 @@ function NewSystem({ onClose }: { readonly onClose: () => void }) {
   );
 }
 
-const ORDERS = ['last changed', 'name', 'most to repair'] as const;
-type Order = (typeof ORDERS)[number];
+const ORDERS = [
+  ['changed', 'last changed'],
+  ['name', 'name'],
+  ['repair', 'most to repair'],
+] as const;
+type Order = (typeof ORDERS)[number][0];
 
 /** So few are seen at a glance: nobody searches or orders them. */
 const MOST_UNSORTED = 2;
 
-const COMPARE: Readonly<Record<Order, (one: SystemSummary, other: SystemSummary) => number>> = {
-  'last changed': (one, other) => other.updatedAt.localeCompare(one.updatedAt),
-  name: (one, other) => one.name.localeCompare(other.name, 'en', { numeric: true }),
-  'most to repair': (one, other) =>
-    other.findings.repair - one.findings.repair || other.findings.look - one.findings.look,
-};
+/** So many are shown at first, and so many more each time. */
+const PAGE = 50;
 
-/** The systems whose name or description holds what is sought, in an order. */
-function listOf(all: readonly SystemSummary[], sought: string, order: Order): SystemSummary[] {
-  const words = sought.trim().toLowerCase();
-  return all
-    .filter(({ name, description }) => `${name} ${description}`.toLowerCase().includes(words))
-    .sort(COMPARE[order]);
-}
+/** What is asked of the server: a part of the list, in an order. */
+const addressOf = (search: string, order: Order, limit: number): string =>
+  `${ADDRESS}?${new URLSearchParams({ search: search.trim(), order, limit: String(limit) }).toString()}`;
 
 interface ListToolsProps {
   readonly sought: string;
@@ -111,7 +108,7 @@ function ListTools({ sought, order, onSeek, onOrder }: ListToolsProps) {
       />
       <Choice
         label="Order of the systems"
-        options={ORDERS.map((one) => ({ value: one, name: one }))}
+        options={ORDERS.map(([value, name]) => ({ value, name }))}
         value={order}
         onChange={onOrder}
       />
@@ -129,29 +126,57 @@ interface RowProps {
 }
 
 function Row({ system, onRename, onDuplicate, onDelete }: RowProps) {
-  const { id, name, description, findings, updatedAt } = system;
+  const { id, name, description, findings, portrait, problem, updatedAt } = system;
   return (
     <li className="grid gap-x-6 gap-y-3 border-t border-line py-5 md:grid-cols-[minmax(0,1fr)_27rem]">
       <div className="min-w-0">
         <h2 className="text-xl font-semibold break-words">
-          <Link to={`/systems/${id}/fonts`} className="hover:underline hover:underline-offset-4">
-            {name}
-          </Link>
+          {problem === undefined ? (
+            <Link to={`/systems/${id}/fonts`} className="hover:underline hover:underline-offset-4">
+              {name}
+            </Link>
+          ) : (
+            name
+          )}
         </h2>
-        <p className="mt-1 max-w-prose text-quiet">{description || 'No description yet.'}</p>
+        {problem === undefined ? (
+          <p className="mt-1 max-w-prose text-quiet">{description || 'No description yet.'}</p>
+        ) : (
+          <p
+            role="alert"
+            className="mt-1 max-w-prose border-s-[3px] border-warning ps-3 text-warning"
+          >
+            It cannot be read by this version of Garnish, and is kept as it is: {problem}.
+          </p>
+        )}
         <p className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">
-          <span className={findings.repair > 0 ? 'text-error' : 'text-quiet'}>
-            {waits(findings)}
-          </span>
+          {findings && (
+            <span className={findings.repair > 0 ? 'text-error' : 'text-quiet'}>
+              {waits(findings)}
+            </span>
+          )}
           <time className="text-quiet" dateTime={updatedAt}>
             changed {DATE.format(new Date(updatedAt))}
           </time>
         </p>
         <p className="mt-1 flex flex-wrap items-center gap-x-4">
+          {problem !== undefined && (
+            <a
+              className="min-h-6 text-quiet hover:text-base-content hover:underline"
+              href={`${ADDRESS}/${id}/stored`}
+              download
+            >
+              Export it as it is stored
+            </a>
+          )}
           {(
             [
-              ['Rename', onRename],
-              ['Duplicate', onDuplicate],
+              ...(problem === undefined
+                ? ([
+                    ['Rename', onRename],
+                    ['Duplicate', onDuplicate],
+                  ] as const)
+                : []),
               ['Delete', onDelete],
             ] as const
           ).map(([word, act]) => (
@@ -167,34 +192,36 @@ function Row({ system, onRename, onDuplicate, onDelete }: RowProps) {
           ))}
         </p>
       </div>
-      <Link to={`/systems/${id}/fonts`} tabIndex={-1} aria-hidden>
-        <Portrait {...system.portrait} name={name} />
-      </Link>
+      {portrait && (
+        <Link to={`/systems/${id}/fonts`} tabIndex={-1} aria-hidden>
+          <Portrait {...portrait} name={name} />
+        </Link>
+      )}
     </li>
   );
 }
 
 /** All systems, each with a small live picture of what it is. */
 export function SystemsPage() {
-  const { data, error, mutate } = useSWR<SystemSummary[], Error>(
-    ADDRESS,
-    (path: string) => get(path, systemList),
-    // Whoever comes back from a system expects to see what was just done to it.
-    { dedupingInterval: 0 },
-  );
-  const { data: unreadable } = useSWR<readonly Unreadable[], Error>(
-    data ? `${ADDRESS}/unreadable` : null,
-    (path: string) => get(path, unreadableList),
+  const [sought, setSought] = useState('');
+  const [order, setOrder] = useState<Order>('changed');
+  const [limit, setLimit] = useState(PAGE);
+  const search = useDeferredValue(sought);
+  const { data, error, mutate } = useSWR<SystemPage, Error>(
+    addressOf(search, order, limit),
+    (path: string) => get(path, systemPage),
+    // Whoever comes back from a system expects to see what was just done to it; what was found stays
+    // until more is.
+    { dedupingInterval: 0, keepPreviousData: true },
   );
   const { look } = usePreferences();
-  const [sought, setSought] = useState('');
-  const [order, setOrder] = useState<Order>('last changed');
   const [making, setMaking] = useState(false);
   const [renaming, setRenaming] = useState<SystemSummary>();
   const [deleted, setDeleted] = useState<SystemSummary>();
   const [problem, setProblem] = useState<string>();
 
-  const listed = listOf(data ?? [], sought, order);
+  const { systems: listed = [], total = 0 } = data ?? {};
+  const isSought = search.trim() !== '';
 
   const act = (work: Promise<unknown>, then?: () => void): void => {
     setProblem(undefined);
@@ -249,18 +276,12 @@ export function SystemsPage() {
           {problem ?? error?.message}
         </p>
       )}
-      {unreadable?.map(({ id, name }) => (
-        <p key={id} role="alert" className="mb-4 border-s-[3px] border-warning ps-3 text-warning">
-          {name} cannot be read by this version of Garnish. It is kept as it is; the server’s log
-          says what is wrong with it.
-        </p>
-      ))}
       {!data && !error && (
         <p aria-busy className="text-quiet">
           Reading the list …
         </p>
       )}
-      {data?.length === 0 && (
+      {data && total === 0 && !isSought && (
         <div className="border-t border-line py-12">
           <p className="text-lg font-semibold">No system yet</p>
           <p className="mt-1 mb-4 text-quiet">
@@ -271,13 +292,13 @@ export function SystemsPage() {
           </button>
         </div>
       )}
-      {data && data.length > MOST_UNSORTED && (
+      {(total > MOST_UNSORTED || isSought || sought !== '') && (
         <ListTools sought={sought} order={order} onSeek={setSought} onOrder={setOrder} />
       )}
-      {data && data.length > 0 && listed.length === 0 && (
+      {data && isSought && listed.length === 0 && (
         <p className="border-t border-line py-6 text-quiet">No system is called so.</p>
       )}
-      {data && data.length > 0 && (
+      {listed.length > 0 && (
         <ul>
           {listed.map((system) => (
             <Row
@@ -291,6 +312,16 @@ export function SystemsPage() {
             />
           ))}
         </ul>
+      )}
+      {total > listed.length && (
+        <p className="flex flex-wrap items-center gap-4 border-t border-line py-4">
+          <button type="button" className="act" onClick={() => setLimit(limit + PAGE)}>
+            Show {Math.min(PAGE, total - listed.length)} more
+          </button>
+          <span className="text-quiet">
+            {listed.length} of {total}
+          </span>
+        </p>
       )}
       {making && <NewSystem onClose={() => setMaking(false)} />}
       {renaming && (

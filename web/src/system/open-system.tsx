@@ -1,35 +1,45 @@
 import { readDocument } from '@garnish/core/system/upgrade';
 import { useEffect, useState, type ReactNode } from 'react';
-import { ApiError, get } from '../api/client.ts';
-import { changeList, openedSystem } from '../api/resources.ts';
+import { ApiError, get, Unreachable } from '../api/client.ts';
+import { changeList, openedSystem, personRecord } from '../api/resources.ts';
 import { Message } from '../ui/message.tsx';
 import { workerTrier } from './repair-trier.ts';
 import { createSystemStore, type SystemStore } from './store.ts';
 import { SystemContext } from './system-context.ts';
 import { adoptUnsaved, holdWindow, unsavedOf } from './unsaved.ts';
 
-const AUTHOR = 'garnish-author';
+const WINDOW = 'garnish-window';
 
-let held = false;
+let here: Promise<string> | undefined;
 
-/** Who changes things from this window: undo takes back one's own changes only. */
-function author(): string {
-  const known = sessionStorage.getItem(AUTHOR) ?? crypto.randomUUID();
-  sessionStorage.setItem(AUTHOR, known);
-  if (!held) holdWindow(known);
-  held = true;
-  return known;
+/** This window: kept over a reload; a duplicated tab, which begins with the same, is one of its own. */
+async function nameWindow(): Promise<string> {
+  const known = sessionStorage.getItem(WINDOW) ?? crypto.randomUUID();
+  const name = (await holdWindow(known)) ? known : crypto.randomUUID();
+  if (name !== known) await holdWindow(name);
+  sessionStorage.setItem(WINDOW, name);
+  return name;
 }
 
-type Loaded =
-  | { readonly store: SystemStore }
-  | { readonly failure: { readonly title: string; readonly detail: string } };
+interface Failure {
+  readonly title: string;
+  readonly detail: string;
+  /** Whether it is tried again by itself. */
+  readonly again?: boolean;
+}
+
+type Loaded = { readonly store: SystemStore } | { readonly failure: Failure };
+
+/** A server that does not answer is asked again after so long. */
+const AGAIN_MS = 1500;
 
 async function load(id: string): Promise<Loaded> {
   try {
-    const [system, changes] = await Promise.all([
+    const [system, changes, { person }, window] = await Promise.all([
       get(`/api/systems/${encodeURIComponent(id)}`, openedSystem),
       get(`/api/systems/${encodeURIComponent(id)}/changes?last=200`, changeList),
+      get('/api/person', personRecord),
+      (here ??= nameWindow()),
     ]);
     const read = readDocument(system.document);
     if (!read.ok)
@@ -40,28 +50,31 @@ async function load(id: string): Promise<Loaded> {
         },
       };
     const { sequence } = system;
-    const me = author();
     // Where the browser keeps nothing, there is nothing to take over.
-    await adoptUnsaved(id, me).catch(() => undefined);
+    await adoptUnsaved(id, window).catch(() => undefined);
     const past = changes.filter((change) => change.sequence <= sequence);
     return {
-      store: createSystemStore(id, { document: read.document, sequence }, past, me, {
-        makeTrier: workerTrier,
-        unsaved: unsavedOf(id, me),
-      }),
+      store: createSystemStore(
+        id,
+        { document: read.document, sequence },
+        past,
+        { person, window },
+        {
+          makeTrier: workerTrier,
+          unsaved: unsavedOf(id, window),
+        },
+      ),
     };
   } catch (error) {
     if (error instanceof ApiError)
-      return {
-        failure: {
-          title: 'There is no such system',
-          detail: 'It may have been deleted, or the address is incomplete.',
-        },
-      };
+      return { failure: { title: error.problem.title, detail: error.problem.detail } };
+    const why = error instanceof Unreachable ? error.why : 'the server does not answer';
     return {
       failure: {
-        title: 'The server does not answer',
-        detail: 'Everything that was saved is kept. Start the server, then load this page again.',
+        title: why.charAt(0).toUpperCase() + why.slice(1),
+        detail:
+          'Everything that was saved is kept. It is tried again every moment, and opens by itself.',
+        again: true,
       },
     };
   }
@@ -79,20 +92,25 @@ export function OpenSystem({
   useEffect(() => {
     let open: SystemStore | undefined;
     let gone = false;
-    void load(id).then((result) => {
+    let again: ReturnType<typeof setTimeout> | undefined;
+    const tryIt = async (): Promise<void> => {
+      const result = await load(id);
       if (gone) return;
       if ('store' in result) {
         open = result.store;
         open.open();
-      }
+      } else if (result.failure.again) again = setTimeout(() => void tryIt(), AGAIN_MS);
       setLoaded(result);
-    });
+    };
+    void tryIt();
     return () => {
       gone = true;
+      clearTimeout(again);
       open?.close();
     };
   }, [id]);
   if (!loaded) return <Message title="Opening …" quiet />;
-  if ('failure' in loaded) return <Message {...loaded.failure} back />;
+  if ('failure' in loaded)
+    return <Message title={loaded.failure.title} detail={loaded.failure.detail} back />;
   return <SystemContext value={loaded.store}>{children}</SystemContext>;
 }

@@ -4,17 +4,20 @@ import { overlapsOf, patched, valueAt, type Patch } from '@garnish/core/system/p
 import { sampleDocument } from '@garnish/core/system/sample';
 import type { ChangeRecord } from '../api/resources.ts';
 import { createSystemStore, type SystemStore } from './store.ts';
-import type { Pending, Unsaved } from './unsaved.ts';
+import type { Pending, Settled, Unsaved } from './unsaved.ts';
 
 const ME = '00000000-0000-4000-8000-000000000001';
 const OTHER = '00000000-0000-4000-8000-000000000002';
+const HERE = { person: ME, window: '00000000-0000-4000-8000-000000000003' };
+const ELSEWHERE = '00000000-0000-4000-8000-000000000004';
 
 interface Posted {
   readonly id: string;
   readonly base: number;
   readonly patch: Patch;
   readonly label: string;
-  readonly author: string;
+  readonly window: string;
+  readonly settled: readonly Settled[];
   readonly gesture: string;
   readonly kind: ChangeRecord['kind'];
 }
@@ -25,30 +28,43 @@ function fakeServer() {
   const changes: ChangeRecord[] = [];
   const server = {
     silent: false,
+    /** The status of a server that fails by itself; nothing while it does not. */
+    failing: 0,
     document: () => document,
     changes,
     take(posted: Posted): { status: number; body: unknown } {
+      const { base, kind, window } = posted;
+      const author = window === HERE.window ? ME : OTHER;
       const since = changes.filter(
-        ({ sequence, author }) => sequence > posted.base && author !== posted.author,
+        (change) =>
+          change.sequence > base &&
+          (kind === 'change' ? change.window !== window : change.author !== author),
       );
-      const [path] = overlapsOf(
-        posted.patch,
-        since.flatMap(({ patch }) => patch),
-      );
-      if (path !== undefined)
+      const places = posted.patch
+        .map(({ path }) => path)
+        .filter((path) => {
+          const known = posted.settled.find((one) => one.path === path)?.sequence ?? 0;
+          const newer = since.filter(({ sequence }) => sequence > known);
+          return newer.some(({ patch }) => overlapsOf([{ op: 'remove', path }], patch).length > 0);
+        });
+      if (places.length > 0)
         return {
           status: 409,
           body: {
             type: '/problems/conflict',
             title: 'The same value was changed elsewhere',
             detail: '',
-            conflict: { path, value: valueAt(document, path), sequence: changes.length },
+            conflict: {
+              places: places.map((path) => ({ path, value: valueAt(document, path) })),
+              sequence: changes.length,
+            },
           },
         };
       const result = patched(document, posted.patch);
       if (!result.ok) return { status: 422, body: { type: 'x', title: 'no', detail: 'no' } };
       const record: ChangeRecord = {
         ...posted,
+        author,
         patch: [...posted.patch],
         inverse: [...result.inverse],
         sequence: changes.length + 1,
@@ -59,12 +75,16 @@ function fakeServer() {
       return { status: 200, body: record };
     },
     other(value: number): void {
+      server.elsewhere([{ op: 'replace', path: '/space/unit', value }]);
+    },
+    elsewhere(patch: Patch): void {
       server.take({
         id: crypto.randomUUID(),
         base: changes.length,
-        patch: [{ op: 'replace', path: '/space/unit', value }],
+        settled: [],
+        patch,
         label: 'other',
-        author: OTHER,
+        window: ELSEWHERE,
         gesture: crypto.randomUUID(),
         kind: 'change',
       });
@@ -72,6 +92,13 @@ function fakeServer() {
   };
   globalThis.fetch = (input, init) => {
     if (server.silent) return Promise.reject(new TypeError('no network'));
+    if (server.failing > 0)
+      return Promise.resolve(
+        new Response(
+          JSON.stringify({ type: 'x', title: 'The database does not answer', detail: 'Wait.' }),
+          { status: server.failing },
+        ),
+      );
     const address = input instanceof Request ? input.url : input;
     const url = new URL(address, 'http://garnish.test');
     const answer =
@@ -96,7 +123,7 @@ const open = (): SystemStore =>
     'one',
     { document: server.document(), sequence: server.changes.length },
     [...server.changes],
-    ME,
+    HERE,
   );
 
 const setUnit = (value: number, gesture?: string): boolean =>
@@ -131,14 +158,14 @@ test('what was not saved before a reload is there again, and is sent once', asyn
     },
   };
   const opened = () => ({ document: server.document(), sequence: server.changes.length });
-  const before = createSystemStore('one', opened(), server.changes, ME, { unsaved });
+  const before = createSystemStore('one', opened(), server.changes, HERE, { unsaved });
   server.silent = true;
   before.change([{ op: 'replace', path: '/space/unit', value: 6 }], 'unit');
   await jest.advanceTimersByTimeAsync(600);
   expect(before.state().saving).toBe('waiting');
   expect(kept).toHaveLength(1);
   // The page is loaded anew while the server is silent, and opens when it answers.
-  const after = createSystemStore('one', opened(), server.changes, ME, { unsaved });
+  const after = createSystemStore('one', opened(), server.changes, HERE, { unsaved });
   expect(after.state().decided.document.space.unit).toBe(6);
   expect(after.state().stacks.undo.at(-1)?.label).toBe('unit');
   server.silent = false;
@@ -149,10 +176,10 @@ test('what was not saved before a reload is there again, and is sent once', asyn
   expect(kept).toEqual([]);
   expect(after.state().saving).toBe('saved');
   // A change that arrived although its answer was lost is not made twice.
-  const again = createSystemStore('one', opened(), server.changes, ME, {
+  const again = createSystemStore('one', opened(), server.changes, HERE, {
     unsaved: {
       ...unsaved,
-      load: () => server.changes.slice(0, 1).map((one) => ({ ...one, base: 0 })),
+      load: () => server.changes.slice(0, 1).map((one) => ({ ...one, base: 0, settled: [] })),
     },
   });
   expect(again.state().saving).toBe('saved');
@@ -270,7 +297,9 @@ describe('undo and redo', () => {
     server.other(12);
     store.undo();
     await settle();
-    expect(store.state().conflict).toMatchObject({ path: '/space/unit', theirs: 12 });
+    expect(store.state().conflict).toMatchObject({
+      places: [{ path: '/space/unit', theirs: 12 }],
+    });
   });
 });
 
@@ -304,18 +333,180 @@ describe('while the server is silent', () => {
   });
 });
 
+describe('a server that fails by itself', () => {
+  test.each([500, 502, 503, 507])(
+    'with %i is as good as silent: the change waits and arrives',
+    async (status) => {
+      server.failing = status;
+      setUnit(4);
+      await settle(1000);
+      expect([unit(), store.state().saving]).toEqual([4, 'waiting']);
+      expect(store.state().why).toBe('the database does not answer');
+      expect(store.state().refused).toBeUndefined();
+      server.failing = 0;
+      await settle(5000);
+      expect([server.document().space.unit, store.state().saving]).toEqual([4, 'saved']);
+    },
+  );
+});
+
+describe('what could not be saved', () => {
+  test('is told with the words that were typed, when the server refuses it', async () => {
+    const unsaved: Unsaved = { load: () => [], keep: () => true };
+    server.take = () => ({ status: 422, body: { type: 'x', title: 'No', detail: 'no' } });
+    store = createSystemStore('one', { document: server.document(), sequence: 0 }, [], HERE, {
+      unsaved,
+    });
+    store.change(
+      [{ op: 'replace', path: '/description', value: 'Long and careful words' }],
+      'words',
+    );
+    await settle();
+    expect(store.state().refused).toEqual({
+      why: 'No. no',
+      kept: '/description: Long and careful words',
+    });
+  });
+
+  test('is told too when what was changed elsewhere leaves no place for it', async () => {
+    const step = 'extra';
+    const path = `/space/steps/items/${step}`;
+    server.elsewhere([
+      { op: 'add', path, value: { name: 'extra', multiple: 40 } },
+      {
+        op: 'replace',
+        path: '/space/steps/order',
+        value: [...server.document().space.steps.order, step],
+      },
+    ]);
+    store = open();
+    server.silent = true;
+    store.change([{ op: 'add', path: '/space/parts/card.gap', value: { step } }], 'a gap');
+    await settle();
+    server.silent = false;
+    const { order } = server.document().space.steps;
+    server.elsewhere([
+      { op: 'remove', path },
+      { op: 'replace', path: '/space/steps/order', value: order.filter((one) => one !== step) },
+    ]);
+    expect(server.changes).toHaveLength(2);
+    await settle(5000);
+    expect(store.state().saving).toBe('saved');
+    expect(store.state().refused?.kept).toBe(`/space/parts/card.gap: {"step":"${step}"}`);
+  });
+});
+
+describe('a long gesture', () => {
+  test('is one operation a place, however often it moves: the last value counts, in both directions', async () => {
+    const { wide } = store.state().decided.document.type.anchors.items;
+    for (let move = 0; move < 30; move += 1)
+      store.change(
+        [
+          { op: 'replace', path: '/type/anchors/items/wide/base', value: 18 + (move % 7) },
+          { op: 'add', path: '/type/root', value: 100 + (move % 5) },
+        ],
+        'drag',
+        { gesture: 'drag' },
+      );
+    await settle();
+    expect(server.changes).toHaveLength(1);
+    expect(server.changes[0]?.patch).toEqual([
+      { op: 'replace', path: '/type/anchors/items/wide/base', value: 18 + (29 % 7) },
+      { op: 'add', path: '/type/root', value: 100 + (29 % 5) },
+    ]);
+    store.undo();
+    await settle();
+    expect(server.document().type.anchors.items['wide']).toEqual(wide);
+    expect(server.document().type.root).toBeUndefined();
+  });
+});
+
+describe('three values changed in two windows at once', () => {
+  const patch = (name: string, description: string, unitPx: number): Patch => [
+    { op: 'replace', path: '/name', value: name },
+    { op: 'replace', path: '/description', value: description },
+    { op: 'replace', path: '/space/unit', value: unitPx },
+  ];
+  const now = () => {
+    const { name, description, space } = server.document();
+    return [name, description, space.unit];
+  };
+
+  test('are all asked about, each is answered by itself, and nothing else is touched', async () => {
+    server.elsewhere(patch('Theirs', 'their words', 12));
+    store.change(
+      [
+        ...patch('Mine', 'my words', 4),
+        { op: 'replace', path: '/brief/purpose', value: 'mine alone' },
+      ],
+      'all',
+    );
+    await settle();
+    expect(store.state().conflict?.places.map(({ path, theirs }) => [path, theirs])).toEqual([
+      ['/name', 'Theirs'],
+      ['/description', 'their words'],
+      ['/space/unit', 12],
+    ]);
+    store.resolve(
+      new Map([
+        ['/name', 'mine'],
+        ['/description', 'theirs'],
+        ['/space/unit', 'mine'],
+      ]),
+    );
+    await settle();
+    expect(now()).toEqual(['Mine', 'their words', 4]);
+    expect(server.document().brief.purpose).toBe('mine alone');
+    expect(store.state().saving).toBe('saved');
+    store.undo();
+    await settle();
+    // What was theirs stays: undoing takes back one’s own.
+    expect(now()).toEqual(['Theirs', 'their words', 12]);
+  });
+
+  test('do not settle what a colleague changes after the question', async () => {
+    server.elsewhere(patch('Theirs', 'their words', 12));
+    store.change(patch('Mine', 'my words', 4), 'all');
+    store.change([{ op: 'replace', path: '/brief/audience', value: 'mine, later' }], 'later');
+    await settle();
+    server.elsewhere([
+      { op: 'replace', path: '/space/unit', value: 20 },
+      { op: 'replace', path: '/brief/audience', value: 'theirs' },
+    ]);
+    store.resolve(
+      new Map([
+        ['/name', 'mine'],
+        ['/description', 'mine'],
+        ['/space/unit', 'mine'],
+      ]),
+    );
+    await settle();
+    expect(store.state().conflict?.places).toEqual([{ path: '/space/unit', mine: 4, theirs: 20 }]);
+    store.resolve(new Map([['/space/unit', 'theirs']]));
+    await settle();
+    expect(store.state().conflict?.places.map(({ path }) => path)).toEqual(['/brief/audience']);
+    store.resolve(new Map([['/brief/audience', 'mine']]));
+    await settle();
+    expect(now()).toEqual(['Mine', 'my words', 20]);
+    expect(server.document().brief.audience).toBe('mine, later');
+  });
+});
+
 describe('two changes of one value', () => {
   const clash = async (): Promise<void> => {
     server.other(12);
     setUnit(4);
     await settle();
-    expect(store.state().conflict).toEqual({ path: '/space/unit', mine: 4, theirs: 12 });
+    expect(store.state().conflict).toEqual({
+      sequence: 1,
+      places: [{ path: '/space/unit', mine: 4, theirs: 12 }],
+    });
     expect(unit()).toBe(4);
   };
 
   test('are offered as a choice; mine stays', async () => {
     await clash();
-    store.resolve('mine');
+    store.resolve(new Map([['/space/unit', 'mine']]));
     await settle();
     expect([unit(), server.document().space.unit]).toEqual([4, 4]);
     expect(store.state().conflict).toBeUndefined();
@@ -323,7 +514,7 @@ describe('two changes of one value', () => {
 
   test('are offered as a choice; theirs stays', async () => {
     await clash();
-    store.resolve('theirs');
+    store.resolve(new Map([['/space/unit', 'theirs']]));
     await settle();
     expect([unit(), server.document().space.unit]).toEqual([12, 12]);
     expect(store.state().saving).toBe('saved');

@@ -5,9 +5,18 @@ import { createDeriver } from '@garnish/core/derive/derive';
 import type { Derived } from '@garnish/core/derive/derived';
 import { writeCssRules } from '@garnish/core/formats/css';
 import type { StyleDocument } from '@garnish/core/system/document';
-import { overlaps, patched, valueAt, type Patch } from '@garnish/core/system/patch';
-import { ApiError, get, send } from '../api/client.ts';
+import { patched, valueAt, type Patch } from '@garnish/core/system/patch';
+import { ApiError, get, send, Unreachable } from '../api/client.ts';
 import { changeList, changeRecord, type ChangeRecord } from '../api/resources.ts';
+import {
+  answered,
+  contestedOf,
+  continued,
+  onto,
+  wordsOf,
+  type Choice,
+  type Conflict,
+} from './pending.ts';
 import { stacksOf, type Past, type Stacks } from './history.ts';
 import type { RepairTrier, Tell } from './repair-trier.ts';
 import type { Pending, Unsaved } from './unsaved.ts';
@@ -20,10 +29,10 @@ export interface View {
   readonly rules: readonly string[];
 }
 
-export interface Conflict {
-  readonly path: string;
-  readonly mine: unknown;
-  readonly theirs: unknown;
+/** Something that was not taken: why, in words, and what was typed, to be copied. */
+export interface Refused {
+  readonly why: string;
+  readonly kept?: string;
 }
 
 export interface SystemState {
@@ -36,10 +45,11 @@ export interface SystemState {
   /** Whether repairs are being tried; until then only those are offered that were tried before. */
   readonly trying: boolean;
   readonly saving: 'saved' | 'saving' | 'waiting';
+  /** What is the matter while it waits. */
+  readonly why: string | undefined;
   readonly stacks: Stacks;
   readonly conflict: Conflict | undefined;
-  /** Why the last change was not taken, in words. */
-  readonly refused: string | undefined;
+  readonly refused: Refused | undefined;
   readonly deleted: boolean;
 }
 
@@ -67,7 +77,8 @@ export interface SystemStore {
   readonly onChange: (listener: (change: Made) => void) => () => void;
   readonly undo: () => void;
   readonly redo: () => void;
-  readonly resolve: (choice: 'mine' | 'theirs') => void;
+  /** Answers every place of the conflict. */
+  readonly resolve: (choices: ReadonlyMap<string, Choice>) => void;
   readonly dismiss: () => void;
   readonly open: () => void;
   readonly close: () => void;
@@ -83,13 +94,6 @@ const SETTLE_MS = 250;
 const RETRY_MS = 1500;
 /** Repairs are tried when nothing has moved for so long. */
 const TRY_AFTER_MS = 300;
-
-/** Operations on the same place, one after the other, are the last of them. */
-function compact(patch: Patch, more: Patch): Patch {
-  const replaced = new Set(more.filter(({ op }) => op === 'replace').map(({ path }) => path));
-  const kept = patch.filter(({ op, path }) => !(op === 'replace' && replaced.has(path)));
-  return [...kept, ...more];
-}
 
 const repairsOf = ({ repair, ways = [] }: Finding): readonly Repair[] =>
   repair ? [repair, ...ways] : ways;
@@ -119,6 +123,12 @@ export interface StoreParts {
   readonly unsaved?: Unsaved;
 }
 
+/** Who changes things here, and in which window. */
+export interface Me {
+  readonly person: string;
+  readonly window: string;
+}
+
 /**
  * The open system: shows every change at once, sends it to the server in order, takes in what others
  * change, and keeps trying while the server does not answer.
@@ -127,7 +137,7 @@ export function createSystemStore(
   id: string,
   opened: { readonly document: StyleDocument; readonly sequence: number },
   past: readonly ChangeRecord[],
-  author: string,
+  { person: author, window }: Me,
   { makeTrier, unsaved }: StoreParts = {},
 ): SystemStore {
   let base = opened.document;
@@ -137,9 +147,12 @@ export function createSystemStore(
   let document = base;
   let trial: StyleDocument | undefined;
   let conflict: Conflict | undefined;
-  let refused: string | undefined;
+  let refused: Refused | undefined;
   let deleted = false;
-  let waiting = false;
+  /** What is the matter while changes wait; nothing while they do not. */
+  let waiting: string | undefined;
+  /** The newest change that was heard of. */
+  let heard = opened.sequence;
   let syncing = false;
   let settle: ReturnType<typeof setTimeout> | undefined;
   let events: EventSource | undefined;
@@ -231,7 +244,8 @@ export function createSystemStore(
       trying,
       findings: all.filter((finding) => !isAccepted(document, finding)),
       accepted: all.filter((finding) => isAccepted(document, finding)),
-      saving: waiting ? 'waiting' : pending.length > 0 ? 'saving' : 'saved',
+      saving: waiting !== undefined ? 'waiting' : pending.length > 0 ? 'saving' : 'saved',
+      why: waiting,
       stacks: stacksOf([...history, ...pending], author),
       conflict,
       refused,
@@ -244,20 +258,23 @@ export function createSystemStore(
     listeners.forEach((listener) => listener());
   }
 
-  /** What is saved with what is still on its way, in that order; what no longer fits is dropped. */
+  /** What is saved with what is still on its way, in that order; what no longer fits is told and kept. */
   function rebase(): void {
-    document = base;
-    pending = pending.filter(({ patch }) => {
-      const next = applied(document, patch);
-      if (next) document = next;
-      return next !== undefined;
-    });
+    const result = onto(base, pending);
+    ({ document, pending } = result);
+    if (result.lost.length > 0)
+      refused = {
+        why: 'What was changed elsewhere leaves no place for what was changed here.',
+        kept: wordsOf(result.lost),
+      };
   }
 
   async function catchUp(): Promise<void> {
     const news = await get(`/api/systems/${id}/changes?after=${sequence}&last=500`, changeList);
     for (const change of news) {
       if (change.sequence !== sequence + 1) {
+        // So much was missed that it is quicker to begin anew; what waits is kept.
+        keep();
         globalThis.location.reload();
         return;
       }
@@ -272,14 +289,15 @@ export function createSystemStore(
   }
 
   async function post(change: Pending): Promise<void> {
-    const { gesture, kind, label, patch } = change;
+    const { gesture, kind, label, patch, settled } = change;
     const answer = changeRecord.parse(
       await send('POST', `/api/systems/${id}/changes`, {
         id: change.id,
         base: change.base,
+        settled,
         patch,
         label,
-        author,
+        window: change.window,
         gesture,
         kind,
       }),
@@ -299,25 +317,26 @@ export function createSystemStore(
     await catchUp();
   }
 
-  function failed(error: unknown, change: Pending | undefined): 'again' | 'stop' {
+  function failed(error: unknown, change: Pending | undefined): 'again' | 'on' | 'stop' {
     if (!(error instanceof ApiError)) {
-      waiting = true;
+      waiting = error instanceof Unreachable ? error.why : 'the server does not answer';
       return 'again';
     }
+    waiting = undefined;
     const { problem } = error;
     if (problem.conflict && change) {
-      conflict = {
-        path: problem.conflict.path,
-        mine: valueAt(document, problem.conflict.path),
-        theirs: problem.conflict.value,
-      };
+      const { places, sequence: newest } = problem.conflict;
+      conflict = { sequence: newest, places: contestedOf(document, places) };
       return 'stop';
     }
     if (error.status === 404) deleted = true;
-    refused = `${problem.title}. ${problem.problems?.[0]?.message ?? problem.detail}`;
+    refused = {
+      why: `${problem.title}. ${problem.problems?.[0]?.message ?? problem.detail}`,
+      ...(change && { kept: wordsOf([change]) }),
+    };
     pending = pending.filter((own) => own.id !== change?.id);
     rebase();
-    return 'stop';
+    return deleted || !change ? 'stop' : 'on';
   }
 
   async function sync(): Promise<void> {
@@ -330,12 +349,15 @@ export function createSystemStore(
         if (!change) break;
         inFlight = change.id;
         await post(change);
-        waiting = false;
+        waiting = undefined;
         publish();
       }
-      waiting = false;
+      if (heard > sequence) await catchUp();
+      waiting = undefined;
     } catch (error) {
-      if (failed(error, change) === 'again') setTimeout(() => void sync(), RETRY_MS);
+      const next = failed(error, change);
+      // What was refused does not hold up what waits behind it.
+      if (next !== 'stop') setTimeout(() => void sync(), next === 'again' ? RETRY_MS : 0);
     } finally {
       syncing = false;
       inFlight = undefined;
@@ -353,7 +375,7 @@ export function createSystemStore(
   ): boolean {
     const result = patched(document, patch);
     if (!result.ok) {
-      refused = result.problems[0]?.message ?? 'This does not fit.';
+      refused = { why: result.problems[0]?.message ?? 'This does not fit.' };
       publish();
       return false;
     }
@@ -364,21 +386,20 @@ export function createSystemStore(
     document = result.document;
     const { inverse } = result;
     pending = isOpen
-      ? [
-          ...pending.slice(0, -1),
-          { ...last, patch: compact(last.patch, patch), inverse: [...inverse, ...last.inverse] },
-        ]
+      ? [...pending.slice(0, -1), continued(last, patch, inverse)]
       : [
           ...pending,
           {
             id: crypto.randomUUID(),
             author,
+            window,
             gesture,
             kind,
             label,
             patch,
             inverse,
             base: from,
+            settled: [],
             sequence,
           },
         ];
@@ -398,6 +419,7 @@ export function createSystemStore(
   }
 
   function hear(newest: number): void {
+    heard = Math.max(heard, newest);
     if (syncing || (newest >= 0 && newest <= sequence)) return;
     catchUp()
       .then(publish)
@@ -456,23 +478,16 @@ export function createSystemStore(
     },
     undo: () => step('undo'),
     redo: () => step('redo'),
-    resolve(choice) {
-      const path = conflict?.path;
+    resolve(choices) {
+      if (!conflict) return;
+      pending = answered(pending, conflict, choices);
+      // What the others did is fetched with the next answer, or without one where nothing is left to send.
+      heard = Math.max(heard, conflict.sequence);
       conflict = undefined;
-      if (choice === 'theirs' && path !== undefined)
-        pending = pending.filter(({ patch }) => !patch.some((own) => overlaps(own.path, path)));
-      catchUp()
-        .then(() => {
-          pending = pending.map((own) => ({ ...own, base: sequence }));
-          publish();
-          void sync();
-        })
-        .catch(() => {
-          waiting = true;
-          publish();
-          setTimeout(() => void sync(), RETRY_MS);
-        });
+      rebase();
+      keep();
       publish();
+      void sync();
     },
     dismiss() {
       refused = undefined;

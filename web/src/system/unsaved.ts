@@ -2,23 +2,34 @@ import { patchSchema, type Patch } from '@garnish/core/system/patch';
 import * as z from 'zod/mini';
 import type { Past } from './history.ts';
 
+/** A place that somebody was asked about, and up to which change the answer holds. */
+export interface Settled {
+  readonly path: string;
+  readonly sequence: number;
+}
+
 /** A change that the server has not acknowledged yet. */
 export interface Pending extends Past {
   readonly id: string;
+  /** The window it was made in. */
+  readonly window: string;
   readonly patch: Patch;
   /** The newest change this one knew of; the server looks at what others did after it. */
   readonly base: number;
+  readonly settled: readonly Settled[];
 }
 
 const pendingChange = z.object({
   id: z.string(),
   author: z.string(),
+  window: z.string(),
   gesture: z.string(),
   kind: z.enum(['change', 'undo', 'redo']),
   label: z.string(),
   patch: patchSchema,
   inverse: patchSchema,
   base: z.number(),
+  settled: z.array(z.object({ path: z.string(), sequence: z.number() })),
   sequence: z.number(),
 });
 
@@ -29,7 +40,7 @@ export interface Unsaved {
   readonly keep: (pending: readonly Pending[]) => boolean;
 }
 
-const keyOf = (id: string, author: string): string => `garnish-unsaved:${id}:${author}`;
+const keyOf = (id: string, window: string): string => `garnish-unsaved:${id}:${window}`;
 
 const LOCK = 'garnish-window:';
 
@@ -37,12 +48,12 @@ const LOCK = 'garnish-window:';
  * What one window has not saved of a system. Each window keeps its own, so that two do not take each
  * other's for theirs.
  */
-export const unsavedOf = (id: string, author: string): Unsaved => ({
+export const unsavedOf = (id: string, window: string): Unsaved => ({
   load() {
     try {
       const read = z
         .array(pendingChange)
-        .safeParse(JSON.parse(localStorage.getItem(keyOf(id, author)) ?? '[]'));
+        .safeParse(JSON.parse(localStorage.getItem(keyOf(id, window)) ?? '[]'));
       return read.success ? read.data : [];
     } catch {
       return [];
@@ -50,8 +61,8 @@ export const unsavedOf = (id: string, author: string): Unsaved => ({
   },
   keep(pending) {
     try {
-      if (pending.length === 0) localStorage.removeItem(keyOf(id, author));
-      else localStorage.setItem(keyOf(id, author), JSON.stringify(pending));
+      if (pending.length === 0) localStorage.removeItem(keyOf(id, window));
+      else localStorage.setItem(keyOf(id, window), JSON.stringify(pending));
       return true;
     } catch {
       return false;
@@ -59,26 +70,36 @@ export const unsavedOf = (id: string, author: string): Unsaved => ({
   },
 });
 
-/** Says that this window is open, for as long as it is. */
-export function holdWindow(author: string): void {
-  void navigator.locks.request(`${LOCK}${author}`, () => new Promise<never>(() => undefined));
-}
+/**
+ * Says that a window is open, for as long as it is. False where another window says so of the same: a tab
+ * that was duplicated begins as a copy of the one it came from.
+ */
+export const holdWindow = (window: string): Promise<boolean> =>
+  new Promise((resolve) => {
+    navigator.locks
+      .request(`${LOCK}${window}`, { ifAvailable: true }, (lock) => {
+        resolve(lock !== null);
+        return lock === null ? undefined : new Promise<never>(() => undefined);
+      })
+      .catch(() => resolve(true));
+  });
 
 /**
- * Takes over what windows that were closed have left unsaved of a system: it becomes this one's, in front
- * of its own. A change keeps its id, so that it arrives once, however often it is sent.
+ * Takes over what windows that were closed have left unsaved of a system: it stands in front of this
+ * one's own. A change keeps its id and its window: it arrives once, however often it is sent, and what this
+ * window has done meanwhile is judged against it.
  */
-export async function adoptUnsaved(id: string, author: string): Promise<void> {
+export async function adoptUnsaved(id: string, window: string): Promise<void> {
   const { held = [] } = await navigator.locks.query();
   const open = new Set(held.map(({ name }) => name));
   const prefix = keyOf(id, '');
   const left = Object.keys(localStorage)
     .filter((key) => key.startsWith(prefix))
     .map((key) => key.slice(prefix.length))
-    .filter((other) => other !== author && !open.has(`${LOCK}${other}`));
+    .filter((other) => other !== window && !open.has(`${LOCK}${other}`));
   if (left.length === 0) return;
-  const own = unsavedOf(id, author);
+  const own = unsavedOf(id, window);
   const all = left.flatMap((other) => unsavedOf(id, other).load());
-  const kept = own.keep([...all.map((change) => ({ ...change, author })), ...own.load()]);
+  const kept = own.keep([...all, ...own.load()]);
   if (kept) for (const other of left) unsavedOf(id, other).keep([]);
 }

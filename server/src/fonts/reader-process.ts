@@ -1,13 +1,14 @@
-import { parentPort } from 'node:worker_threads';
 import { compress } from 'wawoff2';
 import { factsOf, openFont } from './font-facts.ts';
-import type { MeasureAnswer, ReaderRequest } from './own-font.ts';
+import type { MeasureAnswer, ReaderAnswer, ReaderRequest } from './font-reader.ts';
+import { checkSfnt } from './sfnt-checks.ts';
 import { unpacked } from './unpack.ts';
 
 /** Measures one uploaded file; whatever is wrong with it comes back as words. */
 async function measure(bytes: Uint8Array): Promise<MeasureAnswer> {
   try {
     const plain = await unpacked(bytes);
+    checkSfnt(plain);
     const font = openFont(plain);
     const axis = font.variationAxes['wght'] as { min: number; max: number } | undefined;
     const { usWeightClass } = font['OS/2'];
@@ -38,7 +39,15 @@ async function measure(bytes: Uint8Array): Promise<MeasureAnswer> {
 const pack = async (bytes: Uint8Array): Promise<Uint8Array> =>
   (await compress(await unpacked(bytes))).slice();
 
-parentPort?.on('message', ({ ticket, task, bytes }: ReaderRequest) => {
-  const work: Promise<unknown> = task === 'measure' ? measure(bytes) : pack(bytes);
-  void work.then((answer) => parentPort?.postMessage({ ticket, answer }));
+process.on('message', ({ ticket, task, bytes }: ReaderRequest) => {
+  const work = task === 'measure' ? measure(bytes) : pack(bytes);
+  work
+    .then((answer) => {
+      const { user, system } = process.cpuUsage();
+      const cpuMs = (user + system) / 1000;
+      process.send?.({ ticket, answer, cpuMs } satisfies ReaderAnswer);
+    })
+    // What cannot even be said ends the process, which is what its reader listens for.
+    .catch(() => process.exit(1));
 });
+process.on('disconnect', () => process.exit(0));

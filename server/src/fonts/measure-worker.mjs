@@ -1,5 +1,0 @@
-// A thread does not inherit the way in which the server reads TypeScript.
-import { register } from 'tsx/esm/api';
-
-register();
-await import('./measure-worker.ts');

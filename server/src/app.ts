@@ -13,7 +13,7 @@ import {
   type ZodTypeProvider,
 } from 'fastify-type-provider-zod';
 import { connect } from './db/models.ts';
-import { migrate } from './db/migrations.ts';
+import { alone, migrate } from './db/migrations.ts';
 import { loadDemo } from './demo/demo.ts';
 import { exportRoutes } from './exports/routes.ts';
 import { fontSource } from './fonts/delivered.ts';
@@ -79,7 +79,10 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await migrate(database.sequelize);
   const store = createStore(database);
   const pictures = createPictures(database.Pictures);
-  if (demo && (await store.isEmpty())) await loadDemo(store, pictures);
+  if (demo)
+    await alone(database.sequelize, async () => {
+      if (await store.isEmpty()) await loadDemo(store, pictures);
+    });
 
   const app = Fastify({
     logger: { level: 'warn' },

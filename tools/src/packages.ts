@@ -45,18 +45,39 @@ function installPackages(what: string, packages: readonly string[]): void {
 
 const POSTGRES_HOME = '/usr/lib/postgresql';
 
-function newestPostgres(): string | undefined {
-  if (!existsSync(POSTGRES_HOME)) return undefined;
+const binOf = (version: string): string => path.join(POSTGRES_HOME, version, 'bin');
+
+/** The installed versions of PostgreSQL's server, the newest first. */
+function installedPostgres(): readonly string[] {
+  if (!existsSync(POSTGRES_HOME)) return [];
   return readdirSync(POSTGRES_HOME)
-    .sort((one, other) => Number(other) - Number(one))
-    .map((version) => path.join(POSTGRES_HOME, version, 'bin'))
-    .find((folder) => existsSync(path.join(folder, 'initdb')));
+    .filter((version) => existsSync(path.join(binOf(version), 'initdb')))
+    .sort((one, other) => Number(other) - Number(one));
 }
 
-/** The folder of PostgreSQL's server programs, installed if they are missing. */
-export function postgresPrograms(): string {
-  const there = newestPostgres();
-  if (there !== undefined) return there;
+/** What to do about data of a version that is not installed. */
+export const otherVersionWords = (
+  folder: string,
+  version: string,
+  installed: readonly string[],
+): string =>
+  `the data in ${folder} was made by PostgreSQL ${version}, and ${installed.length > 0 ? `${installed.join(' and ')} is installed` : 'none is installed'}. ` +
+  `PostgreSQL reads only data of its own version. Either install that one:\n  ${installCommand([`postgresql-${version}`])}\n` +
+  'or, where it still runs elsewhere, save everything there (npm run backup), move that folder away, start, and bring it back (npm run restore).';
+
+/**
+ * The folder of PostgreSQL's server programs, installed if they are missing: of the version that made the
+ * data in a folder, or of the newest.
+ */
+export function postgresPrograms(version?: string, folder = ''): string {
+  const installed = installedPostgres();
+  if (version !== undefined && installed.length > 0) {
+    if (!installed.includes(version))
+      throw new Advice(otherVersionWords(folder, version, installed));
+    return binOf(version);
+  }
+  const [newest] = installed;
+  if (newest !== undefined) return binOf(newest);
   if (isRoot()) {
     // Debian would start a cluster of its own on port 5432; ours is all that is wanted.
     const folder = '/etc/postgresql-common/createcluster.d';
@@ -64,10 +85,10 @@ export function postgresPrograms(): string {
     writeFileSync(path.join(folder, 'garnish.conf'), 'create_main_cluster = false\n');
   }
   installPackages('PostgreSQL', ['postgresql']);
-  const now = newestPostgres();
+  const [now] = installedPostgres();
   if (now === undefined)
     throw new Advice(`PostgreSQL was installed, but ${POSTGRES_HOME} has no server programs.`);
-  return now;
+  return version === undefined ? binOf(now) : postgresPrograms(version, folder);
 }
 
 const CHROMIUM = '/usr/bin/chromium';

@@ -4,7 +4,7 @@ import { createServer } from '@garnish/server/app';
 import { builtWeb } from './build-web.ts';
 import { startCluster } from './cluster.ts';
 import { freePort } from './ports.ts';
-import { end, say } from './say.ts';
+import { databaseUrlOf, end, portOf, say } from './say.ts';
 
 const FIRST_PORT = 4400;
 const root = process.cwd();
@@ -19,8 +19,8 @@ async function shutDown(): Promise<void> {
 }
 
 async function databaseUrl(): Promise<string> {
-  const given = process.env['DATABASE_URL'];
-  if (given) return given;
+  const given = databaseUrlOf(process.env['DATABASE_URL']);
+  if (given !== undefined) return given;
   const cluster = await startCluster(root, 'postgres');
   ending.push(() => {
     cluster.stop();
@@ -29,10 +29,16 @@ async function databaseUrl(): Promise<string> {
 }
 
 async function serve(): Promise<void> {
+  const wanted = portOf(process.env['PORT'], FIRST_PORT);
   const url = await databaseUrl();
-  const app = await createServer({ databaseUrl: url, demo: true, webFolder: builtWeb(root) });
+  const app = await createServer({
+    databaseUrl: url,
+    demo: true,
+    webFolder: builtWeb(root),
+    hosts: (process.env['GARNISH_HOSTS'] ?? '').split(',').flatMap((name) => name.trim() || []),
+  });
   ending.push(() => app.close());
-  const port = await freePort(Number(process.env['PORT']) || FIRST_PORT);
+  const port = await freePort(wanted);
   await app.listen({ host: '127.0.0.1', port });
   say(`ready at http://127.0.0.1:${port}/ (Ctrl-C stops it; everything is kept)`);
 }
@@ -51,9 +57,10 @@ function watch(args: readonly string[], cwd: string, env: NodeJS.ProcessEnv): Ch
 }
 
 async function develop(): Promise<void> {
+  const wanted = portOf(process.env['PORT'], FIRST_PORT);
   const url = await databaseUrl();
   const api = await freePort(FIRST_PORT + 100);
-  const port = await freePort(Number(process.env['PORT']) || FIRST_PORT);
+  const port = await freePort(wanted);
   watch([path.join(root, 'node_modules/tsx/dist/cli.mjs'), 'watch', 'server/src/main.ts'], root, {
     DATABASE_URL: url,
     PORT: String(api),
@@ -72,6 +79,10 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const)
   });
 
 (dev ? develop() : serve()).catch(async (error: unknown) => {
-  for (const step of ending.reverse()) await step();
+  for (const step of ending.reverse())
+    // What failed is said, whatever becomes of ending it.
+    await Promise.resolve()
+      .then(step)
+      .catch(() => undefined);
   end(error);
 });

@@ -130,7 +130,20 @@ const STEPS: readonly Step[] = [
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */
-export class UnknownMigration extends Error {}
+export class UnknownMigration extends Error {
+  override readonly name = 'UnknownMigration';
+}
+
+/** Does something while no other process does: of two first starts at once, one waits for the other. */
+export async function alone<Result>(
+  sequelize: Sequelize,
+  work: () => Promise<Result>,
+): Promise<Result> {
+  return sequelize.transaction(async (transaction) => {
+    await sequelize.query(`SELECT pg_advisory_xact_lock(${LOCK})`, { transaction });
+    return work();
+  });
+}
 
 /** Brings the tables to the newest form. Safe to run at every start. */
 export async function migrate(sequelize: Sequelize): Promise<void> {
@@ -145,9 +158,7 @@ export async function migrate(sequelize: Sequelize): Promise<void> {
     logger: undefined,
   });
   const known = new Set(STEPS.map(({ name }) => name));
-  await sequelize.transaction(async (transaction) => {
-    // Two first starts at once: one makes the tables, the other waits and finds them made.
-    await sequelize.query(`SELECT pg_advisory_xact_lock(${LOCK})`, { transaction });
+  await alone(sequelize, async () => {
     const unknown = (await umzug.executed()).filter(({ name }) => !known.has(name));
     if (unknown.length > 0)
       throw new UnknownMigration(

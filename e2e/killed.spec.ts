@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import path from 'node:path';
+import { Sequelize } from 'sequelize';
 import { BRACKWATER, copyOf, documentOf, expect, openArea, saved, test } from './garnish.ts';
 
 const {
@@ -34,6 +35,57 @@ async function serve(): Promise<ChildProcess> {
 }
 
 test.use({ baseURL });
+// One server, one port, one database: one after the other.
+test.describe.configure({ mode: 'serial' });
+
+test('while the database is away, work goes on and says so, and arrives when it is back', async ({
+  page,
+  request,
+  quietConsole,
+}) => {
+  const server = await serve();
+  const url = new URL(GARNISH_KILLED_DATABASE);
+  const name = url.pathname.slice(1);
+  url.pathname = '/garnish_browser';
+  const beside = new Sequelize(url.toString(), { logging: false });
+  const setAway = async (away: boolean): Promise<void> => {
+    await beside.query(`ALTER DATABASE "${name}" ALLOW_CONNECTIONS ${away ? 'false' : 'true'}`);
+    if (away)
+      await beside.query(
+        `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = '${name}'`,
+      );
+  };
+  try {
+    const id = await copyOf(request, BRACKWATER);
+    await openArea(page, id, 'space');
+    const unit = page.getByRole('spinbutton', { name: 'unit', exact: true });
+    // One connection that is killed: the change is sent again.
+    await beside.query(
+      `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = '${name}'`,
+    );
+    await unit.fill('6');
+    await unit.press('Enter');
+    await saved(page);
+    // All of it away, for as long as it takes.
+    await setAway(true);
+    for (const value of ['7', '9', '10']) {
+      await unit.fill(value);
+      await unit.press('Enter');
+    }
+    await expect(page.getByRole('banner').getByRole('status')).toHaveText(
+      'not saved: the database does not answer, trying again',
+    );
+    await expect(unit).toHaveValue('10');
+    await setAway(false);
+    await saved(page);
+    expect((await documentOf(request, id)).space.unit).toBe(10);
+    quietConsole.length = 0;
+  } finally {
+    await setAway(false);
+    await beside.close();
+    server.kill('SIGKILL');
+  }
+});
 
 test('after a SIGKILL, what was shown as saved is there, and undo still reaches it', async ({
   page,

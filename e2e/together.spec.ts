@@ -47,8 +47,8 @@ test('a change in one window shows in the other, without a reload', async ({
 });
 
 for (const [choice, kept] of [
-  ['Keep the one from here', 6],
-  ['Take the one from there', 12],
+  ['All from here', 6],
+  ['All from there', 12],
 ] as const)
   test(`two changes of the same value at once are offered as a choice: ${choice}`, async ({
     page,
@@ -87,6 +87,99 @@ for (const [choice, kept] of [
     // The browser reports the answer of 409 and the closed stream on the console.
     quietConsole.length = 0;
   });
+
+test('three values changed in two windows at once are asked about one by one; focus goes on after', async ({
+  page,
+  request,
+  quietConsole,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'brief');
+  await page.route('**/events', (route) => route.abort());
+  // What is typed meanwhile waits; then it arrives after somebody else's.
+  await page.route('**/changes', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  const fields = ['what it is for', 'who reads it'].map((name) =>
+    page.getByRole('textbox', { name }),
+  );
+  for (const field of fields) {
+    await field.fill('from here');
+    await field.blur();
+  }
+  const name = page.getByRole('textbox', { name: 'Name of the system' });
+  await name.fill('Named here');
+  await name.press('Enter');
+  await request.post(`/api/systems/${id}/changes`, {
+    data: {
+      id: crypto.randomUUID(),
+      base: 0,
+      patch: ['/brief/purpose', '/brief/audience', '/name'].map((path) => ({
+        op: 'replace',
+        path,
+        value: 'from there',
+      })),
+      label: 'three',
+      window: crypto.randomUUID(),
+      gesture: crypto.randomUUID(),
+    },
+  });
+  await page.unroute('**/changes');
+  const dialog = page.getByRole('dialog', { name: 'Changed in two places at once' });
+  const sides = ['From there: from there', 'From here: from here', 'From here: Named here'];
+  for (const side of sides) {
+    await dialog.getByRole('radio', { name: side }).check();
+    await dialog.getByRole('button', { name: 'Go on with these' }).click();
+  }
+  await expect(dialog).toHaveCount(0);
+  await saved(page);
+  const { brief, name: named } = await documentOf(request, id);
+  expect([brief.purpose, brief.audience, named]).toEqual(['from there', 'from here', 'Named here']);
+  const focused = () => page.evaluate(() => document.activeElement?.tagName);
+  await expect.poll(focused).not.toBe('BODY');
+  quietConsole.length = 0;
+});
+
+test('a duplicated tab is a window of its own: what both change is asked about', async ({
+  page,
+  request,
+  quietConsole,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'space');
+  const [copy] = await Promise.all([
+    page.waitForEvent('popup'),
+    // Opened so, it begins with a copy of what the first keeps for its session.
+    page.evaluate(() => void open(location.href)),
+  ]);
+  const unitOf = (window: typeof page) =>
+    window.getByRole('spinbutton', { name: 'unit', exact: true });
+  await expect(unitOf(copy)).toHaveValue('8');
+  const windows = new Set<string>();
+  for (const one of [page, copy])
+    one.on('request', (sent) => {
+      if (sent.method() === 'POST' && sent.url().endsWith('/changes'))
+        windows.add((sent.postDataJSON() as { window: string }).window);
+    });
+  for (const [one, value] of [
+    [page, '6'],
+    [copy, '10'],
+  ] as const) {
+    await unitOf(one).fill(value);
+    await unitOf(one).press('Enter');
+    await saved(one);
+  }
+  expect(windows.size).toBe(2);
+  // Undo belongs to the person, in every window.
+  await page.bringToFront();
+  await expect(unitOf(page)).toHaveValue('10');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(unitOf(page)).toHaveValue('6');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(unitOf(page)).toHaveValue('8');
+  await saved(page);
+  quietConsole.length = 0;
+});
 
 test('while the server does not answer, work goes on, says so, and is saved when it is back', async ({
   page,

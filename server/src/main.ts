@@ -4,6 +4,11 @@ import { createServer } from './app.ts';
 const { DATABASE_URL, PORT, GARNISH_WEB_FOLDER } = process.env;
 if (!DATABASE_URL || !PORT) throw new Error('set DATABASE_URL and PORT');
 
+// A fault that nobody caught is one request's; the others go on.
+process.on('unhandledRejection', (error) => {
+  console.error(error);
+});
+
 const app = await createServer({
   databaseUrl: DATABASE_URL,
   demo: true,

@@ -7,6 +7,7 @@ import type { Settings } from './db/settings.ts';
 /** A year, in seconds: whoever comes back is who they were. */
 const A_YEAR = 365 * 24 * 60 * 60;
 const COOKIE = 'garnish-person';
+const GIVING = /^(?:GET \/api\/person|POST \/api\/systems\/[^/]+\/changes)$/;
 
 declare module 'fastify' {
   interface FastifyRequest {
@@ -38,7 +39,8 @@ export async function registerPersons(app: FastifyInstance, settings: Settings):
     if (!request.url.startsWith('/api/')) return;
     const known = personOf(request);
     request.person = known ?? randomUUID();
-    if (known === undefined)
+    // Only where it is asked for: of many first questions at once, each would give another.
+    if (known === undefined && GIVING.test(`${request.method} ${request.url}`))
       reply.setCookie(COOKIE, request.person, {
         signed: true,
         httpOnly: true,

@@ -72,6 +72,10 @@ async function develop(): Promise<void> {
   );
 }
 
+// A fault that nobody caught is one request’s; the others go on.
+process.on('unhandledRejection', (error) => {
+  console.error(error);
+});
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.once(signal, () => {
     say('stopping …');

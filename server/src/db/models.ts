@@ -1,4 +1,5 @@
 import type { Operation } from '@garnish/core/system/patch';
+import pg from 'pg';
 import {
   DataTypes,
   Model,
@@ -87,10 +88,23 @@ export interface Database {
   readonly Pictures: typeof PictureRow;
 }
 
+/**
+ * A connection that the server ends between its greeting and the first question tells nobody, because
+ * Sequelize listens only afterwards, and an error that nobody hears ends the process. What it says is told
+ * by the question that fails.
+ */
+class PatientClient extends pg.Client {
+  constructor(config?: string | pg.ClientConfig) {
+    super(config);
+    this.on('error', () => undefined);
+  }
+}
+
 /** Connects and names the tables. The tables themselves are made by the migrations. */
 export function connect(url: string): Database {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
+    dialectModule: { ...pg, Client: PatientClient },
     logging: false,
     // A database that is away is told at once, and asked again with the next request.
     pool: { max: 10, acquire: 10_000 },

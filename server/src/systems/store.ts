@@ -196,18 +196,20 @@ export function createStore({ sequelize, Changes }: Database) {
   return {
     /** A page of the list, and how many there are: from what is stored; one system never hides another. */
     async list(query: ListQuery): Promise<{ systems: SystemSummary[]; total: number }> {
-      const count = rows<{ readonly total: number }>(
+      const counted = rows<{ readonly total: number }>(
         `SELECT count(*)::int AS total FROM systems
          WHERE deleted_at IS NULL AND ($1 = '%%' OR name ILIKE $1 OR description ILIKE $1)`,
         [likeOf(query.search)],
       );
-      let page = await listed(query);
+      // Together: a promise that nobody waits for ends the process when it fails.
+      const [found, [count]] = await Promise.all([listed(query), counted]);
+      let page = found;
       const stale = page.filter(({ isFresh }) => isFresh !== true).map(({ id }) => id);
       if (stale.length > 0) {
         await summarize(stale);
         page = await listed(query);
       }
-      return { systems: page.map(summaryOf), total: (await count)[0]?.total ?? 0 };
+      return { systems: page.map(summaryOf), total: count?.total ?? 0 };
     },
 
     summary,
@@ -374,16 +376,18 @@ export function createStore({ sequelize, Changes }: Database) {
       systemId: string,
       { after, before, last }: { after: number; before?: number | undefined; last: number },
     ): Promise<ChangeRow[]> {
-      const there = sequenceOf(systemId);
-      const newest = await Changes.findAll({
-        where: {
-          systemId,
-          sequence: { [Op.gt]: after, ...(before !== undefined && { [Op.lt]: before }) },
-        },
-        order: [['sequence', 'DESC']],
-        limit: last,
-      });
-      await there;
+      const [newest] = await Promise.all([
+        Changes.findAll({
+          where: {
+            systemId,
+            sequence: { [Op.gt]: after, ...(before !== undefined && { [Op.lt]: before }) },
+          },
+          order: [['sequence', 'DESC']],
+          limit: last,
+        }),
+        // Whoever asks for the changes of a system that is not there hears so.
+        sequenceOf(systemId),
+      ]);
       return newest.reverse();
     },
 

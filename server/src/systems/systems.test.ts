@@ -432,6 +432,30 @@ describe('nothing that a client sends is a failure of the server', () => {
   });
 });
 
+test('connections that are killed while changes are made end no process, and lose nothing that was acknowledged', async () => {
+  const id = await made();
+  const window = randomUUID();
+  let acknowledged = 0;
+  for (let round = 0; round < 25; round += 1) {
+    const posted = [4, 5, 6].map((value) => change(id, unit(value, 0, { window })));
+    await new Promise((resolve) => setTimeout(resolve, round));
+    await server.run(
+      `SELECT pg_terminate_backend(pid) FROM pg_stat_activity
+       WHERE datname = current_database() AND pid <> pg_backend_pid()`,
+    );
+    for (const { status } of await Promise.all(posted)) {
+      expect([200, 503]).toContain(status);
+      if (status === 200) acknowledged += 1;
+    }
+  }
+  const again = async (): Promise<number> => (await change(id, unit(7, 0, { window }))).status;
+  let status = await again();
+  for (let tries = 0; status !== 200 && tries < 20; tries += 1) status = await again();
+  expect(status).toBe(200);
+  // What was answered is there; of the others some may have arrived without their answer.
+  expect((await open(id)).sequence).toBeGreaterThan(acknowledged);
+}, 30_000);
+
 describe('bad input changes nothing and is answered by its own problem type', () => {
   test.each([
     ['a value out of range', unit(-1, 0), 422, 'invalid-change'],

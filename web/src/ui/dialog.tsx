@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef, type ReactNode } from 'react';
+import { useId, useLayoutEffect, useRef, type ReactNode } from 'react';
 
 interface DialogProps {
   readonly title: string;
@@ -13,7 +13,8 @@ interface DialogProps {
 export function Dialog({ title, children, onClose, hideTitle = false, wide = false }: DialogProps) {
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();
-  useEffect(() => {
+  // Closed before it is taken away: only then does the browser give the focus back.
+  useLayoutEffect(() => {
     const open = dialog.current;
     if (open && !open.open) open.showModal();
     return () => open?.close();

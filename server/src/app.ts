@@ -26,6 +26,8 @@ import { createSettings } from './db/settings.ts';
 import { guard } from './guard.ts';
 import { registerPersons } from './person.ts';
 import { answerError, answerUnknownAddress } from './problems.ts';
+import { storageRoutes } from './storage/routes.ts';
+import { createStorage } from './storage/storage.ts';
 import { createChangeFeed } from './systems/listen.ts';
 import { systemRoutes } from './systems/routes.ts';
 import { createStore } from './systems/store.ts';
@@ -78,7 +80,8 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   const database = connect(databaseUrl);
   await migrate(database.sequelize);
   const store = createStore(database);
-  const pictures = createPictures(database.Pictures);
+  const storage = createStorage(database);
+  const pictures = createPictures(database.Pictures, storage);
   if (demo)
     await alone(database.sequelize, async () => {
       if (await store.isEmpty()) await loadDemo(store, pictures);
@@ -127,10 +130,11 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   });
   await app.register(systemRoutes(store, feed));
   await app.register(keeperRoutes(database.Keepers));
-  const own = createOwnFonts(database);
+  const own = createOwnFonts(database, storage);
   app.addHook('onClose', () => own.close());
   await app.register(fontRoutes(own));
   await app.register(pictureRoutes(pictures));
+  await app.register(storageRoutes(database, storage));
   await app.register(exportRoutes(store, fontSource(own)));
   app.get('/api/docs/json', { schema: { hide: true } }, () => app.swagger());
   app.get('/proof/', { schema: { hide: true } }, async (_, reply) =>

@@ -16,6 +16,7 @@ const MACHINE: ReadonlyMap<string, string> = new Map([
     'EROFS',
     'the disk can only be read. Put the project where it can be written, then start again.',
   ],
+  ['ENOENT', 'there is no such file.'],
   ['ENOTDIR', 'a file stands where a folder belongs. Move it away, then start again.'],
   ['EEXIST', 'a file stands where a folder belongs. Move it away, then start again.'],
   ['EACCES', 'you have no right to write there. Give it (chown), or put the project elsewhere.'],

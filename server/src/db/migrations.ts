@@ -147,6 +147,7 @@ export async function alone<Result>(
 
 /** Brings the tables to the newest form. Safe to run at every start. */
 export async function migrate(sequelize: Sequelize): Promise<void> {
+  const storage = new SequelizeStorage({ sequelize });
   const umzug = new Umzug<QueryInterface>({
     migrations: STEPS.map(({ name, up, down }) => ({
       name,
@@ -154,15 +155,16 @@ export async function migrate(sequelize: Sequelize): Promise<void> {
       down: ({ context }: { context: QueryInterface }) => down(context),
     })),
     context: sequelize.getQueryInterface(),
-    storage: new SequelizeStorage({ sequelize }),
+    storage,
     logger: undefined,
   });
   const known = new Set(STEPS.map(({ name }) => name));
   await alone(sequelize, async () => {
-    const unknown = (await umzug.executed()).filter(({ name }) => !known.has(name));
+    // Told by the table itself: of steps that it does not know, the library says nothing.
+    const unknown = (await storage.executed()).filter((name) => !known.has(name));
     if (unknown.length > 0)
       throw new UnknownMigration(
-        `A newer Garnish has used this database (${unknown.map(({ name }) => name).join(', ')}), and this one would not understand what it finds. ` +
+        `A newer Garnish has used this database (${unknown.join(', ')}), and this one would not understand what it finds. ` +
           'Start the newer one, or name another database with DATABASE_URL. Nothing was changed.',
       );
     await umzug.up();

@@ -2,6 +2,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { fontFamily, WHOLE, type Category, type FontFamily } from '@garnish/core/fonts/family';
 import type { Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
+import type { StorageKeeper } from '../storage/storage.ts';
 import { createFontReader, type MeasureAnswer } from './font-reader.ts';
 import { families } from './shipped.ts';
 
@@ -46,7 +47,10 @@ function fileOf(id: string, { style, weight }: Measured, woff2: Uint8Array) {
 }
 
 /** Keeps families that people bring: measured as ours are, all files of one or none. */
-export function createOwnFonts({ sequelize, OwnFamilies, OwnFontFiles }: Database) {
+export function createOwnFonts(
+  { sequelize, OwnFamilies, OwnFontFiles }: Database,
+  storage: StorageKeeper,
+) {
   const reader = createFontReader();
 
   /** A name that no shipped and no other own family has, since style sheets tell faces by name. */
@@ -130,6 +134,7 @@ export function createOwnFonts({ sequelize, OwnFamilies, OwnFontFiles }: Databas
         axes: regular.axes,
         files: files.map(({ file }) => file),
       });
+      await storage.makeRoom(files.reduce((sum, { bytes }) => sum + bytes.length, 0));
       await sequelize.transaction(async (transaction) => {
         await OwnFamilies.create({ id, record, licenceNote }, { transaction });
         for (const { bytes, file } of files)

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { PictureRow } from '../db/models.ts';
 import { Problem } from '../problems.ts';
+import type { StorageKeeper } from '../storage/storage.ts';
 
 /** The kinds of pictures that are kept, by how their files begin. SVG is drawn to one of them first. */
 const KINDS = [
@@ -32,7 +33,7 @@ export const pictureType = (file: string): string =>
   KINDS.find(({ ending }) => file.endsWith(`.${ending}`))?.type ?? 'application/octet-stream';
 
 /** Keeps pictures under names that carry the hash of their bytes, so that they can be kept for ever. */
-export const createPictures = (Pictures: typeof PictureRow) => ({
+export const createPictures = (Pictures: typeof PictureRow, storage: StorageKeeper) => ({
   /** The name under which a picture is kept; the same picture twice is kept once. */
   async keep(bytes: Buffer): Promise<string> {
     const kind = bytes.length > 12 ? KINDS.find(({ begins }) => begins(bytes)) : undefined;
@@ -43,6 +44,7 @@ export const createPictures = (Pictures: typeof PictureRow) => ({
       );
     const hash = createHash('sha256').update(bytes).digest('hex').slice(0, 16);
     const name = `${hash}.${kind.ending}`;
+    await storage.makeRoom(bytes.length);
     await Pictures.findOrCreate({ where: { name }, defaults: { name, bytes } });
     return name;
   },

@@ -61,3 +61,39 @@ test('a name of 80 letters neither breaks the bar nor is lost', async ({ page, r
   );
   expect(overflow).toBeLessThanOrEqual(0);
 });
+
+test('everything is exported as one archive and comes back; what is deleted for good is gone', async ({
+  page,
+  request,
+}) => {
+  const made = await request.post('/api/systems', { data: { name: 'Short-lived' } });
+  const { id } = (await made.json()) as { id: string };
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Storage and backup' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export everything' }).click(),
+  ]);
+  const file = await download.path();
+  expect(download.suggestedFilename()).toMatch(/^garnish-\d{4}-\d\d-\d\d\.zip$/);
+
+  await request.delete(`/api/systems/${id}`);
+  await page.reload();
+  await page.getByRole('button', { name: 'Delete for good: Short-lived' }).click();
+  await page.getByRole('button', { name: 'Delete it for good' }).click();
+  await expect(page.getByRole('status')).toHaveText('Short-lived is deleted for good.');
+  expect((await request.post(`/api/systems/${id}/restore`)).status()).toBe(404);
+
+  await page.getByLabel('Import an archive').setInputFiles(file);
+  // Other tests have changed their systems meanwhile: that is asked about first.
+  const replace = page.getByRole('button', { name: 'Not now' });
+  const back = page.getByText(/^Brought back/);
+  await expect(replace.or(back)).toBeVisible();
+  await page.getByLabel('Import an archive').setInputFiles({
+    name: 'none.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('not an archive'),
+  });
+  if (await replace.isVisible()) await replace.click();
+  await expect(page.getByRole('alert')).toContainText('no archive that can be unpacked');
+});

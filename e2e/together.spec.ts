@@ -126,11 +126,24 @@ test('three values changed in two windows at once are asked about one by one; fo
   });
   await page.unroute('**/changes');
   const dialog = page.getByRole('dialog', { name: 'Changed in two places at once' });
-  const sides = ['From there: from there', 'From here: from here', 'From here: Named here'];
-  for (const side of sides) {
-    await dialog.getByRole('radio', { name: side }).check();
-    await dialog.getByRole('button', { name: 'Go on with these' }).click();
-  }
+  const sides = [
+    'From there: from there',
+    'From here: from here',
+    'From here: Named here',
+  ] as const;
+  await expect(dialog).toContainText('These 3 values');
+  await dialog
+    .getByRole('group', { name: 'brief › purpose' })
+    .getByRole('radio', { name: sides[0] })
+    .check();
+  await dialog
+    .getByRole('group', { name: 'brief › audience' })
+    .getByRole('radio', { name: sides[1] })
+    .check();
+  const goOn = dialog.getByRole('button', { name: 'Go on with these' });
+  await expect(goOn).toBeDisabled();
+  await dialog.getByRole('radio', { name: sides[2] }).check();
+  await goOn.click();
   await expect(dialog).toHaveCount(0);
   await saved(page);
   const { brief, name: named } = await documentOf(request, id);

@@ -91,6 +91,8 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
     logger: { level: 'warn' },
     bodyLimit: BODY_LIMIT,
     forceCloseConnections: true,
+    // An address that cannot even be read is answered as everything else that fails.
+    frameworkErrors: answerError,
   }).withTypeProvider<ZodTypeProvider>();
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);

@@ -106,7 +106,7 @@ async function main(): Promise<void> {
     ],
     ['core', () => jest('core')],
     ['web', () => jest('web')],
-    ['tools', () => jest('tools')],
+    ['tools', () => jest('tools', { GARNISH_TEST_DATABASE: database('garnish_tools') })],
     ['server', () => jest('server', { GARNISH_TEST_DATABASE: database('garnish_tests') })],
     ['browser', () => browser(database)],
   ];

@@ -1,4 +1,4 @@
-import type { StyleDocument } from '../system/document.ts';
+import { customToken, type StyleDocument } from '../system/document.ts';
 import { inheritedWords, isInherited, jsonProblem } from '../system/json.ts';
 import { readDocument } from '../system/upgrade.ts';
 import type { TokenJson } from '../tokens/token.ts';
@@ -234,14 +234,21 @@ export function readDtcg(text: string): ReadDtcg {
       const alias = aliasOf(one.node['$value']);
       const description = one.node['$description'];
       const extension = extensionOf(one.node) ?? form.extension;
-      tokens.push({
+      const token: CustomItem = {
         path: one.path,
         type: resolved.type,
         value: form.value,
         ...(alias !== undefined && isTokenPath(alias) && { alias }),
         ...(extension !== undefined && { extension }),
         ...(typeof description === 'string' && { description: description.slice(0, 2000) }),
-      });
+      };
+      const checked = customToken.safeParse(token);
+      if (checked.success) tokens.push(token);
+      else
+        leftOut.push({
+          path: one.path,
+          reason: `${checked.error.issues[0]?.path.join(' ') ?? ''}: ${checked.error.issues[0]?.message ?? ''}`,
+        });
     }
   }
   return { kind: 'tokens', tokens, leftOut };

@@ -221,7 +221,7 @@ const tokenPath = z.string().check(
 );
 
 /** A token that came from elsewhere and is carried along; its value is one of the open format. */
-const customToken = z.strictObject({
+export const customToken = z.strictObject({
   path: tokenPath,
   type: z.string().check(z.minLength(1), z.maxLength(40), ownName),
   value: json,

@@ -217,8 +217,7 @@ const sound = new WeakSet<object>();
  * What follows from its parts together is checked with every change all the same.
  */
 export function trusted(document: StyleDocument): StyleDocument {
-  for (const part of Object.values(frozen(document)))
-    if (typeof part === 'object') sound.add(part);
+  for (const part of Object.values(frozen(document))) if (typeof part === 'object') sound.add(part);
   return document;
 }
 

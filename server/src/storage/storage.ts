@@ -3,7 +3,7 @@ import type { Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
 
 /** What fonts and pictures may take together, in bytes. */
-export const MOST_STORED = 1024 * 1024 * 1024;
+export const MOST_STORED = 1_000_000_000;
 
 export interface Stored {
   readonly id: string;

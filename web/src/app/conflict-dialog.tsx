@@ -48,7 +48,7 @@ function Place({ place, choice, onChoose }: PlaceProps) {
             />
             <span className="min-w-0">
               <span className="block text-xs text-quiet">{name}</span>
-              <span className={`figures break-words ${choice === side ? 'font-semibold' : ''}`}>
+              <span className={`block break-words ${choice === side ? 'font-semibold' : ''}`}>
                 {shown(place[side])}
               </span>
             </span>
@@ -74,7 +74,7 @@ export function ConflictDialog({ conflict }: { readonly conflict: Conflict }) {
           ? 'This value was changed here and elsewhere. Which one stays?'
           : `These ${places.length} values were changed here and elsewhere. Which ones stay?`}
       </p>
-      <div className="max-h-[50vh] overflow-y-auto">
+      <div className="-mx-1 max-h-[50vh] overflow-y-auto px-1">
         {places.map((place) => (
           <Place
             key={place.path}

@@ -1,5 +1,6 @@
 import { createBrowserRouter, Navigate, useParams, useRouteError } from 'react-router';
 import { AREAS } from '../areas/areas.ts';
+import { StoragePage } from '../list/storage-page.tsx';
 import { SystemsPage } from '../list/systems-page.tsx';
 import { OpenSystem } from '../system/open-system.tsx';
 import { Message } from '../ui/message.tsx';
@@ -25,6 +26,7 @@ export const router = createBrowserRouter([
     errorElement: <Failure />,
     children: [
       { path: '/', element: <SystemsPage /> },
+      { path: '/storage', element: <StoragePage /> },
       {
         path: '/systems/:id',
         element: <SystemRoute />,

@@ -323,6 +323,11 @@ export function SystemsPage() {
           </span>
         </p>
       )}
+      <p className="border-t border-line pt-4">
+        <Link to="/storage" className="text-quiet hover:text-base-content hover:underline">
+          Storage and backup
+        </Link>
+      </p>
       {making && <NewSystem onClose={() => setMaking(false)} />}
       {renaming && (
         <RenameDialog

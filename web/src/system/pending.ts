@@ -117,6 +117,41 @@ export const wordsOf = (changes: readonly Pick<Pending, 'patch'>[]): string =>
     .join('\n')
     .slice(0, MOST_WORDS);
 
+/** A change as it was saved, as far as conflicts need to know. */
+interface Saved {
+  readonly window: string;
+  readonly author: string;
+  readonly sequence: number;
+  readonly patch: Patch;
+}
+
+/**
+ * The places at which what waits bears on what other windows have done since, all changes taken together:
+ * so that everything is asked about at once. By the rules of the server, which has the last word.
+ */
+export function contestedPaths(
+  pending: readonly Pending[],
+  saved: readonly Saved[],
+): readonly string[] {
+  const paths = pending.flatMap(({ author, base, kind, patch, settled, window }) => {
+    const since = saved.filter(
+      (change) =>
+        change.sequence > base &&
+        (kind === 'change' ? change.window !== window : change.author !== author),
+    );
+    return patch.flatMap(({ path }) => {
+      const known = settled.find((one) => one.path === path)?.sequence ?? 0;
+      const newer = since.filter(({ sequence }) => sequence > known);
+      return newer.some((change) => change.patch.some((other) => overlaps(path, other.path)))
+        ? [path]
+        : [];
+    });
+  });
+  return [...new Set(paths)].filter(
+    (path, _, all) => !all.some((other) => other !== path && path.startsWith(`${other}/`)),
+  );
+}
+
 /** Both values of each contested place. */
 export const contestedOf = (
   document: StyleDocument,

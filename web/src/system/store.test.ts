@@ -481,11 +481,17 @@ describe('three values changed in two windows at once', () => {
       ]),
     );
     await settle();
-    expect(store.state().conflict?.places).toEqual([{ path: '/space/unit', mine: 4, theirs: 20 }]);
-    store.resolve(new Map([['/space/unit', 'theirs']]));
-    await settle();
-    expect(store.state().conflict?.places.map(({ path }) => path)).toEqual(['/brief/audience']);
-    store.resolve(new Map([['/brief/audience', 'mine']]));
+    // Both waiting changes are asked about together, at the places that are new.
+    expect(store.state().conflict?.places).toEqual([
+      { path: '/space/unit', mine: 4, theirs: 20 },
+      { path: '/brief/audience', mine: 'mine, later', theirs: 'theirs' },
+    ]);
+    store.resolve(
+      new Map([
+        ['/space/unit', 'theirs'],
+        ['/brief/audience', 'mine'],
+      ]),
+    );
     await settle();
     expect(now()).toEqual(['Mine', 'my words', 20]);
     expect(server.document().brief.audience).toBe('mine, later');

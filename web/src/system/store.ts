@@ -11,6 +11,7 @@ import { changeList, changeRecord, type ChangeRecord } from '../api/resources.ts
 import {
   answered,
   contestedOf,
+  contestedPaths,
   continued,
   onto,
   wordsOf,
@@ -339,6 +340,25 @@ export function createSystemStore(
     return deleted || !change ? 'stop' : 'on';
   }
 
+  /** Asks about everything that waits at once, where the server has named the places of one change. */
+  async function widen(): Promise<void> {
+    if (!conflict) return;
+    const named = conflict.places.map(({ path }) => path);
+    try {
+      await catchUp();
+    } catch {
+      return;
+    }
+    const paths = new Set([...named, ...contestedPaths(pending, history)]);
+    conflict = {
+      sequence,
+      places: contestedOf(
+        document,
+        [...paths].map((path) => ({ path, value: valueAt(base, path) })),
+      ),
+    };
+  }
+
   async function sync(): Promise<void> {
     if (syncing || conflict) return;
     syncing = true;
@@ -356,6 +376,7 @@ export function createSystemStore(
       waiting = undefined;
     } catch (error) {
       const next = failed(error, change);
+      if (next === 'stop') await widen();
       // What was refused does not hold up what waits behind it.
       if (next !== 'stop') setTimeout(() => void sync(), next === 'again' ? RETRY_MS : 0);
     } finally {

@@ -1,0 +1,175 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { derive } from '@garnish/core/derive/derive';
+import { parseColor, parseTransparentColor } from '@garnish/core/color/parse-color';
+import { fillsOf, plainPaints } from '@garnish/core/formats/artwork-fills';
+import { writeCss } from '@garnish/core/formats/css';
+import { writeDtcg } from '@garnish/core/formats/dtcg';
+import { writeHandoff } from '@garnish/core/formats/handoff';
+import { PALETTE_FORMATS, readPalette, writePalette } from '@garnish/core/formats/palette-files';
+import { readDtcg } from '@garnish/core/formats/read-dtcg';
+import { takeTokens } from '@garnish/core/formats/take-tokens';
+import { patched, patchSchema } from '@garnish/core/system/patch';
+import { sampleDocument } from '@garnish/core/system/sample';
+import { readDocument } from '@garnish/core/system/upgrade';
+import { fitScales, readSizes } from '@garnish/core/type/read-sizes';
+import { createFontReader } from '@garnish/server/fonts/font-reader';
+import { mutatedBytes, mutatedText, type Target } from './fuzz-engine.ts';
+
+const text = (
+  name: string,
+  share: number,
+  seeds: readonly string[],
+  take: (input: string) => boolean | Promise<boolean>,
+): Target<string> => ({
+  name,
+  share,
+  seeds,
+  mutate: mutatedText,
+  take,
+  show: (input) => JSON.stringify(input.slice(0, 2000)),
+});
+
+const parsed = (given: string): unknown => {
+  try {
+    return JSON.parse(given);
+  } catch {
+    return undefined;
+  }
+};
+
+const sample = sampleDocument();
+const derived = derive(sample);
+
+/** Token files as they come, and finds that were made before. */
+const TOKEN_FILES = [
+  writeDtcg(derived, sample),
+  '{"a": {"$type": "color", "$value": "#123456"}, "b": {"$type": "color", "$value": "{a}"}}',
+  '{"s": {"$type": "shadow", "$value": [{"color": "{a}", "offsetX": "1px", "offsetY": "2px", "blur": "3px"}]}, "a": {"$type": "color", "$value": "rgb(0 0 0 / 50%)"}}',
+  '{"g": {"$type": "dimension", "x": {"$value": "16px", "$extensions": {"app.garnish": {"value": {"em": 2}}}}}}',
+  '{"__proto__": {"x": {"$type": "number", "$value": 1}}}',
+  '{"a": {"$type": "__proto__", "$value": 1}}',
+  `{"a": {"$type": "${'x'.repeat(60)}", "$value": 1}}`,
+  '{"$root": {"$type": "number", "$value": 1}, "$extensions": {"app.garnish": {"decisions": {}}}}',
+];
+
+const takenTokens = (given: string): boolean => {
+  const read = readDtcg(given);
+  if (read.kind !== 'tokens') return read.kind === 'problem';
+  let number = 0;
+  const taking = takeTokens(
+    sample.tokens.custom,
+    derived.tokens,
+    read.tokens,
+    () => `new-${(number += 1)}`,
+  );
+  if (taking.patch.length === 0) return true;
+  const result = patched(sample, taking.patch);
+  // What was taken in words has to fit: the same rules stand in both places.
+  if (!result.ok)
+    throw new Error(`taken, and then refused: ${JSON.stringify(result.problems.slice(0, 3))}`);
+  if (number % 7 === 0) {
+    const after = derive(result.document);
+    writeCss(after);
+    writeHandoff(result.document, after);
+    JSON.parse(writeDtcg(after, result.document));
+  }
+  return false;
+};
+
+const PATCHES = [
+  [{ op: 'replace', path: '/space/unit', value: 6 }],
+  [{ op: 'add', path: '/accepted/one', value: { reason: 'because' } }],
+  [{ op: 'remove', path: '/content/pattern' }],
+  [{ op: 'replace', path: '/color/sources/items/brand/value', value: '#123456' }],
+  [{ op: 'add', path: '/accepted/toString/call', value: 1 }],
+  [{ op: 'replace', path: '/type/roles/order/0', value: 'h1' }],
+].map((patch) => JSON.stringify(patch));
+
+const takenPatch = (given: string): boolean => {
+  const read = patchSchema.safeParse(parsed(given));
+  return !read.success || !patched(sample, read.data).ok;
+};
+
+const SVG = [
+  '<svg viewBox="0 0 9 9"><path fill="#e6007e" style="stroke: rgb(1 2 3); opacity: 1" d="M0 0h9"/></svg>',
+  '<svg onload="x()"><rect fill="red" stroke=\'blue\'/></svg>',
+];
+
+const require = createRequire(import.meta.url);
+const FONT = readFileSync(require.resolve('@fontsource/aleo/files/aleo-latin-400-normal.woff2'));
+
+const readers: readonly Target<string>[] = [
+  text('tokens', 10, TOKEN_FILES, takenTokens),
+  text(
+    'palettes',
+    25,
+    PALETTE_FORMATS.map((format) =>
+      writePalette(
+        {
+          name: 'Dunes',
+          colors: [
+            { name: 'sand', hex: '#c8b48a' },
+            { name: '', hex: '#102030' },
+          ],
+        },
+        format,
+      ),
+    ),
+    (given) => !readPalette(given, 'palette.txt').ok,
+  ),
+  text(
+    'colors',
+    30,
+    [
+      'rgb(1 2 3 / 50%)',
+      '#fff',
+      'oklch(60% 0.1 40deg)',
+      'color(display-p3 1 0 0)',
+      'calc(1px)',
+      'hsl(none 1% 1%)',
+      'rebeccapurple',
+      'color-mix(in oklab, red, blue)',
+    ],
+    (given) => {
+      parseTransparentColor(given);
+      return !parseColor(given).ok;
+    },
+  ),
+  text(
+    'sizes',
+    15,
+    [
+      '12, 14, 16, 20px, 25, 31.25',
+      'h1 { font-size: clamp(1rem, 2vw + 1rem, 3rem); --a: 2em }',
+      'font: 12pt/1.5 serif;',
+    ],
+    (given) => {
+      const sizes = readSizes(given).slice(0, 30);
+      return fitScales(sizes.map(({ px }) => px)).length === 0;
+    },
+  ),
+  text('svg', 10, SVG, (given) => {
+    fillsOf(plainPaints(given));
+    return false;
+  }),
+  text('patches', 15, PATCHES, takenPatch),
+  text('documents', 4, [JSON.stringify(sample)], (given) => !readDocument(parsed(given)).ok),
+];
+
+const reader = createFontReader();
+const fonts: Target<Uint8Array> = {
+  name: 'fonts',
+  share: 2,
+  seeds: [Uint8Array.from(FONT)],
+  mutate: mutatedBytes,
+  take: async (bytes) => !(await reader.measure(bytes)).ok,
+  show: (bytes) => Buffer.from(bytes).toString('base64').slice(0, 4000),
+  close: () => reader.close(),
+};
+
+/** Every reader of what comes from outside, but for the routes of the server. */
+export const TARGETS: readonly Target<never>[] = [
+  ...readers,
+  fonts,
+] as unknown as readonly Target<never>[];

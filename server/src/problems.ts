@@ -89,7 +89,7 @@ const FULL = /^53[12]00$/;
 const DATA = /^22...$/;
 
 /** What the database says of itself, or of what it was given. */
-function databaseProblem(error: object): Problem | undefined {
+export function databaseProblem(error: object): Problem | undefined {
   const { original = error } = error as { original?: unknown };
   const { code: said = '' } = (original ?? {}) as { code?: unknown };
   const code = typeof said === 'string' ? said : '';

@@ -130,6 +130,8 @@ const readers: readonly Target<string>[] = [
       'hsl(none 1% 1%)',
       'rebeccapurple',
       'color-mix(in oklab, red, blue)',
+      // A find: the parser threw.
+      'rgb(1 2 clamp(3 / 5{%)',
     ],
     (given) => {
       parseTransparentColor(given);

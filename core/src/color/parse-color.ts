@@ -139,9 +139,25 @@ function wideCss(data: ColorData, oklch: Oklch): string {
   return WIDE_SPACES.has(data.colorNotation) && css.length <= 80 ? css : oklchCss(oklch);
 }
 
+/** What the parser makes of a text that is one color; nothing where it is none. */
+function dataOf(css: string): ColorData | undefined {
+  try {
+    const [node, ...more] = parseListOfComponentValues(tokenize({ css })).filter(
+      (part) => !isWhitespaceNode(part) && !isCommentNode(part),
+    );
+    return (node !== undefined && more.length === 0 && colorOf(node)) || undefined;
+  } catch {
+    // It throws at some sums that are none, `clamp(3 / 5{%)` among them.
+    return undefined;
+  }
+}
+
 /** Reads any fixed color that CSS can write, as `parseColor` does, with how opaque it is. */
 export function parseTransparentColor(text: string): ReadTransparent {
-  const trimmed = text.trim().replace(/\s*;+$/, '');
+  const trimmed = text
+    .slice(0, 10 * LONGEST)
+    .trim()
+    .replace(/[\s;]{1,40}$/, '');
   if (trimmed === '') return { ok: false, problem: 'Type a color, for example #b5391a.' };
   if (trimmed.length > LONGEST)
     return {
@@ -149,10 +165,7 @@ export function parseTransparentColor(text: string): ReadTransparent {
       problem: `A color has at most ${LONGEST} signs; this has ${trimmed.length}.`,
     };
   const css = /^([0-9a-f]{3}|[0-9a-f]{6})$/i.test(trimmed) ? `#${trimmed}` : trimmed;
-  const [node, ...more] = parseListOfComponentValues(tokenize({ css })).filter(
-    (part) => !isWhitespaceNode(part) && !isCommentNode(part),
-  );
-  const data = node !== undefined && more.length === 0 && colorOf(node);
+  const data = dataOf(css);
   if (!data || data.syntaxFlags.has(SyntaxFlag.Experimental))
     return { ok: false, problem: problemOf(trimmed) };
   if (typeof data.alpha !== 'number') return { ok: false, problem: problemOf(trimmed) };

@@ -27,6 +27,18 @@ afterAll(() => server.close());
 const take = (file: string) => fetch(`${server.url}/api/systems/${id}/export/${file}`);
 
 describe('what is taken away', () => {
+  test('names no file that is not in the archive beside it', async () => {
+    const archive = unzipSync(new Uint8Array(await (await take('tokens.zip')).arrayBuffer()));
+    for (const sheet of Object.keys(archive).filter((name) => name.endsWith('.css'))) {
+      const css = strFromU8(archive[sheet] ?? new Uint8Array());
+      const files = [...css.matchAll(/url\("?([^")]+)"?\)/g)].flatMap(([, address = '']) =>
+        address.startsWith('data:') ? [] : [address],
+      );
+      if (sheet === 'tokens.css') expect(files.length).toBeGreaterThan(2);
+      expect(files.filter((file) => !Object.hasOwn(archive, file))).toEqual([]);
+    }
+  });
+
   test('is named after the system and comes as a download', async () => {
     const response = await take('tokens.css');
     expect(response.headers.get('content-disposition')).toBe(

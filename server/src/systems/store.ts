@@ -12,6 +12,9 @@ import type { ListQuery, NewChange, SystemSummary } from './schemas.ts';
 /** The channel on which every server process hears of changes. */
 export const CHANNEL = 'garnish_changes';
 
+/** The largest document that is stored. */
+const MOST_CHARACTERS = 8_000_000;
+
 export interface OpenSystem {
   readonly id: string;
   readonly sequence: number;
@@ -335,6 +338,9 @@ export function createStore({ sequelize, Changes }: Database) {
           throw new Problem('invalid-change', 'Nothing was changed.', {
             problems: [...result.problems],
           });
+        const text = JSON.stringify(result.document);
+        if (text.length > MOST_CHARACTERS)
+          throw new Problem('no-room', 'A system may be 8 MB large. Nothing was changed.');
         const sequence = row.sequence + 1;
         const { id, patch, label, window: windowId, gesture, kind } = change;
         const { inverse } = result;
@@ -350,7 +356,7 @@ export function createStore({ sequelize, Changes }: Database) {
            SELECT at, pg_notify($13, $14) FROM kept`,
           [
             ...[id, systemId, sequence, JSON.stringify(patch), JSON.stringify(inverse)],
-            ...[label, person, windowId, gesture, kind, SCHEMA, JSON.stringify(result.document)],
+            ...[label, person, windowId, gesture, kind, SCHEMA, text],
             ...[CHANNEL, JSON.stringify({ systemId, sequence })],
           ],
           transaction,

@@ -92,7 +92,9 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
     bodyLimit: BODY_LIMIT,
     forceCloseConnections: true,
     // An address that cannot even be read is answered as everything else that fails.
-    frameworkErrors: answerError,
+    frameworkErrors: (error, request, reply) => {
+      answerError(error, request, reply);
+    },
   }).withTypeProvider<ZodTypeProvider>();
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);

@@ -38,32 +38,40 @@ const isNavigation = ({ headers, method, url }: FastifyRequest): boolean =>
  */
 export function guard(app: FastifyInstance, names: readonly string[]): void {
   const known = new Set([...LOOPBACK, ...names.map((name) => name.toLowerCase())]);
-  app.addHook('onRequest', async (request) => {
+  const problemOf = (request: FastifyRequest): Problem | undefined => {
     const { host = '' } = request.headers;
     if (!known.has(nameOf(host)))
-      throw new Problem(
+      return new Problem(
         'unknown-host',
         `Garnish does not answer to “${host.slice(0, 100)}”. Open it under localhost, or set GARNISH_HOSTS.`,
       );
-    if (isForeign(request) && !isNavigation(request))
-      throw new Problem(
-        'foreign-page',
-        READING.has(request.method)
-          ? 'Pages of other addresses cannot read here.'
-          : 'Pages of other addresses cannot change anything here. Nothing was changed.',
-      );
+    return isForeign(request) && !isNavigation(request)
+      ? new Problem(
+          'foreign-page',
+          READING.has(request.method)
+            ? 'Pages of other addresses cannot read here.'
+            : 'Pages of other addresses cannot change anything here. Nothing was changed.',
+        )
+      : undefined;
+  };
+  app.addHook('onRequest', (request, _, done) => {
+    done(problemOf(request));
   });
-  app.addHook('preValidation', async ({ body, params, query }) => {
+  app.addHook('preValidation', ({ body, params, query }, _, done) => {
     for (const [where, value] of [
       ['body', body],
       ['address', { ...(params as object) }],
       ['query', { ...(query as object) }],
     ] as const) {
       const problem = value === undefined ? undefined : jsonProblem(value);
-      if (problem !== undefined)
-        throw new Problem('invalid-input', 'Nothing was changed.', {
+      if (problem === undefined) continue;
+      done(
+        new Problem('invalid-input', 'Nothing was changed.', {
           problems: [{ path: `/${where}`, message: problem }],
-        });
+        }),
+      );
+      return;
     }
+    done();
   });
 }

@@ -23,9 +23,7 @@ const secretOf = (settings: Settings): Promise<string> =>
 function personOf(request: FastifyRequest): string | undefined {
   const raw = request.cookies[COOKIE];
   const read = raw === undefined ? undefined : request.unsignCookie(raw);
-  return read?.valid && z.uuid().safeParse(read.value).success
-    ? (read.value ?? undefined)
-    : undefined;
+  return read?.valid && z.uuid().safeParse(read.value).success ? read.value : undefined;
 }
 
 /**
@@ -35,8 +33,11 @@ function personOf(request: FastifyRequest): string | undefined {
 export async function registerPersons(app: FastifyInstance, settings: Settings): Promise<void> {
   await app.register(cookie, { secret: await secretOf(settings) });
   app.decorateRequest('person', '');
-  app.addHook('onRequest', async (request: FastifyRequest, reply: FastifyReply) => {
-    if (!request.url.startsWith('/api/')) return;
+  app.addHook('onRequest', (request: FastifyRequest, reply: FastifyReply, done) => {
+    if (!request.url.startsWith('/api/')) {
+      done();
+      return;
+    }
     const known = personOf(request);
     request.person = known ?? randomUUID();
     // Only where it is asked for: of many first questions at once, each would give another.
@@ -48,6 +49,7 @@ export async function registerPersons(app: FastifyInstance, settings: Settings):
         path: '/api/',
         maxAge: A_YEAR,
       });
+    done();
   });
   app.get(
     '/api/person',

@@ -102,9 +102,7 @@ export function databaseProblem(error: object): Problem | undefined {
     AWAY.test(code) ||
     /^E(?:CONN|PIPE|NOENT|TIMEDOUT)/.test(code) ||
     error instanceof ConnectionError ||
-    /connection (?:terminated|timeout|ended)|not queryable/i.test(
-      String((original as Error).message),
-    )
+    /connection (?:terminated|timeout|ended)|not queryable/i.test((original as Error).message)
   )
     return new Problem(
       'database-away',

@@ -42,7 +42,10 @@ const tell = (what: string, [own = NaN, bare = NaN]: readonly number[], limit: n
     `${what}: ${own.toFixed(2)} ms, bare ${bare.toFixed(2)} ms: ${(own / bare).toFixed(2)} x (limit ${limit} x)${own / bare > limit ? ', NOT REACHED' : ''}`,
   );
 
-async function got(url: string, init?: RequestInit): Promise<Buffer> {
+async function got(
+  url: string,
+  init?: Omit<RequestInit, 'headers'> & { readonly headers?: Readonly<Record<string, string>> },
+): Promise<Buffer> {
   const answer = await fetch(url, {
     ...init,
     headers: { 'accept-encoding': 'identity', ...init?.headers },
@@ -52,7 +55,7 @@ async function got(url: string, init?: RequestInit): Promise<Buffer> {
   return bytes;
 }
 
-const json = (body: unknown): RequestInit => ({
+const json = (body: unknown) => ({
   method: 'POST',
   headers: { 'content-type': 'application/json' },
   body: JSON.stringify(body),

@@ -46,7 +46,7 @@ function anchorStep(type: Type, anchor: Anchor, place: number): string {
   const { base, ratio, second = ratio, sizes = {}, width } = anchor;
   const result = `${px(sizeAtAnchor(type, anchor, place))} at ${px(width)}`;
   const rounded = type.rounding === 'none' ? '' : `, rounded to ${type.rounding}`;
-  if (type.scale === 'by hand' && String(place) in sizes) return `by hand: ${result}`;
+  if (type.scale === 'by hand' && Object.hasOwn(sizes, String(place))) return `by hand: ${result}`;
   if (type.scale !== 'two ratios' || place === 0)
     return `${base} px × ${ratio}^${place} = ${result}${rounded}`;
   return `${base} px, ${ratio} and ${second} in turn, ${placeName(place)} = ${result}${rounded}`;

@@ -98,7 +98,9 @@ export function standInFor(family: FontFamily, language: LanguageCode): StandIn 
   const font = BY_CONSTRUCTION[constructionOf(family)];
   const width = letterWidthIn(family, language);
   const local =
-    font.letterWidths[(language in font.letterWidths ? language : 'en') as MeasuredLanguage];
+    font.letterWidths[
+      (Object.hasOwn(font.letterWidths, language) ? language : 'en') as MeasuredLanguage
+    ];
   const sizeAdjust = rounded(width / local);
   const { ascent, descent, lineGap } = family.metrics;
   return {

@@ -164,8 +164,9 @@ export const systemRoutes =
         },
       },
       async ({ params, body, person }, reply) => {
+        const taken = await store.change(params.id, body, person);
         reply.raw.once('finish', () => summarizeSoon(params.id));
-        return change(await store.change(params.id, body, person));
+        return change(taken);
       },
     );
 

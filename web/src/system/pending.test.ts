@@ -44,15 +44,15 @@ test('a gesture in one change leads where its movements led, and back, whatever 
       let pending: Pending | undefined;
       for (const one of operations) {
         const value = one.path.endsWith('/reason') ? 'because' : { reason: 'because' };
-        const patch = [
+        const patch: Patch = [
           one.op === 'add' && one.path.startsWith('/accepted') ? { ...one, value } : one,
         ];
-        const result = patched(here, patch as Patch);
+        const result = patched(here, patch);
         if (!result.ok) continue;
         here = result.document;
         pending = pending
-          ? continued(pending, patch as Patch, result.inverse)
-          : change(patch as Patch, result.inverse);
+          ? continued(pending, patch, result.inverse)
+          : change(patch, result.inverse);
       }
       if (!pending) return;
       const there = patched(document, pending.patch);

@@ -230,7 +230,8 @@ export function Gradients() {
   const { gradients, roles } = decided.document.color;
   const add = (): void => {
     const id = `gradient-${crypto.randomUUID().slice(0, 8)}`;
-    const has = (role: string): string => (role in roles.items ? role : (roles.order[0] ?? 'page'));
+    const has = (role: string): string =>
+      Object.hasOwn(roles.items, role) ? role : (roles.order[0] ?? 'page');
     store.change(
       adding('/color/gradients', gradients, id, {
         name: `gradient ${gradients.order.length + 1}`,

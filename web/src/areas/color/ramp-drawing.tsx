@@ -131,7 +131,7 @@ export function RampDrawing({ name, colors, shape, source, onChange }: RampDrawi
       <path d={path(steps.map((step) => y(step))) ?? ''} className="fill-none stroke-line-strong" />
       {colors.map((hex, rung) => {
         const fixed = rung === seat;
-        const hand = String(rung + 1) in shape.positions;
+        const hand = Object.hasOwn(shape.positions, String(rung + 1));
         const lightness = steps[rung] ?? 0;
         const cx = x(rung);
         const cy = y(lightness);

@@ -62,7 +62,7 @@ export function RolesView() {
   const at = /^\/color\/roles\/items\/([^/]+)(?:\/(light|dark))?/.exec(parameters.get('at') ?? '');
   const named = at?.[1];
   const [open, setOpen] = useState<OpenRole | undefined>(
-    named !== undefined && named in decided.document.color.roles.items
+    named !== undefined && Object.hasOwn(decided.document.color.roles.items, named)
       ? { id: named, mode: at?.[2] === 'dark' ? 'dark' : 'light' }
       : undefined,
   );

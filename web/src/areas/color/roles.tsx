@@ -113,7 +113,7 @@ export function VividRoles({ open, onOpen }: GroupProps) {
   const { roles } = decided.document.color;
   const families = FAMILIES.filter((id) => Object.hasOwn(roles.items, id));
   const parts = FAMILY_PARTS.filter((part) =>
-    families.some((id) => `${id}-${part}` in roles.items),
+    families.some((id) => Object.hasOwn(roles.items, `${id}-${part}`)),
   );
   const among = families.flatMap((id) => [id, ...parts.map((part) => `${id}-${part}`)]);
   if (families.length === 0)

@@ -121,7 +121,7 @@ export function RoleEditor({ id, role, style }: EditorProps) {
             <Own
               key={anchorId}
               name={name}
-              own={anchorId in sizes}
+              own={Object.hasOwn(sizes, anchorId)}
               onClear={() => clear(Object.keys(sizes).length > 1 ? `sizes/${anchorId}` : 'sizes')}
             >
               <NumberField

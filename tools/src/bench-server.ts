@@ -1,8 +1,11 @@
+import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { availableParallelism } from 'node:os';
 import { createServer } from '@garnish/server/app';
 import Fastify, { type FastifyInstance } from 'fastify';
 import pg from 'pg';
 import { startCluster } from './cluster.ts';
+import { freePort } from './ports.ts';
 import { end, say } from './say.ts';
 
 /**
@@ -133,6 +136,67 @@ const longHistory = (pool: pg.Pool, id: string) =>
     [id, CHANGES],
   );
 
+/** A server in a process of its own, as in an installation. */
+async function startProcess(databaseUrl: string): Promise<{ base: string; stop: () => void }> {
+  const port = await freePort(4900);
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port) },
+    stdio: 'ignore',
+  });
+  const base = `http://127.0.0.1:${port}`;
+  for (let tries = 0; tries < 100; tries += 1) {
+    const isUp = await fetch(`${base}/api/person`).then(
+      ({ ok }) => ok,
+      () => false,
+    );
+    if (isUp) break;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  return { base, stop: () => child.kill('SIGKILL') };
+}
+
+const CLIENTS = 8;
+const FOR_MS = 4000;
+
+/** Changes a second, posted by eight clients to systems of their own, spread over some processes. */
+async function throughput(bases: readonly string[], ids: readonly string[]): Promise<number> {
+  const end = performance.now() + FOR_MS;
+  let posted = 0;
+  await Promise.all(
+    ids.slice(0, CLIENTS).map(async (id, client) => {
+      const base = bases[client % bases.length] ?? '';
+      const { sequence } = JSON.parse((await got(`${base}/api/systems/${id}`)).toString()) as {
+        sequence: number;
+      };
+      for (let at = sequence; performance.now() < end; at += 1) {
+        await got(`${base}/api/systems/${id}/changes`, json(change(at, 4 + (at % 8))));
+        posted += 1;
+      }
+    }),
+  );
+  return (posted * 1000) / FOR_MS;
+}
+
+async function measureProcesses(databaseUrl: string, base: string): Promise<void> {
+  const ids: string[] = [];
+  for (let client = 0; client < CLIENTS; client += 1) {
+    const made = await got(`${base}/api/systems`, json({ name: `Load ${client}` }));
+    ids.push((JSON.parse(made.toString()) as { id: string }).id);
+  }
+  const one = await startProcess(databaseUrl);
+  const other = await startProcess(databaseUrl);
+  try {
+    const single = await throughput([one.base], ids);
+    const both = await throughput([one.base, other.base], ids);
+    say(
+      `two processes on one database: ${both.toFixed(0)} changes a second, one ${single.toFixed(0)}: ${(both / single).toFixed(2)} x (1.6 x where cores allow; here are ${availableParallelism()}, shared with the database and the clients)`,
+    );
+  } finally {
+    one.stop();
+    other.stop();
+  }
+}
+
 async function run(): Promise<void> {
   const cluster = await startCluster(process.cwd(), 'test-postgres');
   const databaseUrl = cluster.database('garnish_bench', { fresh: true });
@@ -258,6 +322,8 @@ async function run(): Promise<void> {
     );
   const [sought = NaN] = await inTurns([() => got(`${base}/api/systems?search=ferr&limit=50`)], 40);
   say(`searching ${SYSTEMS} systems: ${sought.toFixed(1)} ms`);
+
+  await measureProcesses(databaseUrl, base);
 
   await own.close();
   await bare.close();

@@ -32,6 +32,8 @@ export const PALETTE_FORMAT_NAMES: Readonly<Record<PaletteFormat, string>> = {
 
 const MOST = 256;
 const MOST_CHARACTERS = 1024 * 1024;
+/** Words of a list that are looked at. */
+const MOST_WORDS = 20_000;
 /** Longer than any color that CSS writes. */
 const LONGEST_COLOR = 400;
 
@@ -144,13 +146,24 @@ function readGpl(text: string): Found {
   return { ...(name !== undefined && name !== '' && { name }), colors };
 }
 
+/** The end of what stands before a colon, where it is the name of a custom property. */
+const PROPERTY = /(?:^|[\s/])--([\p{L}\p{N}_-]{1,200})$/u;
+
+/** The custom properties of a style sheet, one after the other: each piece of it is looked at once. */
+function* propertiesIn(text: string): Generator<readonly [name: string, value: string]> {
+  for (const piece of text.split(/[;{}]/)) {
+    const colon = piece.indexOf(':');
+    const before = colon < 0 ? '' : piece.slice(Math.max(0, colon - 240), colon).trimEnd();
+    const name = PROPERTY.exec(before)?.[1];
+    if (name !== undefined) yield [name, piece.slice(colon + 1)];
+  }
+}
+
 const readCss = (text: string): Found => ({
-  colors: [...text.matchAll(/--([\p{L}\p{N}_-]{1,200})\s{0,40}:([^;{}]{1,400})[;}]/gu)].map(
-    ([, name = '', value = '']): NamedColor | undefined => {
-      const hex = hexOfText(value);
-      return hex && { name: name.replaceAll('-', ' '), hex };
-    },
-  ),
+  colors: [...propertiesIn(text)].map(([name, value]): NamedColor | undefined => {
+    const hex = hexOfText(value);
+    return hex && { name: name.replaceAll('-', ' '), hex };
+  }),
 });
 
 function readJson(text: string): Found {
@@ -191,6 +204,7 @@ const readHexList = (text: string): Found => ({
   colors: text
     .split(/[\s,;]+/)
     .filter((word) => word !== '')
+    .slice(0, MOST_WORDS)
     .map((word): NamedColor | undefined => {
       const hex = hexOfText(word);
       return hex && { name: '', hex };
@@ -202,7 +216,7 @@ function formatOf(text: string): PaletteFormat {
   if (/^gimp palette/i.test(start)) return 'gpl';
   if (start.startsWith('{')) return 'json';
   if (/<svg[\s>]/.test(start.slice(0, 2000))) return 'svg';
-  return /--[\p{L}\p{N}_-]+\s*:/u.test(start) ? 'css' : 'txt';
+  return propertiesIn(start).next().done ? 'txt' : 'css';
 }
 
 /**

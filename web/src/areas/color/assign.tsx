@@ -88,10 +88,10 @@ export function Assign() {
           <button
             type="button"
             className="min-h-6 text-quiet hover:text-base-content hover:underline"
-            title="Nothing is held by hand any more; every rung is found from now on"
+            title="No rung is set by hand any more; each is found from now on"
             onClick={letGo}
           >
-            Let all {held.length} held rungs be found
+            Make all {held.length} set by hand automatic
           </button>
         </p>
       )}

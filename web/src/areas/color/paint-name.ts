@@ -21,7 +21,7 @@ export function paintName(
       return rung === undefined
         ? `${hex}, where no rung of ${rampName(paint.ramp)} reads`
         : rung === paint.rung
-          ? `${rampName(paint.ramp)} ${named(rung)}, found`
-          : `${rampName(paint.ramp)} ${named(rung)}, found beside ${named(paint.rung)}`;
+          ? `${rampName(paint.ramp)} ${named(rung)}, automatic`
+          : `${rampName(paint.ramp)} ${named(rung)}, automatic, beside ${named(paint.rung)}`;
   }
 }

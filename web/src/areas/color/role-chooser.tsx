@@ -114,7 +114,7 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
             title="The nearest rung at which everything reads"
             onClick={() => take({ ...paint, kind: 'near' })}
           >
-            Let it be found
+            Make it automatic
           </button>
         )}
         <button type="button" className="act" onClick={onClose}>

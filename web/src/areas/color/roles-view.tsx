@@ -71,8 +71,8 @@ export function RolesView() {
     <>
       <Section title="Surfaces, text and lines" aside="light · dark" full>
         <p className="mb-2 text-xs text-quiet">
-          A mark in the corner: held by hand. All others are found: the rung nearest to the wish at
-          which everything reads.
+          A mark in the corner: set by hand. All others are automatic: the rung nearest to the wish
+          at which everything reads.
         </p>
         <PlainRoles open={open} onOpen={setOpen} />
       </Section>

@@ -27,6 +27,9 @@ export interface Fuzzed {
   readonly refused: number;
 }
 
+/** The longest text that is tried. */
+const LONGEST = 400_000;
+
 /** No input takes longer. */
 const MOST_MS = 1000;
 
@@ -56,6 +59,10 @@ const pick = <Item>(items: readonly Item[], random: Random): Item => {
   return item;
 };
 
+/** Mostly a few of a piece, now and then as many as a reader may get. */
+const repeated = (piece: string, random: Random): string =>
+  piece.repeat(random(random(6) === 0 ? Math.ceil(LONGEST / piece.length) : 60));
+
 /** A text with a few things changed: pieces cut, doubled, moved, repeated, replaced, or brought from another. */
 export function mutatedText(text: string, random: Random, all: readonly string[]): string {
   let here = text;
@@ -70,13 +77,13 @@ export function mutatedText(text: string, random: Random, all: readonly string[]
         () => before + piece + piece + after,
         () => before + pick(HOSTILE, random) + after,
         () => before + pick(HOSTILE, random) + piece + after,
-        () => before + pick(HOSTILE, random).repeat(random(2000)) + after,
+        () => before + repeated(pick(HOSTILE, random), random) + after,
         () => before + String.fromCharCode(random(0x10000)) + after,
         () => before + pick(all, random).slice(random(200)) + after,
         () => piece.repeat(random(300)) + after,
         () => before.slice(0, random(before.length + 1)),
       ][random(9)]?.() ?? here;
-    here = here.slice(0, 200_000);
+    here = here.slice(0, LONGEST);
   }
   return here;
 }

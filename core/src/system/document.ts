@@ -213,7 +213,7 @@ const textUse = z.strictObject({
 
 const tokenPath = z.string().check(
   z.minLength(1),
-  z.maxLength(200),
+  z.maxLength(200, { abort: true }),
   z.regex(/^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*$/),
   z.refine((path) => !path.split('.').some(isInherited), {
     error: 'a part of it is called as something that every object has',

@@ -5,6 +5,8 @@ export type Json =
 /** Deeper than anything that is decided here, and more than the largest system has. */
 export const DEEPEST = 40;
 export const MOST_NODES = 200_000;
+/** Longer than the largest artwork: expressions that read texts are safe up to here. */
+export const LONGEST_TEXT = 200_000;
 
 const INHERITED: ReadonlySet<string> = new Set(Object.getOwnPropertyNames(Object.prototype));
 
@@ -23,7 +25,7 @@ const UNKEPT = /\p{Surrogate}|\0/u;
 
 /**
  * What keeps a value from being stored, in words; undefined where nothing does. A value is refused that
- * is deeper than 40, has more than 200,000 parts, a number that is none (1e999), a sign that no database
+ * is deeper than 40, has more than 200,000 parts, a text of more than 200,000 signs, a number that is none (1e999), a sign that no database
  * keeps, or a part with a name that it may not have: by default one that every object has. It is walked
  * without recursion, so that no depth harms.
  */
@@ -38,6 +40,7 @@ export function jsonProblem(
     if (count > MOST_NODES) return `it has more than ${MOST_NODES} parts`;
     const { value: here, depth } = next;
     if (typeof here === 'string') {
+      if (here.length > LONGEST_TEXT) return `a text has more than ${LONGEST_TEXT} signs`;
       if (UNKEPT.test(here))
         return 'a text has a sign that cannot be kept (NUL, or half of a pair)';
     } else if (typeof here === 'number') {
@@ -50,6 +53,8 @@ export function jsonProblem(
       if (count + waiting.length + size > MOST_NODES) return `it has more than ${MOST_NODES} parts`;
       for (const [key, part] of Object.entries(here)) {
         if (!isList && !isName(key)) return inheritedWords(key);
+        if (!isList && key.length > LONGEST_TEXT)
+          return `a name has more than ${LONGEST_TEXT} signs`;
         if (!isList && UNKEPT.test(key))
           return 'a name has a sign that cannot be kept (NUL, or half of a pair)';
         waiting.push({ value: part, depth: depth + 1 });

@@ -116,6 +116,11 @@ describe('a place', () => {
   });
 });
 
+test('a place of four million signs is refused, not a fault', () => {
+  for (const path of [`/${'a'.repeat(4_000_000)}`, '/a'.repeat(2_000_000)])
+    expect(patchSchema.safeParse([{ op: 'add', path, value: 1 }]).success).toBe(false);
+});
+
 describe('a value', () => {
   const valued = (value: unknown) =>
     patchSchema.safeParse([{ op: 'add', path: '/tokens/custom', value }]);
@@ -129,6 +134,7 @@ describe('a value', () => {
       Array.from({ length: 1_000_000 }, (): unknown[] => []),
       'more than 200000 parts',
     ],
+    ['a text of four million signs', 'a'.repeat(4_000_000), 'more than 200000 signs'],
     [
       'a list in a list, 10,000 deep',
       JSON.parse(`${'['.repeat(10_000)}${']'.repeat(10_000)}`),

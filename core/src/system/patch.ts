@@ -14,7 +14,8 @@ const partsOf = (pointer: string): string[] =>
     .map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'));
 
 const path = z.string().check(
-  z.maxLength(400),
+  // The first that fails is the last that is asked: an expression would go too deep for a long text.
+  z.maxLength(400, { abort: true }),
   z.regex(/^(\/([^~/]|~0|~1)+)+$/),
   z.refine((text) => !partsOf(text).some(isInherited), {
     error: 'a place in it is called as something that every object has',

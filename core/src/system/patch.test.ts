@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { applyPatch } from 'rfc6902';
 import {
   overlaps,
   overlapsOf,
@@ -183,6 +184,35 @@ describe('the inverse of a patch', () => {
         const back = patched(result.document, result.inverse);
         expect(back.ok && back.document).toEqual(document);
       }),
+    );
+  });
+});
+
+describe('beside an independent implementation of JSON Patch', () => {
+  const path = fc.constantFrom(
+    ...['/accepted/one', '/accepted/two', '/accepted/one/reason', '/accepted/no/where'],
+    ...['/space/unit', '/name', '/nowhere', '/type/anchors/items/wide/base'],
+  );
+  const operation = fc.oneof(
+    fc.record({
+      op: fc.constantFrom('add' as const, 'replace' as const),
+      path,
+      value: fc.constantFrom<Json>(6, 18, 'words', { reason: 'because' }),
+    }),
+    fc.record({ op: fc.constant('remove' as const), path }),
+  );
+
+  test('what is applied is what rfc6902 applies, and what it refuses is refused', () => {
+    fc.assert(
+      fc.property(fc.array(operation, { minLength: 1, maxLength: 5 }), (patch) => {
+        const theirs = structuredClone(document) as unknown;
+        const errors = applyPatch(theirs, structuredClone(patch) as never);
+        const mine = patched(document, patch);
+        if (errors.some((error) => error !== null)) expect(mine.ok).toBe(false);
+        else
+          expect(mine.ok ? mine.document : validate(theirs).ok).toEqual(mine.ok ? theirs : false);
+      }),
+      { numRuns: 200 },
     );
   });
 });

@@ -176,7 +176,7 @@ test('focus goes on after a finding is accepted, a candidate taken and a choice 
   await expect.poll(focused).toBe('a control');
 
   await page.keyboard.press('Control+k');
-  await page.keyboard.type('corner');
+  await page.getByRole('combobox', { name: 'Find a decision, token, command' }).fill('base unit');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/space/);
   await expect.poll(focused).toBe('a control');

@@ -144,7 +144,11 @@ async function take(page: Page, url: string, view: View, file: string): Promise<
   });
   await page.waitForTimeout(700);
   // Repairs are shown once they were tried.
-  await page.locator('main [aria-busy="true"]').waitFor({ state: 'detached', timeout: 60_000 });
+  await page.waitForFunction(
+    () => document.querySelector('main [aria-busy="true"]') === null,
+    undefined,
+    { timeout: 60_000 },
+  );
   await page.screenshot({ path: file });
 }
 

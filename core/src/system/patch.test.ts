@@ -206,11 +206,16 @@ describe('beside an independent implementation of JSON Patch', () => {
     fc.assert(
       fc.property(fc.array(operation, { minLength: 1, maxLength: 5 }), (patch) => {
         const theirs = structuredClone(document) as unknown;
-        const errors = applyPatch(theirs, structuredClone(patch) as never);
+        let isRefused = false;
+        try {
+          isRefused = applyPatch(theirs, structuredClone(patch)).some((error) => error !== null);
+        } catch {
+          // It throws where a place lies within a number.
+          isRefused = true;
+        }
         const mine = patched(document, patch);
-        if (errors.some((error) => error !== null)) expect(mine.ok).toBe(false);
-        else
-          expect(mine.ok ? mine.document : validate(theirs).ok).toEqual(mine.ok ? theirs : false);
+        expect(mine.ok).toBe(!isRefused && validate(theirs).ok);
+        if (mine.ok) expect(mine.document).toEqual(theirs);
       }),
       { numRuns: 200 },
     );

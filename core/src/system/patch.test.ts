@@ -206,7 +206,7 @@ describe('beside an independent implementation of JSON Patch', () => {
     fc.assert(
       fc.property(fc.array(operation, { minLength: 1, maxLength: 5 }), (patch) => {
         const theirs = structuredClone(document) as unknown;
-        let isRefused = false;
+        let isRefused: boolean;
         try {
           isRefused = applyPatch(theirs, structuredClone(patch)).some((error) => error !== null);
         } catch {

@@ -144,14 +144,24 @@ function writeRights(folder: string): void {
   for (const [name, text] of Object.entries(files)) writeFileSync(path.join(folder, name), text);
 }
 
+/** How a process was started; nothing where there is none. */
+function commandOf(pid: number): string {
+  const file = `/proc/${pid}/cmdline`;
+  if (existsSync(file)) return readFileSync(file, 'utf8');
+  if (existsSync('/proc/self')) return '';
+  const { status, stdout } = spawnSync('ps', ['-o', 'args=', '-p', String(pid)], {
+    encoding: 'utf8',
+  });
+  return status === 0 ? stdout : '';
+}
+
 /** The process that a pid file names, if it is this cluster's: the number may belong to another by now. */
 function runningPid(folder: string): number | undefined {
   const file = path.join(folder, 'postmaster.pid');
   if (!existsSync(file)) return undefined;
   const pid = Number(readFileSync(file, 'utf8').split('\n')[0]);
   if (!Number.isInteger(pid) || pid <= 0) return undefined;
-  const { stdout } = spawnSync('ps', ['-o', 'args=', '-p', String(pid)], { encoding: 'utf8' });
-  return stdout.includes(folder) ? pid : undefined;
+  return commandOf(pid).includes(folder) ? pid : undefined;
 }
 
 /** Starts the cluster, or finds it started: by a start that was killed, or by one at the same time. */
@@ -173,7 +183,11 @@ function startOrJoin(programs: string, folder: string, sockets: string): void {
   }
   // Left by a process that is gone, or whose number is another program's now.
   if (runningPid(folder) === undefined)
-    rmSync(path.join(folder, 'postmaster.pid'), { force: true });
+    for (const lock of [
+      path.join(folder, 'postmaster.pid'),
+      path.join(sockets, `.s.PGSQL.${PORT}.lock`),
+    ])
+      rmSync(lock, { force: true });
   const result = run(path.join(programs, 'pg_ctl'), [
     ...['start', '-D', folder, '-w', '-s', '-l', path.join(folder, 'log'), '-o'],
     `-c listen_addresses='' -c unix_socket_permissions=0777 -p ${PORT} -k '${sockets}'`,

@@ -28,6 +28,8 @@ function fakeServer() {
   const changes: ChangeRecord[] = [];
   const server = {
     silent: false,
+    /** Whether answers get lost on their way back. */
+    mute: false,
     /** The status of a server that fails by itself; nothing while it does not. */
     failing: 0,
     document: () => document,
@@ -110,6 +112,7 @@ function fakeServer() {
               ({ sequence }) => sequence > Number(url.searchParams.get('after')),
             ),
           };
+    if (server.mute) return Promise.reject(new TypeError('no network'));
     return Promise.resolve(new Response(JSON.stringify(answer.body), { status: answer.status }));
   };
   return server;
@@ -394,6 +397,18 @@ describe('what could not be saved', () => {
     expect(store.state().saving).toBe('saved');
     expect(store.state().refused?.kept).toBe(`/space/parts/card.gap: {"step":"${step}"}`);
   });
+});
+
+test('a gesture that goes on after an answer was lost arrives whole', async () => {
+  server.mute = true;
+  setUnit(5, 'drag');
+  await settle();
+  setUnit(6, 'drag');
+  await settle();
+  server.mute = false;
+  await settle(5000);
+  expect([server.document().space.unit, store.state().saving]).toEqual([6, 'saved']);
+  expect(store.state().refused).toBeUndefined();
 });
 
 describe('a long gesture', () => {

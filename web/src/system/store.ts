@@ -162,7 +162,8 @@ export function createSystemStore(
   const decidedView = viewer();
   const shownView = viewer();
   let checked: { readonly view: View; readonly all: readonly Finding[] } | undefined;
-  let inFlight: string | undefined;
+  /** Changes that were sent: whether they arrived or not, they go on as they were. */
+  const sent = new Set<string>();
   let measured: Readonly<
     Partial<Record<Measured, { readonly of: StyleDocument; readonly findings: readonly Finding[] }>>
   > = {};
@@ -367,7 +368,7 @@ export function createSystemStore(
       for (;;) {
         change = pending[0];
         if (!change) break;
-        inFlight = change.id;
+        sent.add(change.id);
         await post(change);
         waiting = undefined;
         publish();
@@ -381,7 +382,6 @@ export function createSystemStore(
       if (next !== 'stop') setTimeout(() => void sync(), next === 'again' ? RETRY_MS : 0);
     } finally {
       syncing = false;
-      inFlight = undefined;
       keep();
       publish();
     }
@@ -403,7 +403,7 @@ export function createSystemStore(
     refused = undefined;
     trial = undefined;
     const last = pending.at(-1);
-    const isOpen = last?.gesture === gesture && kind === 'change' && last.id !== inFlight;
+    const isOpen = last?.gesture === gesture && kind === 'change' && !sent.has(last.id);
     document = result.document;
     const { inverse } = result;
     pending = isOpen

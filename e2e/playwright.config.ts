@@ -21,7 +21,7 @@ export default defineConfig({
     baseURL,
     viewport: { width: 1280, height: 800 },
     actionTimeout: 30_000,
-    trace: 'retain-on-failure',
+    trace: 'on-first-retry',
     launchOptions: {
       executablePath: GARNISH_CHROMIUM,
       args: [

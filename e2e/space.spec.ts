@@ -1,6 +1,6 @@
 import { derive } from '@garnish/core/derive/derive';
-import { gridAt } from '@garnish/core/derive/grid';
-import { tokenOf } from '@garnish/core/derive/space';
+import { gridAt } from '@garnish/core/derive/space/grid';
+import { tokenOf } from '@garnish/core/derive/space/space';
 import type { Page } from '@playwright/test';
 import { documentOf, expect, copyOf, openArea, proof, saved, test } from './garnish.ts';
 import { BRACKWATER, KESTREL, TALLOW } from './garnish.ts';

@@ -4,7 +4,7 @@ import { seenAs, type Vision } from '../color/vision.ts';
 import type { Derived, DerivedColorRole } from '../derive/derived.ts';
 import { MODES, type Mode, type Paint, type StyleDocument } from '../system/document.ts';
 import { NEUTRAL } from '../system/validate.ts';
-import type { Check, Finding } from './finding.ts';
+import { checkOf, type Finding } from './finding.ts';
 
 /** Colors that differ by less are taken for the same. In OKLab; common practice. */
 const ALIKE = 0.06;
@@ -56,15 +56,10 @@ function originOf(paint: Paint): string | undefined {
   return ramp === NEUTRAL ? undefined : ramp;
 }
 
-/** What was found of the same colors; they stay themselves while anything else is decided. */
-const known = new WeakMap<Derived['colors'], readonly Finding[]>();
-
 /** Roles of different colors, which are meant to be told apart, become alike to nobody. */
-export const alikeCheck: Check = ({ color }, { colors }) => {
-  const found = known.get(colors) ?? alikeIn(color, colors);
-  known.set(colors, found);
-  return found;
-};
+export const alikeCheck = checkOf(['color'], ['colors'], ({ color }, { colors }) =>
+  alikeIn(color, colors),
+);
 
 function alikeIn(color: StyleDocument['color'], colors: Derived['colors']): Finding[] {
   return PAIRS.flatMap(([first, second]) => {

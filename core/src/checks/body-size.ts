@@ -1,13 +1,13 @@
-import { sizeAtAnchor } from '../derive/styles.ts';
+import { sizeAtAnchor } from '../derive/type/styles.ts';
 import { inOrder } from '../system/document.ts';
 import { ROOT_PX } from '../type/fluid.ts';
-import type { Check } from './finding.ts';
+import { checkOf } from './finding.ts';
 
 /** The least size of running text, in px. */
 const LEAST_PX = 16;
 
 /** Body text is 16 px or more at every width. */
-export const bodySizeCheck: Check = ({ type }, { styles }) => {
+export const bodySizeCheck = checkOf(['type'], ['styles'], ({ type }, { styles }) => {
   const body = styles.get('body');
   if (!body) return [];
   const smallestPx = body.size.minRem * ROOT_PX;
@@ -52,4 +52,4 @@ export const bodySizeCheck: Check = ({ type }, { styles }) => {
       }),
     },
   ];
-};
+});

@@ -1,4 +1,5 @@
 import type { Derived } from '../derive/derived.ts';
+import { keptList } from '../same.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { alikeCheck } from './alike.ts';
 import { bodySizeCheck } from './body-size.ts';
@@ -63,14 +64,43 @@ export const CHECKS: readonly Check[] = [
   namesCheck,
 ];
 
-/** Every finding, what is to be repaired first. */
-export function findingsOf(document: StyleDocument, derived: Derived): readonly Finding[] {
-  const all = CHECKS.flatMap((check) => check(document, derived));
-  return [
-    ...all.filter(({ severity }) => severity === 'repair'),
-    ...all.filter(({ severity }) => severity === 'look'),
-  ];
+/** What is to be repaired comes before what is to be looked at; else the order stays. */
+export const inOrderOfWeight = (findings: readonly Finding[]): readonly Finding[] => [
+  ...findings.filter(({ severity }) => severity === 'repair'),
+  ...findings.filter(({ severity }) => severity === 'look'),
+];
+
+const isSameReading = (one: readonly unknown[], other: readonly unknown[]): boolean =>
+  one.every((part, index) => Object.is(part, other[index]));
+
+/**
+ * A function that gives every finding, what is to be repaired first. It remembers what each check read
+ * last: one that would read the same is not asked again, and a finding that says the same as before is
+ * the very same object, as is the list where nothing changed.
+ */
+export function createChecker(): (document: StyleDocument, derived: Derived) => readonly Finding[] {
+  const known = new Map<
+    Check,
+    { readonly read: readonly unknown[]; readonly found: readonly Finding[] }
+  >();
+  let last: readonly Finding[] = [];
+  return (document, derived) => {
+    const all = CHECKS.flatMap((check) => {
+      const read = check.reads(document, derived);
+      const before = known.get(check);
+      if (before && isSameReading(before.read, read)) return before.found;
+      const found = keptList(before?.found ?? [], check.find(document, derived), ({ id }) => id);
+      known.set(check, { read, found });
+      return found;
+    });
+    last = keptList(last, inOrderOfWeight(all), ({ id }) => id);
+    return last;
+  };
 }
+
+/** Every finding of one document, what is to be repaired first; nothing is remembered. */
+export const findingsOf = (document: StyleDocument, derived: Derived): readonly Finding[] =>
+  createChecker()(document, derived);
 
 /** A finding that was accepted as it is stays known and becomes quiet. */
 export const isAccepted = ({ accepted }: StyleDocument, { id }: Finding): boolean =>

@@ -1,5 +1,5 @@
 import type { Derived } from '../derive/derived.ts';
-import { contentPx } from '../derive/grid.ts';
+import { contentPx } from '../derive/space/grid.ts';
 import { inOrder, NARROW_SCREEN_PX, type StyleDocument } from '../system/document.ts';
 import { kneesOf, fluidPx } from '../type/fluid.ts';
 import { USUAL_RANGE } from '../type/zoom.ts';

@@ -7,7 +7,7 @@ import {
 import { nearestPassing } from '../color/nearest-passing.ts';
 import type { Hex } from '../color/srgb.ts';
 import type { DerivedColorRole, DerivedRamp } from '../derive/derived.ts';
-import { colorsIn } from '../derive/paint.ts';
+import { colorsIn } from '../derive/color/paint.ts';
 import { nearestWeight } from '../fonts/family.ts';
 import { inOrder, type Mode, type StyleDocument } from '../system/document.ts';
 import type { Json, Patch } from '../system/patch.ts';
@@ -78,7 +78,10 @@ const LARGE_BOLD_PX = 18.67;
 const BOLD = 700;
 
 /** Larger or heavier, where text of that kind would need no more contrast than there is. */
-function textRepairs({ need, ratio, fromPx }: Judged, { brief, type }: StyleDocument): Repair[] {
+function textRepairs(
+  { need, ratio, fromPx }: Judged,
+  { brief, type }: Pick<StyleDocument, 'brief' | 'type'>,
+): Repair[] {
   const { style } = need;
   if (!style || fromPx === undefined || ratio < neededContrast(LARGE_PX, 400, brief.conformance))
     return [];
@@ -121,7 +124,10 @@ function textRepairs({ need, ratio, fromPx }: Judged, { brief, type }: StyleDocu
  * passing color of the same hue, the nearest passing rung of its ramp, the ground moving instead, a
  * larger size, a heavier weight.
  */
-export const repairsOf = (judged: Judged, document: StyleDocument): readonly Repair[] => {
+export const repairsOf = (
+  judged: Judged,
+  document: Pick<StyleDocument, 'brief' | 'type'>,
+): readonly Repair[] => {
   const { color, on } = judged.need;
   return [
     ...colorRepair(color, on, judged, (hex) => `Use ${hex}`),

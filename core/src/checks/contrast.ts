@@ -1,6 +1,6 @@
 import type { StyleDocument } from '../system/document.ts';
 import { repairsOf } from './contrast-repairs.ts';
-import type { Check, Finding } from './finding.ts';
+import { checkOf, type Finding } from './finding.ts';
 import { judgedAll, ratioText, selectorOf, sizesText, titleOf, type Judged } from './judge.ts';
 
 const REASONS = {
@@ -19,7 +19,7 @@ const SOURCES = {
   exempt: '',
 } as const;
 
-function findingOf(judged: Judged, document: StyleDocument): Finding {
+function findingOf(judged: Judged, document: Pick<StyleDocument, 'brief' | 'type'>): Finding {
   const { need, mode, ratio, needed, large } = judged;
   const [repair, ...ways] = repairsOf(judged, document);
   const at = need.style ? `, at ${sizesText(judged)}, weight ${need.style.weight}` : '';
@@ -43,7 +43,8 @@ function findingOf(judged: Judged, document: StyleDocument): Finding {
 }
 
 /** Every color on the ground that it is used on, in both themes. */
-export const contrastCheck: Check = (document, derived) =>
+export const contrastCheck = checkOf(['brief', 'type'], ['needs'], (document, derived) =>
   judgedAll(derived)
     .filter(({ passes }) => !passes)
-    .map((judged) => findingOf(judged, document));
+    .map((judged) => findingOf(judged, document)),
+);

@@ -1,10 +1,10 @@
 import { hasSmallLetters } from '../fonts/construction.ts';
-import { firstVisit } from '../derive/faces.ts';
+import { firstVisit } from '../derive/type/faces.ts';
 import { LANGUAGES } from '../fonts/languages.ts';
 import { ROOT_PX } from '../type/fluid.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { chosenFaces, faceFor, type UsedFace } from '../system/faces.ts';
-import { onNarrow, type Check, type Finding } from './finding.ts';
+import { checkOf, onNarrow, type Finding } from './finding.ts';
 
 const HAS_DIGITS = /\d/;
 
@@ -18,7 +18,7 @@ const seenAt = ({ face, narrow }: UsedFace, fonts: StyleDocument['fonts']): Find
 const idOf = ({ face, narrow }: UsedFace): string => (narrow ? `narrow-${face}` : face);
 
 /** A table whose digits do not stand under one another. */
-export const figuresCheck: Check = ({ content, fonts }) => {
+export const figuresCheck = checkOf(['content', 'fonts'], [], ({ content, fonts }) => {
   const cells = Object.values(content.table.rows.items).flatMap((row) => Object.values(row));
   const count = cells.filter((cell) => HAS_DIGITS.test(cell)).length;
   if (count < 2) return [];
@@ -35,10 +35,10 @@ export const figuresCheck: Check = ({ content, fonts }) => {
       source: 'the advance widths in the font file; OpenType, tnum',
       where: { ...seenAt(used, fonts), selector: '.table' },
     }));
-};
+});
 
 /** Languages of the brief that a face in use cannot write. */
-export const languagesCheck: Check = ({ brief, fonts }) =>
+export const languagesCheck = checkOf(['brief', 'fonts'], [], ({ brief, fonts }) =>
   chosenFaces(fonts).flatMap((used) => {
     const { family } = used.choice;
     return brief.languages
@@ -60,13 +60,14 @@ export const languagesCheck: Check = ({ brief, fonts }) =>
           where: seenAt(used, fonts),
         };
       });
-  });
+  }),
+);
 
 /** Letters whose heights differ by more than this share of the em are seen to differ in one line. */
 const X_HEIGHTS_APART = 0.06;
 
 /** Faces that meet in one line: small letters of clearly different height. */
-export const xHeightCheck: Check = ({ fonts }) => {
+export const xHeightCheck = checkOf(['fonts'], [], ({ fonts }) => {
   const faces = chosenFaces(fonts);
   const meeting = (narrow: boolean) => {
     const text = faceFor(fonts, 'text', narrow);
@@ -93,10 +94,10 @@ export const xHeightCheck: Check = ({ fonts }) => {
       },
     ];
   });
-};
+});
 
 /** Files that say that they are not to be embedded in documents. */
-export const embeddingCheck: Check = ({ fonts }) =>
+export const embeddingCheck = checkOf(['fonts'], [], ({ fonts }) =>
   chosenFaces(fonts).flatMap((used): Finding[] => {
     const { family } = used.choice;
     if (family.embedding !== 'restricted') return [];
@@ -114,13 +115,14 @@ export const embeddingCheck: Check = ({ fonts }) =>
         where: seenAt(used, fonts),
       },
     ];
-  });
+  }),
+);
 
 /** More families than this, and none of them is told apart by its role any more. */
 const MOST_FAMILIES = 3;
 
 /** More families than a reader tells apart. */
-export const familiesCheck: Check = ({ fonts }) => {
+export const familiesCheck = checkOf(['fonts'], [], ({ fonts }) => {
   const names = [...new Set(chosenFaces(fonts).map(({ choice }) => choice.family.name))];
   if (names.length <= MOST_FAMILIES) return [];
   return [
@@ -136,10 +138,10 @@ export const familiesCheck: Check = ({ fonts }) => {
       where: { selector: 'h1' },
     },
   ];
-};
+});
 
 /** What a first visit loads against what the brief allows. */
-export const budgetCheck: Check = ({ brief }, { faces }) => {
+export const budgetCheck = checkOf(['brief'], ['faces'], ({ brief }, { faces }) => {
   const kilobytes = firstVisit(faces) / 1000;
   if (kilobytes <= brief.fontBudgetKb) return [];
   return [
@@ -155,14 +157,14 @@ export const budgetCheck: Check = ({ brief }, { faces }) => {
       where: { selector: 'h1' },
     },
   ];
-};
+});
 
 /** The least stem and the least small letter that hold on a coarse screen, in CSS px. */
 const LEAST_STEM_PX = 0.9;
 const LEAST_X_PX = 5.5;
 
 /** The smallest text: strokes thinner than a pixel, or letters that can hardly be told apart. */
-export const smallTextCheck: Check = ({ fonts }, { styles }) => {
+export const smallTextCheck = checkOf(['fonts'], ['styles'], ({ fonts }, { styles }) => {
   const small = [...styles.values()].filter(
     ({ face }) => face === 'text' || (face === 'label' && fonts.roles.label),
   );
@@ -200,4 +202,4 @@ export const smallTextCheck: Check = ({ fonts }, { styles }) => {
         },
       ];
     });
-};
+});

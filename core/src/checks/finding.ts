@@ -44,8 +44,36 @@ export interface Finding {
   readonly ways?: readonly Repair[];
 }
 
+type DocumentPart = keyof StyleDocument;
+type DerivedPart = keyof Derived;
+
 /** A check reads the document and what was derived, and changes nothing. */
-export type Check = (document: StyleDocument, derived: Derived) => readonly Finding[];
+export interface Check {
+  /** What it reads: as long as each of these is the same, so are its findings. */
+  readonly reads: (document: StyleDocument, derived: Derived) => readonly unknown[];
+  readonly find: (document: StyleDocument, derived: Derived) => readonly Finding[];
+}
+
+const picked = <Whole extends object, Key extends keyof Whole>(
+  whole: Whole,
+  keys: readonly Key[],
+): Pick<Whole, Key> => Object.fromEntries(keys.map((key) => [key, whole[key]])) as Pick<Whole, Key>;
+
+/**
+ * A check of the named parts of the document and of what was derived. It is given these and nothing
+ * else, so that what it says that it reads is what it can read.
+ */
+export const checkOf = <const Of extends DocumentPart, const From extends DerivedPart>(
+  of: readonly Of[],
+  from: readonly From[],
+  find: (document: Pick<StyleDocument, Of>, derived: Pick<Derived, From>) => readonly Finding[],
+): Check => ({
+  reads: (document, derived) => [
+    ...of.map((part) => document[part]),
+    ...from.map((part) => derived[part]),
+  ],
+  find: (document, derived) => find(picked(document, of), picked(derived, from)),
+});
 
 /** Where the pair for narrow screens is seen, and only there. */
 export const onNarrow = ({ narrow }: StyleDocument['fonts']): Partial<Finding['where']> => ({

@@ -1,7 +1,7 @@
 import type { TextStyle } from '../derive/derived.ts';
 import { fluidPx, kneesOf } from '../type/fluid.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
-import type { Check, Finding, Repair } from './finding.ts';
+import { checkOf, type Finding, type Repair } from './finding.ts';
 
 const LEVELS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const;
 const NARROWEST = 240;
@@ -51,7 +51,7 @@ const widths = (from: number, to: number): string => {
  * the upper one's size at every anchor where it is larger.
  */
 function heldUnder(
-  { type }: StyleDocument,
+  { type }: Pick<StyleDocument, 'type'>,
   upper: TextStyle,
   lower: TextStyle,
   atPx: number,
@@ -75,7 +75,7 @@ function heldUnder(
 }
 
 /** No heading level is smaller than the one below it, at any width. */
-export const headingOrderCheck: Check = (document, { styles }) =>
+export const headingOrderCheck = checkOf(['type'], ['styles'], (document, { styles }) =>
   LEVELS.slice(0, -1).flatMap((level, index): Finding[] => {
     const below = LEVELS[index + 1];
     const upper = styles.get(level);
@@ -132,13 +132,14 @@ export const headingOrderCheck: Check = (document, { styles }) =>
             }),
       },
     ];
-  });
+  }),
+);
 
 /** Levels that differ by less are hard to tell apart. Common practice. */
 const LEAST_DIFFERENCE = 0.08;
 
 /** Neighboring heading levels differ enough to be told apart, at every width. */
-export const closeLevelsCheck: Check = (_, { styles }) =>
+export const closeLevelsCheck = checkOf([], ['styles'], (_, { styles }) =>
   LEVELS.slice(0, -1).flatMap((level, index): Finding[] => {
     const upper = styles.get(level);
     const lower = styles.get(LEVELS[index + 1] ?? '');
@@ -163,4 +164,5 @@ export const closeLevelsCheck: Check = (_, { styles }) =>
         where: { selector: `.type-${upper.slug}`, widthPx: Math.min(1600, Math.round(at)) },
       },
     ];
-  });
+  }),
+);

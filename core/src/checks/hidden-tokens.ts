@@ -1,33 +1,37 @@
 import { inOrder } from '../system/document.ts';
 import { removing } from '../system/collection.ts';
-import type { Check, Finding } from './finding.ts';
+import { checkOf, type Finding } from './finding.ts';
 
 /** Tokens from elsewhere that a later decision of the system has taken the name of: they are not exported. */
-export const hiddenTokensCheck: Check = ({ tokens }, { tokenById }) =>
-  inOrder(tokens.custom).flatMap(([id, { path }]): Finding[] => {
-    const place = `/tokens/custom/items/${id}`;
-    const token = tokenById.get(path);
-    if (token?.trail().decisions.some((decision) => decision.path === place)) return [];
-    return [
-      {
-        id: `hidden-token:${id}`,
-        severity: 'look',
-        area: 'tokens',
-        decision: place,
-        title: `The imported token ${path} is hidden`,
-        figures:
-          token === undefined
-            ? 'it stands below a token or a group of the system, or shares a custom property with one'
-            : 'the system has a token of this name, and its value counts',
-        reason: 'Two tokens of one name cannot both be handed over.',
-        source: 'Design Tokens Format Module 2025.10, groups and names',
-        where: { selector: ':root' },
-        repair: {
-          label: 'Remove the imported one',
-          patch: removing('/tokens/custom', tokens.custom, id),
-          before: path,
-          after: 'the system’s own',
+export const hiddenTokensCheck = checkOf(
+  ['tokens'],
+  ['hidden', 'tokenById'],
+  ({ tokens }, { hidden, tokenById }) =>
+    inOrder(tokens.custom).flatMap(([id, { path }]): Finding[] => {
+      if (!hidden.includes(id)) return [];
+      const place = `/tokens/custom/items/${id}`;
+      const token = tokenById.get(path);
+      return [
+        {
+          id: `hidden-token:${id}`,
+          severity: 'look',
+          area: 'tokens',
+          decision: place,
+          title: `The imported token ${path} is hidden`,
+          figures:
+            token === undefined
+              ? 'it stands below a token or a group of the system, or shares a custom property with one'
+              : 'the system has a token of this name, and its value counts',
+          reason: 'Two tokens of one name cannot both be handed over.',
+          source: 'Design Tokens Format Module 2025.10, groups and names',
+          where: { selector: ':root' },
+          repair: {
+            label: 'Remove the imported one',
+            patch: removing('/tokens/custom', tokens.custom, id),
+            before: path,
+            after: 'the system’s own',
+          },
         },
-      },
-    ];
-  });
+      ];
+    }),
+);

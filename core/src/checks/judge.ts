@@ -5,7 +5,7 @@ import {
   relativeLuminance,
 } from '../color/contrast.ts';
 import { wideLuminance } from '../color/wide.ts';
-import { partSelector } from '../derive/color.ts';
+import { partSelector } from '../derive/color/color.ts';
 import type { Derived, DerivedColorRole, Need } from '../derive/derived.ts';
 import { FAMILIES, MODES, type Mode } from '../system/document.ts';
 import { ROOT_PX } from '../type/fluid.ts';

@@ -1,16 +1,16 @@
 import type { Derived, TextStyle } from '../derive/derived.ts';
-import { contentPx } from '../derive/grid.ts';
-import { widthLimitPx } from '../derive/layout.ts';
-import { rootShare } from '../derive/styles.ts';
+import { contentPx } from '../derive/space/grid.ts';
+import { widthLimitPx } from '../derive/space/layout.ts';
+import { rootShare } from '../derive/type/styles.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { fluidPx, kneesOf, ROOT_PX } from '../type/fluid.ts';
 import { charactersPerLine, columnEm } from '../type/line-length.ts';
 import { USUAL_RANGE } from '../type/zoom.ts';
-import type { Check, Finding } from './finding.ts';
+import { checkOf, type Finding } from './finding.ts';
 
 /** The column of a text at a width: the page's content, the width of text, its own longest line. */
 export function columnPx(
-  { layout, type }: StyleDocument,
+  { layout, type }: Pick<StyleDocument, 'layout' | 'type'>,
   { grid }: Pick<Derived, 'grid'>,
   style: TextStyle,
   widthPx: number,
@@ -27,7 +27,7 @@ export function columnPx(
 
 /** About how many characters stand in a line of a text at a width. */
 export const lineAt = (
-  document: StyleDocument,
+  document: Pick<StyleDocument, 'layout' | 'type'>,
   derived: Pick<Derived, 'grid'>,
   style: TextStyle,
   widthPx: number,
@@ -49,7 +49,7 @@ interface Extreme {
  * their knees, so that their share has no turn there.
  */
 export function lineRange(
-  document: StyleDocument,
+  document: Pick<StyleDocument, 'layout' | 'type'>,
   derived: Pick<Derived, 'grid'>,
   style: TextStyle,
 ): { readonly shortest: Extreme; readonly longest: Extreme } {
@@ -80,35 +80,39 @@ export function lineRange(
 }
 
 /** Lines of running text have as many characters as the brief asks for, at every width. */
-export const linesCheck: Check = (document, derived) => {
-  const body = derived.styles.get('body');
-  if (!body) return [];
-  const { from, to } = document.brief.line;
-  const { shortest, longest } = lineRange(document, derived, body);
-  const tooLong = longest.characters > to + 0.5;
-  if (!tooLong && shortest.characters >= from - 0.5) return [];
-  const found = tooLong ? longest : shortest;
-  const path = `/type/roles/items/${body.id}/longest`;
-  const finding: Finding = {
-    id: `line:${body.id}`,
-    severity: 'look',
-    area: 'type',
-    decision: path,
-    title: `Lines of ${body.name} are ${tooLong ? 'long' : 'short'}`,
-    figures: `about ${Math.round(found.characters)} characters at ${Math.round(found.atPx)} px; the brief asks for ${from} to ${to}`,
-    reason: tooLong
-      ? 'At the end of a long line the eye does not find the beginning of the next.'
-      : 'In short lines sentences are torn, and the edge grows ragged.',
-    source: 'the letter widths of the face in the site’s language; the brief',
-    where: { selector: `.type-${body.slug}`, widthPx: Math.min(1600, Math.round(found.atPx)) },
-    ...(tooLong && {
-      repair: {
-        label: `Lines of ${to} at most`,
-        patch: [{ op: 'add', path, value: to }],
-        before: `${Math.round(found.characters)} characters`,
-        after: `${to} characters`,
-      },
-    }),
-  };
-  return [finding];
-};
+export const linesCheck = checkOf(
+  ['brief', 'layout', 'type'],
+  ['grid', 'styles'],
+  (document, derived) => {
+    const body = derived.styles.get('body');
+    if (!body) return [];
+    const { from, to } = document.brief.line;
+    const { shortest, longest } = lineRange(document, derived, body);
+    const tooLong = longest.characters > to + 0.5;
+    if (!tooLong && shortest.characters >= from - 0.5) return [];
+    const found = tooLong ? longest : shortest;
+    const path = `/type/roles/items/${body.id}/longest`;
+    const finding: Finding = {
+      id: `line:${body.id}`,
+      severity: 'look',
+      area: 'type',
+      decision: path,
+      title: `Lines of ${body.name} are ${tooLong ? 'long' : 'short'}`,
+      figures: `about ${Math.round(found.characters)} characters at ${Math.round(found.atPx)} px; the brief asks for ${from} to ${to}`,
+      reason: tooLong
+        ? 'At the end of a long line the eye does not find the beginning of the next.'
+        : 'In short lines sentences are torn, and the edge grows ragged.',
+      source: 'the letter widths of the face in the site’s language; the brief',
+      where: { selector: `.type-${body.slug}`, widthPx: Math.min(1600, Math.round(found.atPx)) },
+      ...(tooLong && {
+        repair: {
+          label: `Lines of ${to} at most`,
+          patch: [{ op: 'add', path, value: to }],
+          before: `${Math.round(found.characters)} characters`,
+          after: `${to} characters`,
+        },
+      }),
+    };
+    return [finding];
+  },
+);

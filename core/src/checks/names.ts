@@ -1,17 +1,20 @@
 import { inOrder, type Collection, type StyleDocument } from '../system/document.ts';
 import { plainName, UNNAMED } from '../tokens/token.ts';
-import type { Area, Check, Finding } from './finding.ts';
+import { checkOf, type Area, type Finding } from './finding.ts';
 
 interface Named {
   readonly name: string;
 }
+
+/** The parts of a document whose names become names of tokens. */
+const NAMING = ['color', 'layout', 'space', 'type'] as const;
 
 /** The collections whose names become names of tokens, and what one of them is. */
 const COLLECTIONS: readonly {
   readonly path: string;
   readonly what: string;
   readonly area: Area;
-  readonly of: (document: StyleDocument) => Collection<Named>;
+  readonly of: (document: Pick<StyleDocument, (typeof NAMING)[number]>) => Collection<Named>;
 }[] = [
   { path: '/type/roles', what: 'text role', area: 'type', of: ({ type }) => type.roles },
   { path: '/color/sources', what: 'color', area: 'color', of: ({ color }) => color.sources },
@@ -23,7 +26,7 @@ const COLLECTIONS: readonly {
 ];
 
 /** Names are told from each other in tokens too, where only letters and digits are left of them. */
-export const namesCheck: Check = (document) =>
+export const namesCheck = checkOf(NAMING, [], (document) =>
   COLLECTIONS.flatMap(({ path, what, area, of }) => {
     const first = new Map<string, string>();
     return inOrder(of(document)).flatMap(([id, { name }]): Finding[] => {
@@ -60,4 +63,5 @@ export const namesCheck: Check = (document) =>
         ),
       ];
     });
-  });
+  }),
+);

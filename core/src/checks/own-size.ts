@@ -1,5 +1,5 @@
 import type { TextStyle } from '../derive/derived.ts';
-import { sizeAtAnchor } from '../derive/styles.ts';
+import { sizeAtAnchor } from '../derive/type/styles.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { fluidSize, type FluidSize } from '../type/fluid.ts';
 import type { Repair } from './finding.ts';
@@ -12,7 +12,7 @@ const STEP_PX = 0.01;
  * whole size passes. Absent where none does that is as large as on the screen before.
  */
 export function sizeRepair(
-  { type }: StyleDocument,
+  { type }: Pick<StyleDocument, 'type'>,
   { id, name, size }: TextStyle,
   passes: (size: FluidSize) => boolean,
 ): Repair | undefined {

@@ -1,9 +1,9 @@
 import { contrastRatio } from '../color/contrast.ts';
 import { flattened } from '../color/transparent.ts';
 import type { DerivedPattern, Need } from '../derive/derived.ts';
-import { patternModes } from '../derive/layout.ts';
+import { patternModes } from '../derive/shape/patterns.ts';
 import { type Mode, type StyleDocument } from '../system/document.ts';
-import type { Check, Finding, Repair } from './finding.ts';
+import { checkOf, type Finding, type Repair } from './finding.ts';
 
 /** Strengths are offered in whole per cent. */
 const STEP = 0.01;
@@ -27,7 +27,7 @@ function worst(
 
 /** The strongest ink at which everything that stands on the pattern reads, in both themes. */
 function fainter(
-  { color, layout }: StyleDocument,
+  { color, layout }: Pick<StyleDocument, 'color' | 'layout'>,
   pattern: DerivedPattern,
   needs: readonly Need[],
   inkOf: (mode: Mode) => `#${string}`,
@@ -55,31 +55,35 @@ function fainter(
 }
 
 /** What stands on a patterned ground reads on the ink of the pattern too. */
-export const patternsCheck: Check = (document, { patterns, needs, colors }) =>
-  patterns.flatMap((pattern) =>
-    patternModes(pattern).flatMap((mode): Finding[] => {
-      const found = worst(pattern, needs, mode);
-      if (!found) return [];
-      const ink = document.layout.patterns.items[pattern.id]?.ink ?? '';
-      const repair = fainter(
-        document,
-        pattern,
-        needs,
-        (theme) => colors.get(ink)?.colors[theme] ?? pattern.inks[theme],
-      );
-      return [
-        {
-          id: `pattern:${pattern.id}:${mode}`,
-          severity: 'repair',
-          area: 'space',
-          decision: `/layout/patterns/items/${pattern.id}`,
-          title: `${found.need.what} is lost on pattern ${pattern.name} in ${mode}`,
-          figures: `${found.ratio.toFixed(2)} on its ink ${pattern.inks[mode]}; ${found.need.needed} is needed`,
-          reason: 'Where a letter crosses the pattern its ground is the ink, not the surface.',
-          source: 'WCAG 2.2, 1.4.3',
-          where: { selector: `.pattern-${pattern.slug}`, mode },
-          ...(repair && { repair }),
-        },
-      ];
-    }),
-  );
+export const patternsCheck = checkOf(
+  ['color', 'layout'],
+  ['colors', 'needs', 'patterns'],
+  (document, { patterns, needs, colors }) =>
+    patterns.flatMap((pattern) =>
+      patternModes(pattern).flatMap((mode): Finding[] => {
+        const found = worst(pattern, needs, mode);
+        if (!found) return [];
+        const ink = document.layout.patterns.items[pattern.id]?.ink ?? '';
+        const repair = fainter(
+          document,
+          pattern,
+          needs,
+          (theme) => colors.get(ink)?.colors[theme] ?? pattern.inks[theme],
+        );
+        return [
+          {
+            id: `pattern:${pattern.id}:${mode}`,
+            severity: 'repair',
+            area: 'space',
+            decision: `/layout/patterns/items/${pattern.id}`,
+            title: `${found.need.what} is lost on pattern ${pattern.name} in ${mode}`,
+            figures: `${found.ratio.toFixed(2)} on its ink ${pattern.inks[mode]}; ${found.need.needed} is needed`,
+            reason: 'Where a letter crosses the pattern its ground is the ink, not the surface.',
+            source: 'WCAG 2.2, 1.4.3',
+            where: { selector: `.pattern-${pattern.slug}`, mode },
+            ...(repair && { repair }),
+          },
+        ];
+      }),
+    ),
+);

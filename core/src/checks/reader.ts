@@ -2,7 +2,7 @@ import { fluidPx, kneesOf, piecesOf, ROOT_PX, type FluidSize } from '../type/flu
 import { USUAL_RANGE } from '../type/zoom.ts';
 import type { TextStyle } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
-import type { Check, Finding, Repair } from './finding.ts';
+import { checkOf, type Finding, type Repair } from './finding.ts';
 import { sizeRepair } from './own-size.ts';
 
 /** Text that grows by less when a reader doubles the browser's font size hardly follows the wish. */
@@ -29,7 +29,7 @@ const hasNegativeBase = ({ restRem, clamps }: FluidSize): boolean =>
   clamps.some(({ baseRem }) => restRem + baseRem < 0);
 
 /** A size in px follows nobody, whatever it is: it is to be in rem. */
-const inRem = ({ type }: StyleDocument, { id }: TextStyle): Repair => ({
+const inRem = ({ type }: Pick<StyleDocument, 'type'>, { id }: TextStyle): Repair => ({
   label: 'Use rem',
   patch: [{ op: 'remove', path: `/type/roles/items/${id}/unit` }],
   before: type.roles.items[id]?.unit?.because || 'px, without a reason',
@@ -39,7 +39,7 @@ const inRem = ({ type }: StyleDocument, { id }: TextStyle): Repair => ({
 const FINE = { growth: 1, atPx: USUAL_RANGE.fromPx };
 
 /** Every text follows the reader's own font size. */
-export const readerCheck: Check = (document, { styles }) =>
+export const readerCheck = checkOf(['type'], ['styles'], (document, { styles }) =>
   [...styles.values()].flatMap((style): Finding[] => {
     // Twice the smallest is what any text is at the least; where that is enough nothing is to be looked for.
     const { minRem, maxRem, written } = style.size;
@@ -86,4 +86,5 @@ export const readerCheck: Check = (document, { styles }) =>
         where,
       },
     ];
-  });
+  }),
+);

@@ -1,17 +1,17 @@
 import type { TextStyle } from '../derive/derived.ts';
-import { deriveFittings } from '../derive/fittings.ts';
-import { contentPx } from '../derive/grid.ts';
-import { fittingPx, middlePx } from '../derive/styles.ts';
+import { deriveFittings } from '../derive/type/fittings.ts';
+import { contentPx } from '../derive/space/grid.ts';
+import { fittingPx, middlePx } from '../derive/type/styles.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { fluidPx, ROOT_PX } from '../type/fluid.ts';
 import { placeName } from '../type/scale.ts';
-import type { Check, Finding } from './finding.ts';
+import { checkOf, type Finding } from './finding.ts';
 
 /** Under this size text is hard to read for many. Common practice. */
 const LEAST_PX = 12;
 
 /** No text is smaller than can be read. */
-export const smallSizesCheck: Check = (_, { styles }) =>
+export const smallSizesCheck = checkOf([], ['styles'], (_, { styles }) =>
   [...styles.values()]
     .filter(({ id, size }) => id !== 'body' && size.minRem * ROOT_PX < LEAST_PX - 0.001)
     .map(({ id, name, place, size, slug, ownSize }): Finding => {
@@ -35,7 +35,8 @@ export const smallSizesCheck: Check = (_, { styles }) =>
           },
         }),
       };
-    });
+    }),
+);
 
 /** The line heights that read well: running text up to 18 px, headings from 32 px. Common practice. */
 const READING = { upToPx: 18, from: 1.35, to: 2 };
@@ -53,7 +54,7 @@ function limitsOf(style: TextStyle, longest: number | undefined) {
 }
 
 /** Lines stand neither on top of each other nor apart. */
-export const lineHeightCheck: Check = ({ type }, { styles }) =>
+export const lineHeightCheck = checkOf(['type'], ['styles'], ({ type }, { styles }) =>
   [...styles.values()].flatMap((style): Finding[] => {
     const role = type.roles.items[style.id];
     const limits = limitsOf(style, role?.longest);
@@ -83,7 +84,8 @@ export const lineHeightCheck: Check = ({ type }, { styles }) =>
         }),
       },
     ];
-  });
+  }),
+);
 
 /** The narrowest screen that a page has to fit. Source: WCAG 2.2, 1.4.10. */
 const NARROWEST_PX = 320;
@@ -92,7 +94,9 @@ const NARROWEST_PX = 320;
 const WITHIN_WORDS = 1.12;
 
 /** The words of headings, by the role that sets them. */
-const headings = ({ content }: StyleDocument): readonly (readonly [string, string])[] => [
+const headings = ({
+  content,
+}: Pick<StyleDocument, 'content'>): readonly (readonly [string, string])[] => [
   ['h1', content.hero.title],
   ['h2', content.table.title],
   ['h2', content.cards.title],
@@ -105,34 +109,38 @@ const longestWord = (words: string): string =>
     .reduce((longest, word) => (word.length > longest.length ? word : longest), '');
 
 /** The longest word of each heading fits on the narrowest screen, as the letter widths tell. */
-export const longWordsCheck: Check = (document, { grid, styles }) => {
-  const column = contentPx(grid, NARROWEST_PX);
-  const found = headings(document).flatMap(([role, words]): Finding[] => {
-    const style = styles.get(role);
-    if (!style) return [];
-    const word = longestWord(words);
-    const letter = style.letterWidth * WITHIN_WORDS + style.letterSpacing;
-    const width = word.length * fluidPx(style.size, NARROWEST_PX) * letter;
-    if (width <= column) return [];
-    return [
-      {
-        id: `word:${role}`,
-        severity: 'look',
-        area: 'type',
-        decision: `/type/roles/items/${role}`,
-        title: `“${word}” is wider than a phone`,
-        figures: `about ${Math.round(width)} px in ${style.name} at ${NARROWEST_PX} px, where ${Math.round(column)} are free`,
-        reason: 'A word that does not fit is broken in the middle or pushes the page sideways.',
-        source: 'WCAG 2.2, 1.4.10; the letter widths of the face',
-        where: { selector: `.type-${style.slug}`, widthPx: NARROWEST_PX },
-      },
-    ];
-  });
-  return [...new Map(found.map((finding) => [finding.id, finding])).values()];
-};
+export const longWordsCheck = checkOf(
+  ['content'],
+  ['grid', 'styles'],
+  (document, { grid, styles }) => {
+    const column = contentPx(grid, NARROWEST_PX);
+    const found = headings(document).flatMap(([role, words]): Finding[] => {
+      const style = styles.get(role);
+      if (!style) return [];
+      const word = longestWord(words);
+      const letter = style.letterWidth * WITHIN_WORDS + style.letterSpacing;
+      const width = word.length * fluidPx(style.size, NARROWEST_PX) * letter;
+      if (width <= column) return [];
+      return [
+        {
+          id: `word:${role}`,
+          severity: 'look',
+          area: 'type',
+          decision: `/type/roles/items/${role}`,
+          title: `“${word}” is wider than a phone`,
+          figures: `about ${Math.round(width)} px in ${style.name} at ${NARROWEST_PX} px, where ${Math.round(column)} are free`,
+          reason: 'A word that does not fit is broken in the middle or pushes the page sideways.',
+          source: 'WCAG 2.2, 1.4.10; the letter widths of the face',
+          where: { selector: `.type-${style.slug}`, widthPx: NARROWEST_PX },
+        },
+      ];
+    });
+    return [...new Map(found.map((finding) => [finding.id, finding])).values()];
+  },
+);
 
 /** The root is as large as the reader wants it. */
-export const rootCheck: Check = ({ type }) => {
+export const rootCheck = checkOf(['type'], [], ({ type }) => {
   const { root = 100 } = type;
   if (root === 100) return [];
   return [
@@ -155,35 +163,39 @@ export const rootCheck: Check = ({ type }) => {
       },
     },
   ];
-};
+});
 
 /** A text that is to fit does so, unless its least size forbids it. */
-export const fitCheck: Check = ({ brief, content, layout, type }, { grid, styles, spaces }) => {
-  const fittings = deriveFittings(type, content, layout, spaces, grid);
-  return Object.entries(fittings).flatMap(([id, fitting]): Finding[] => {
-    const style = styles.get(id);
-    const fit = type.roles.items[id]?.fit;
-    if (!style || !fit) return [];
-    const language = brief.languages[0] ?? 'en';
-    const widths = [NARROWEST_PX, ...inOrder(type.anchors).map(([, { width }]) => width)];
-    const short = widths.filter(
-      (width) =>
-        fluidPx(style.size, width) > fittingPx(fitting, fit.lines, style, width, language) + 0.01,
-    );
-    const [first] = short;
-    if (first === undefined) return [];
-    return [
-      {
-        id: `fit:${id}`,
-        severity: 'look',
-        area: 'type',
-        decision: `/type/roles/items/${id}/fit`,
-        title: `${style.name} takes more than ${fit.lines} ${fit.lines === 1 ? 'line' : 'lines'}`,
-        figures: `at ${Math.round(first)} px it is ${fluidPx(style.size, first).toFixed(1)} px, and fits at ${fittingPx(fitting, fit.lines, style, first, language).toFixed(1)}; ${fit.least} px is the least`,
-        reason: 'Its least size, or a size of its own, is larger than the column allows.',
-        source: 'the letter widths of the face in the site’s language',
-        where: { selector: `.type-${style.slug}`, widthPx: Math.max(320, Math.round(first)) },
-      },
-    ];
-  });
-};
+export const fitCheck = checkOf(
+  ['brief', 'content', 'layout', 'type'],
+  ['grid', 'spaces', 'styles'],
+  ({ brief, content, layout, type }, { grid, styles, spaces }) => {
+    const fittings = deriveFittings(type, content, layout, spaces, grid);
+    return Object.entries(fittings).flatMap(([id, fitting]): Finding[] => {
+      const style = styles.get(id);
+      const fit = type.roles.items[id]?.fit;
+      if (!style || !fit) return [];
+      const language = brief.languages[0] ?? 'en';
+      const widths = [NARROWEST_PX, ...inOrder(type.anchors).map(([, { width }]) => width)];
+      const short = widths.filter(
+        (width) =>
+          fluidPx(style.size, width) > fittingPx(fitting, fit.lines, style, width, language) + 0.01,
+      );
+      const [first] = short;
+      if (first === undefined) return [];
+      return [
+        {
+          id: `fit:${id}`,
+          severity: 'look',
+          area: 'type',
+          decision: `/type/roles/items/${id}/fit`,
+          title: `${style.name} takes more than ${fit.lines} ${fit.lines === 1 ? 'line' : 'lines'}`,
+          figures: `at ${Math.round(first)} px it is ${fluidPx(style.size, first).toFixed(1)} px, and fits at ${fittingPx(fitting, fit.lines, style, first, language).toFixed(1)}; ${fit.least} px is the least`,
+          reason: 'Its least size, or a size of its own, is larger than the column allows.',
+          source: 'the letter widths of the face in the site’s language',
+          where: { selector: `.type-${style.slug}`, widthPx: Math.max(320, Math.round(first)) },
+        },
+      ];
+    });
+  },
+);

@@ -3,10 +3,10 @@ import { oklabDistance, oklabOf } from '../color/oklab.ts';
 import { RUNGS } from '../color/ramp.ts';
 import { rgbOf, type Hex } from '../color/srgb.ts';
 import type { Derived, DerivedColorRole } from '../derive/derived.ts';
-import { colorsIn } from '../derive/paint.ts';
+import { colorsIn } from '../derive/color/paint.ts';
 import { FAMILIES, MODES, type Mode } from '../system/document.ts';
 import { statesOf } from '../system/states.ts';
-import type { Check, Finding, Repair } from './finding.ts';
+import { checkOf, type Finding, type Repair } from './finding.ts';
 
 /** A difference that is hardly seen, in OKLab. Source: CSS Color 4, 13.2 (just noticeable difference). */
 const SEEN = 0.02;
@@ -21,7 +21,7 @@ function repairOf(
   role: DerivedColorRole,
   others: readonly DerivedColorRole[],
   mode: Mode,
-  { needs }: Derived,
+  { needs }: Pick<Derived, 'needs'>,
 ): Repair | undefined {
   const { ramp, rung = 0 } = role.painted[mode];
   if (!ramp) return undefined;
@@ -56,7 +56,7 @@ function repairOf(
 }
 
 /** What is pointed at, or pressed, looks other than at rest. */
-export const statesCheck: Check = (_, derived) =>
+export const statesCheck = checkOf([], ['colors', 'needs'], (_, derived) =>
   FAMILIES.flatMap((family) =>
     MODES.flatMap((mode): Finding[] => {
       const roles = statesOf(family).flatMap((id) => derived.colors.get(id) ?? []);
@@ -84,4 +84,5 @@ export const statesCheck: Check = (_, derived) =>
         ];
       });
     }),
-  );
+  ),
+);

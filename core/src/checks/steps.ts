@@ -1,8 +1,8 @@
 import { LEAST_RATIO, similarNeighbors } from '../space/scale.ts';
-import type { Check, Finding } from './finding.ts';
+import { checkOf, type Finding } from './finding.ts';
 
 /** Steps that stand beside each other on the scale can be told apart. */
-export const stepsCheck: Check = ({ space }, { steps }) => {
+export const stepsCheck = checkOf(['space'], ['steps'], ({ space }, { steps }) => {
   const all = [...steps.values()];
   const falling = all.findIndex(({ px }, index) => px <= (all[index - 1]?.px ?? 0));
   const one = all[falling];
@@ -58,4 +58,4 @@ export const stepsCheck: Check = ({ space }, { steps }) => {
       ];
     }),
   ];
-};
+});

@@ -1,7 +1,7 @@
 import { legibility } from '../color/legibility.ts';
 import { nearestWeight, stemAt, weightsOf } from '../fonts/family.ts';
 import { ratioText, judgedAll, selectorOf, type Judged } from './judge.ts';
-import type { Check, Finding } from './finding.ts';
+import { checkOf, type Finding } from './finding.ts';
 
 /** Less of a stroke than this is hard to read. Our own reading aid; common practice. */
 export const LEAST_LEGIBILITY = 3;
@@ -27,7 +27,7 @@ export function strokeOf({ need, ratio, fromPx }: Judged): Stroke | undefined {
 }
 
 /** Text that passes and yet is thin, small and pale together. */
-export const strokesCheck: Check = (_document, derived) =>
+export const strokesCheck = checkOf([], ['needs'], (_document, derived) =>
   judgedAll(derived).flatMap((judged): Finding[] => {
     const { need, mode, ratio, passes, fromPx } = judged;
     const stroke = strokeOf(judged);
@@ -69,4 +69,5 @@ export const strokesCheck: Check = (_document, derived) =>
         }),
       },
     ];
-  });
+  }),
+);

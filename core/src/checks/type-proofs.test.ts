@@ -217,9 +217,9 @@ describe('a role with sizes of its own', () => {
   });
 
   test('no longer takes its value from the scale', () => {
-    const token = derive(document).tokenById.get('type.h2.size');
-    expect(token?.values.light.reference).toBeUndefined();
-    expect(token?.trail().steps[0]).toBe('h2 at 1440 px: 50 px, not that of its place');
+    const { tokenById, trailOf } = derive(document);
+    expect(tokenById.get('type.h2.size')?.values.light.reference).toBeUndefined();
+    expect(trailOf('type.h2.size')?.steps[0]).toBe('h2 at 1440 px: 50 px, not that of its place');
   });
 
   test('loses them when the anchor goes only if they are taken along', () => {
@@ -275,9 +275,9 @@ describe('units, containers and roots', () => {
       /^twice the font size makes it 0 % larger/,
     );
     expect(found(repaired(document, 'reader:h2'), 'reader:h2')).toBeUndefined();
-    const token = derive(document).tokenById.get('type.h2.size');
-    expect(token?.values.light.json).toMatchObject({ unit: 'px' });
-    expect(token?.trail().steps).toContain('in px, because: stands in a fixed frame');
+    const { tokenById, trailOf } = derive(document);
+    expect(tokenById.get('type.h2.size')?.values.light.json).toMatchObject({ unit: 'px' });
+    expect(trailOf('type.h2.size')?.steps).toContain('in px, because: stands in a fixed frame');
   });
 
   test('a role in a container flows between the widths of the container', () => {

@@ -1,6 +1,6 @@
 import { piecesOf, type FluidSize } from '../type/fluid.ts';
 import { NEEDED_GAIN, USUAL_RANGE, zoomGaps, type ZoomGap } from '../type/zoom.ts';
-import type { Check, Finding } from './finding.ts';
+import { checkOf, type Finding } from './finding.ts';
 import { sizeRepair } from './own-size.ts';
 
 const NONE: readonly ZoomGap[] = [];
@@ -34,7 +34,7 @@ const stretch = ({ fromPx, toPx }: ZoomGap): string =>
       : `between ${px(fromPx)} and ${px(toPx)} px`;
 
 /** Every text can be made twice as large by zooming as far as the readers' browsers go, at every width. */
-export const zoomCheck: Check = (document, { styles }) => {
+export const zoomCheck = checkOf(['brief', 'type'], ['styles'], (document, { styles }) => {
   const { zoom } = document.brief;
   return [...styles.values()].flatMap((style): Finding[] => {
     const gaps = gapsOf(style.size, zoom);
@@ -61,4 +61,4 @@ export const zoomCheck: Check = (document, { styles }) => {
       },
     ];
   });
-};
+});

@@ -1,4 +1,4 @@
-import { propertyOfPath, type Token } from '../tokens/token.ts';
+import { propertyOfPath, type MadeToken, type Token, type Trail } from '../tokens/token.ts';
 import type { DerivedColorRole, Rule } from './derived.ts';
 
 type Components = Readonly<
@@ -49,7 +49,7 @@ const parts = Object.entries(COMPONENTS).flatMap(([component, own]) =>
 );
 
 type Semantic = ReadonlyMap<string, Token>;
-type Roles = ReadonlyMap<string, DerivedColorRole>;
+type Roles = ReadonlyMap<string, Pick<DerivedColorRole, 'slug'>>;
 
 /** The token that a color role gives, by the role's id; any other by its own. */
 export function roleToken(id: string, roles: Roles): string {
@@ -64,8 +64,15 @@ const sourceOf = (from: readonly string[], semantic: Semantic, roles: Roles): To
     .map((id) => semantic.get(roleToken(id, roles)))
     .find(Boolean);
 
-export const deriveComponentTokens = (semantic: Semantic, roles: Roles): Token[] =>
-  parts.flatMap(({ component, part, from }): Token[] => {
+const NO_TRAIL: Trail = { decisions: [], steps: [] };
+
+/** A token for each part of a component; its trail is that of the token it is taken from. */
+export const deriveComponentTokens = (
+  semantic: Semantic,
+  roles: Roles,
+  trailOf: (id: string) => Trail | undefined,
+): MadeToken[] =>
+  parts.flatMap(({ component, part, from }): MadeToken[] => {
     const source = sourceOf(from, semantic, roles);
     if (!source) return [];
     const value = (mode: 'light' | 'dark') => ({ ...source.values[mode], reference: source.id });
@@ -76,11 +83,12 @@ export const deriveComponentTokens = (semantic: Semantic, roles: Roles): Token[]
         tier: 'component',
         type: source.type,
         values: { light: value('light'), dark: value('dark') },
-        trail: source.trail,
+        trail: () => trailOf(source.id) ?? NO_TRAIL,
       },
     ];
   });
 
+/** A rule for each component, with the parts that it has. */
 export const deriveComponentRules = (semantic: Semantic, roles: Roles): Rule[] =>
   Object.keys(COMPONENTS).flatMap((component): Rule[] => {
     const declarations = parts

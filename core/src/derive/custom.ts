@@ -1,12 +1,12 @@
 import { inOrder, type StyleDocument } from '../system/document.ts';
-import { everyMode, type Token, type TokenJson } from '../tokens/token.ts';
+import { everyMode, type MadeToken, type TokenJson } from '../tokens/token.ts';
 import { cssOfExtension, cssOfJson } from '../tokens/css-value.ts';
 
 /** Tokens that came from elsewhere; one that refers to another is semantic, the rest primitive. */
-export const deriveCustomTokens = ({ custom }: StyleDocument['tokens']): Token[] => {
+export const deriveCustomTokens = ({ custom }: StyleDocument['tokens']): MadeToken[] => {
   const paths = new Set(inOrder(custom).map(([, { path }]) => path));
   return inOrder(custom).map(
-    ([id, { path, type, value, alias, description, extension }]): Token => {
+    ([id, { path, type, value, alias, description, extension }]): MadeToken => {
       const json: TokenJson = value;
       const own = type === 'dimension' ? cssOfExtension(extension) : undefined;
       const css = own ?? cssOfJson(type, json);

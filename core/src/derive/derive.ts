@@ -1,47 +1,107 @@
-import { inOrder, type StyleDocument } from '../system/document.ts';
+import { keptList } from '../same.ts';
+import type { StyleDocument } from '../system/document.ts';
 import { tokenNames } from '../tokens/token-names.ts';
-import { everyMode, type Token } from '../tokens/token.ts';
-import { assignRungs } from './assign.ts';
+import { everyMode, type Token, type Trail } from '../tokens/token.ts';
 import {
-  deriveColorClasses,
-  deriveColorRoles,
-  deriveColorRules,
-  deriveColorTokens,
-  deriveFamilyRules,
-  deriveGradients,
-  deriveNeeds,
-  derivePairs,
-  deriveRamps,
-} from './color.ts';
+  assignment,
+  colorClasses,
+  colorRules,
+  colors,
+  colorTokens,
+  familyRules,
+  gradients,
+  needs,
+  pairs,
+  ramps,
+  veilRules,
+} from './color/nodes.ts';
 import { deriveComponentRules, deriveComponentTokens } from './components.ts';
 import { deriveCustomTokens } from './custom.ts';
-import type { Derived, NeedPlan, Rule } from './derived.ts';
-import { deriveFaces } from './faces.ts';
-import { deriveFittings } from './fittings.ts';
-import { memo } from './memo.ts';
-import { needsOf } from './needs.ts';
-import { deriveGrid, deriveGridRules, deriveGridTokens, gridFrom } from './grid.ts';
-import { deriveLayoutRules, deriveLayoutTokens, derivePatterns } from './layout.ts';
-import type { LengthSources } from './lengths.ts';
-import { deriveParts } from './parts.ts';
-import { deriveShapeRules, deriveShapeTokens } from './shape.ts';
+import type { Derived, Rule, RuleGroup, TokenGroup } from './derived.ts';
+import { createGraph, node, type Node } from './graph.ts';
+import { ruleNode, tokenNode, type TokenPart } from './parts.ts';
+import { patternClasses, patterns, shapeRules, shapeTokens } from './shape/nodes.ts';
 import {
-  breakpointRules,
-  breakpointSlugs,
-  derivePullRules,
-  deriveSpaces,
-  deriveSpaceTokens,
-  deriveSteps,
-} from './space.ts';
-import { deriveStyles, rootShare } from './styles.ts';
-import { deriveTypeRules } from './type-rules.ts';
-import { deriveTypeTokens } from './type-tokens.ts';
-import { deriveVeilRules } from './veil.ts';
+  breakpointRulesOf,
+  gridRanges,
+  gridRules,
+  gridTokens,
+  layoutRules,
+  layoutTokens,
+  partRules,
+  partTokens,
+  pullRules,
+  spaces,
+  spaceTokens,
+  steps,
+} from './space/nodes.ts';
+import { baseline, faces, narrow, styles, typeRules, typeTokens } from './type/nodes.ts';
 
 const byId = (tokens: readonly Token[]): ReadonlyMap<string, Token> =>
   new Map(tokens.map((token) => [token.id, token]));
 
-/** A token that came from elsewhere gives way where one of the system's own has its property. */
+const [, roleTokens] = colorTokens;
+const [cornerTokens, edgeTokens] = shapeTokens;
+
+/** What components take their values from: colors, corners and edges. */
+const SEMANTIC = [roleTokens, cornerTokens, edgeTokens] as const;
+
+const semantic = node(
+  'components: what they are made of',
+  SEMANTIC,
+  (...parts): ReadonlyMap<string, Token> => byId(parts.flatMap(({ tokens: own }) => own)),
+  (_, now) => now,
+);
+
+/** Why those are what they are, asked for only when somebody looks. */
+const semanticTrails = node(
+  'components: trails',
+  SEMANTIC,
+  (...parts) =>
+    (id: string) =>
+      parts
+        .flatMap(({ made }) => made())
+        .find((token) => token.id === id)
+        ?.trail(),
+);
+
+const componentTokens = tokenNode(
+  'components: tokens',
+  [semantic, colors, semanticTrails],
+  deriveComponentTokens,
+);
+
+const componentRules = ruleNode('components: rules', [semantic, colors], deriveComponentRules);
+
+/** The tokens of the system itself in groups that change together, in the order in which they are handed over. */
+const OWN: readonly (readonly [key: string, parts: readonly Node<TokenPart>[]])[] = [
+  ['type', typeTokens],
+  ['color', colorTokens],
+  ['grid', [gridTokens]],
+  ['space', [spaceTokens]],
+  ['layout', [layoutTokens]],
+  ['shape', shapeTokens],
+  ['components', [componentTokens]],
+  ['parts', [partTokens]],
+];
+
+const OWN_PARTS = OWN.flatMap(([, parts]) => parts);
+
+const imported = tokenNode(
+  'custom: tokens',
+  [({ tokens }: StyleDocument) => tokens],
+  deriveCustomTokens,
+);
+
+/** The names that the system has itself; no movement of a value makes others. */
+const ownPaths = node(
+  'tokens: names',
+  OWN_PARTS.map((part) =>
+    node(`${part.name}, names`, [part], ({ tokens: own }) => own.map(({ path }) => path)),
+  ),
+  (...all) => all.flat(),
+);
+
 /** A token from elsewhere never refers to one that is not there: it keeps the value it came with. */
 function withoutLost(token: Token, kept: ReadonlySet<string>): Token {
   const { reference, ...value } = token.values.light;
@@ -50,206 +110,190 @@ function withoutLost(token: Token, kept: ReadonlySet<string>): Token {
     : { ...token, values: everyMode(value) };
 }
 
-const join = (
-  own: readonly Token[],
-  components: readonly Token[],
-  parts: readonly Token[],
-  custom: readonly Token[],
-) => {
-  const ours = [...own, ...components, ...parts];
-  if (custom.length === 0) return { tokens: ours, tokenById: byId(ours) };
-  const names = tokenNames(ours.map(({ path }) => path));
-  const beside = custom.filter(({ path }) => names.problemWith(path, '') === undefined);
-  const kept = new Set(beside.map(({ id }) => id));
-  const tokens = [...ours, ...beside.map((token) => withoutLost(token, kept))];
-  return { tokens, tokenById: byId(tokens) };
-};
+/** The tokens from elsewhere: each gives way where one of the system’s own has its name or its property. */
+const custom = node(
+  'custom: beside the system’s own',
+  [imported, ownPaths],
+  ({ tokens }, paths): readonly Token[] => {
+    if (tokens.length === 0) return tokens;
+    const names = tokenNames(paths);
+    const beside = tokens.filter(({ path }) => names.problemWith(path, '') === undefined);
+    const kept = new Set(beside.map(({ id }) => id));
+    return beside.map((token) => withoutLost(token, kept));
+  },
+  (before, now) => keptList(before, now, ({ id }) => id),
+);
 
-/** What every system's sheet begins with: the page itself, and no faked bold or italic, ever. */
-const groundRules = (page: string | undefined, root: number | undefined): Rule[] => [
-  ...(root === undefined || root === 100
-    ? []
-    : [{ selector: 'html', declarations: [['font-size', `${root}%`]] } as const]),
-  { selector: ':root', declarations: [['font-synthesis', 'none']] },
-  ...(page !== undefined
-    ? [{ selector: 'body', declarations: [['background-color', `var(--color-${page})`]] } as const]
-    : []),
+/** The imported tokens that another has taken the name of, by their ids in the document. */
+const hidden = node(
+  'custom: hidden',
+  [({ tokens }: StyleDocument) => tokens.custom, custom],
+  ({ order, items }, shown): readonly string[] => {
+    const last = new Map(order.map((id) => [items[id]?.path, id]));
+    const there = new Set(shown.map(({ id }) => id));
+    return order.filter((id) => {
+      const path = items[id]?.path ?? '';
+      return !there.has(path) || last.get(path) !== id;
+    });
+  },
+);
+
+const join = (...parts: readonly (readonly Token[])[]): readonly Token[] =>
+  ([] as readonly Token[]).concat(...parts);
+
+const groupNode = (key: string, parts: readonly Node<TokenPart>[]): Node<TokenGroup> =>
+  node(
+    `${key}: group`,
+    parts,
+    (...all) => ({ key, tokens: join(...all.map((part) => part.tokens)) }),
+    keptGroup,
+  );
+
+const keptGroup = <Group extends TokenGroup>(before: Group | undefined, now: Group): Group =>
+  before &&
+  before.tokens.length === now.tokens.length &&
+  before.tokens.every((token, index) => token === now.tokens[index])
+    ? before
+    : now;
+
+const GROUPS: readonly Node<TokenGroup>[] = [
+  ...OWN.map(([key, parts]) => groupNode(key, parts)),
+  node('custom: group', [custom], (tokens) => ({ key: 'custom', tokens }), keptGroup),
 ];
 
-/** The widths of the anchors; the same list until a width changes, whatever else an anchor decides. */
-function anchorWidths(): (anchors: StyleDocument['type']['anchors']) => LengthSources['anchors'] {
-  let same: LengthSources['anchors'] = [];
-  return (anchors) => {
-    const now = inOrder(anchors).map(([id, { width }]) => [id, width] as const);
-    const isSame =
-      now.length === same.length &&
-      now.every(([id, width], index) => same[index]?.[0] === id && same[index][1] === width);
-    if (!isSame) same = now;
-    return same;
-  };
-}
+/** The tokens of each group by their ids: what changes in one group leaves the others’ as they are. */
+const INDEXES = GROUPS.map((group) =>
+  node(
+    'tokens: by their ids',
+    [group],
+    ({ tokens }) => byId(tokens),
+    (_, now) => now,
+  ),
+);
 
-/**
- * The assignment, found anew only when something has changed that it depends on: what is needed of
- * every pair, not the sizes that it follows from.
- */
-function assigner(): (
-  roles: StyleDocument['color']['roles'],
-  ramps: ReturnType<typeof deriveRamps>,
-  plans: readonly NeedPlan[],
-) => ReturnType<typeof assignRungs> {
-  let asked = '';
-  let same: readonly NeedPlan[] = [];
-  const found = memo(assignRungs);
-  return (roles, ramps, plans) => {
-    const now = plans.map(({ id, needed, color, on }) => `${id} ${needed} ${color} ${on}`).join();
-    if (now !== asked) {
-      asked = now;
-      same = plans;
-    }
-    return found(roles, ramps, same);
+const tokenById = node('tokens: all by their ids', INDEXES, (...indexes): Derived['tokenById'] => ({
+  get: (id) => indexes.findLast((index) => index.has(id))?.get(id),
+  has: (id) => indexes.some((index) => index.has(id)),
+}));
+
+const trailOf = node('tokens: trails', [...OWN_PARTS, imported], (...parts): Derived['trailOf'] => {
+  let all: ReadonlyMap<string, () => Trail> | undefined;
+  return (id) => {
+    // The system’s own come last, so that they count where an imported one is hidden.
+    all ??= new Map(
+      parts.toReversed().flatMap(({ made }) => made().map((token) => [token.id, token.trail])),
+    );
+    return all.get(id)?.();
   };
-}
+});
+
+/** What every system’s sheet begins with: the page itself, and no faked bold or italic, ever. */
+const ground = ruleNode(
+  'ground',
+  [
+    ({ type }: StyleDocument) => type.root,
+    node('ground: slug', [colors], (all) => all.get('page')?.slug),
+  ],
+  (root, page): Rule[] => [
+    ...(root === undefined || root === 100
+      ? []
+      : [{ selector: 'html', declarations: [['font-size', `${root}%`]] } as const]),
+    { selector: ':root', declarations: [['font-synthesis', 'none']] },
+    ...(page !== undefined
+      ? [
+          {
+            selector: 'body',
+            declarations: [['background-color', `var(--color-${page})`]],
+          } as const,
+        ]
+      : []),
+  ],
+);
+
+/** All rules in the order in which the sheet has them; those of breakpoints come last, to win. */
+const RULES: readonly Node<RuleGroup>[] = (
+  [
+    ['ground', ground],
+    ['type', typeRules],
+    ['baseline', baseline],
+    ['narrow', narrow],
+    ['color', colorRules],
+    ['families', familyRules],
+    ['color-classes', colorClasses],
+    ['veils', veilRules],
+    ['components', componentRules],
+    ['parts', partRules],
+    ['pull', pullRules],
+    ['grid', gridRules],
+    ['layout', layoutRules],
+    ['patterns', patternClasses],
+    ['shape', shapeRules],
+    ['breakpoints', breakpointRulesOf],
+  ] as const
+).map(([key, part]) =>
+  node(
+    `${key}: group of rules`,
+    [part],
+    (rules) => ({ key, rules }),
+    (before, now) => (before?.rules === now.rules ? before : now),
+  ),
+);
+
+const tokens = node(
+  'tokens',
+  GROUPS,
+  (...all) => join(...all.map((group) => group.tokens)),
+  (_, now) => now,
+);
+
+const sameList = <Thing>(
+  before: readonly Thing[] | undefined,
+  now: readonly Thing[],
+): readonly Thing[] =>
+  before?.length === now.length && before.every((thing, index) => thing === now[index])
+    ? before
+    : now;
+
+const groups = node('tokens: groups', GROUPS, (...all): readonly TokenGroup[] => all, sameList);
+const rules = node('rules: groups', RULES, (...all): readonly RuleGroup[] => all, sameList);
 
 /**
  * A function from documents to all that follows from them. It remembers each part of the last
  * result and computes only what a change has touched, so that a slider can ask for it at every
- * movement. The same document always gives the same result.
+ * movement. The same document always gives the same result. `onCompute` hears of each part that was
+ * computed.
  */
-export function createDeriver(): (document: StyleDocument) => Derived {
-  const fittings = memo(deriveFittings);
-  const styles = memo(deriveStyles);
-  const faces = memo(deriveFaces);
-  const typeTokens = memo(deriveTypeTokens);
-  const typeRules = memo(deriveTypeRules);
-  const ramps = memo(deriveRamps);
-  const needPlans = memo(
-    (
-      color: StyleDocument['color'],
-      textStyles: ReturnType<typeof deriveStyles>,
-      level: StyleDocument['brief']['conformance'],
-    ) =>
-      needsOf({
-        texts: color.texts,
-        roles: color.roles,
-        styles: textStyles,
-        level,
-        plainLinks: color.plainLinks ?? false,
-      }),
-  );
-  const assignment = assigner();
-  const needs = memo(deriveNeeds);
-  const gradients = memo(deriveGradients);
-  const familyRules = memo(deriveFamilyRules);
-  const colorClasses = memo(deriveColorClasses);
-  const veilRules = memo(deriveVeilRules);
-  const colorRoles = memo(deriveColorRoles);
-  const colorTokens = memo(deriveColorTokens);
-  const pairs = memo(derivePairs);
-  const colorRules = memo(deriveColorRules);
-  const steps = memo(deriveSteps);
-  const grid = memo(deriveGrid);
-  const widths = memo(anchorWidths());
-  const lengthSources = memo(
-    (
-      steps: LengthSources['steps'],
-      anchors: LengthSources['anchors'],
-      unit: LengthSources['unit'],
-      breakpoints: LengthSources['breakpoints'],
-      root: number,
-    ): LengthSources => ({ steps, anchors, unit, breakpoints, root }),
-  );
-  const spaces = memo(deriveSpaces);
-  const spaceTokens = memo(deriveSpaceTokens);
-  const gridTokens = memo(deriveGridTokens);
-  const parts = memo(deriveParts);
-  const layoutTokens = memo(deriveLayoutTokens);
-  const patterns = memo(derivePatterns);
-  const shapeTokens = memo(deriveShapeTokens);
-  const shapeRules = memo(deriveShapeRules);
-  const layoutRules = memo(deriveLayoutRules);
-  const gridRules = memo(
-    (ranges: ReturnType<typeof deriveGrid>, layout: StyleDocument['layout'], root: number) => ({
-      classes: deriveGridRules(ranges, breakpointSlugs(layout)),
-      from: gridFrom(ranges, root),
-    }),
-  );
-  const spaceRules = memo(breakpointRules);
-  const pullRules = memo(derivePullRules);
-  const semantic = memo((...parts: readonly Token[][]) => {
-    const own = parts.flat();
-    return { own, byId: byId(own) };
-  });
-  const componentTokens = memo(deriveComponentTokens);
-  const componentRules = memo(deriveComponentRules);
-  const customTokens = memo(deriveCustomTokens);
-  const joined = memo(join);
-  const whole = memo((document: StyleDocument): Derived => {
-    const { brief, color, content, fonts, layout, shape, space, tokens, type } = document;
-    const root = rootShare(type);
-    const spaceSteps = steps(space);
-    const ranges = grid(layout);
-    const allSpaces = spaces(
-      space.roles,
-      lengthSources(spaceSteps, widths(type.anchors), type.unit, layout.breakpoints, root),
-      ranges,
-    );
-    const textFittings = fittings(type, content, layout, allSpaces, ranges);
-    const textStyles = styles(fonts, type, brief.languages, textFittings);
-    const allRamps = ramps(color.sources, color.neutral, color.rungNames, color.darkChroma);
-    const plans = needPlans(color, textStyles, brief.conformance);
-    const assigned = assignment(color.roles, allRamps, plans);
-    const colors = colorRoles(color.roles, allRamps, assigned);
-    const allGradients = gradients(color.gradients, colors);
-    const textPairs = pairs(color.texts, textStyles, colors);
-    const base = semantic(
-      typeTokens(fonts, type, textStyles, spaceSteps),
-      colorTokens(color, allRamps, colors, allGradients),
-      gridTokens(ranges, root),
-      spaceTokens(space, spaceSteps, allSpaces, root),
-      layoutTokens(layout, root),
-      shapeTokens(shape, colors, allSpaces, root),
-    );
-    const spaceParts = parts(space.parts, allSpaces, spaceSteps, root);
-    const allPatterns = patterns(layout.patterns, colors, spaceSteps);
-    const gridClasses = gridRules(ranges, layout, root);
-    return {
-      ...joined(
-        base.own,
-        componentTokens(base.byId, colors),
-        spaceParts.tokens,
-        customTokens(tokens),
-      ),
-      styles: textStyles,
-      ramps: allRamps,
-      colors,
-      pairs: textPairs,
-      needs: needs(plans, colors),
-      assignment: assigned,
-      gradients: allGradients,
-      steps: spaceSteps,
-      spaces: allSpaces,
-      grid: ranges,
-      patterns: allPatterns,
-      faces: faces(textStyles, brief.languages, content.story.aside !== ''),
-      rules: [
-        ...groundRules(colors.get('page')?.slug, type.root),
-        ...typeRules(fonts, type, textStyles),
-        ...colorRules(colors, textPairs),
-        ...familyRules(colors, (textStyles.get('label') ?? textStyles.get('body'))?.slug),
-        ...colorClasses(colors, allGradients, color.plainLinks ?? false),
-        ...veilRules(color.veils, colors, textStyles),
-        ...componentRules(base.byId, colors),
-        ...spaceParts.rules,
-        ...pullRules(space.roles, allSpaces),
-        ...gridClasses.classes,
-        ...layoutRules(layout, allPatterns),
-        ...shapeRules(shape, colors),
-        ...spaceRules(allSpaces, gridClasses.from),
-      ],
+export function createDeriver(
+  onCompute?: (name: string) => void,
+): (document: StyleDocument) => Derived {
+  const read = createGraph(onCompute);
+  let last: { readonly document: StyleDocument; readonly derived: Derived } | undefined;
+  return (document) => {
+    if (last?.document === document) return last.derived;
+    const ask = read(document);
+    const derived: Derived = {
+      tokens: ask(tokens),
+      groups: ask(groups),
+      tokenById: ask(tokenById),
+      trailOf: ask(trailOf),
+      hidden: ask(hidden),
+      styles: ask(styles),
+      ramps: ask(ramps),
+      colors: ask(colors),
+      pairs: ask(pairs),
+      needs: ask(needs),
+      assignment: ask(assignment),
+      gradients: ask(gradients),
+      steps: ask(steps),
+      spaces: ask(spaces),
+      grid: ask(gridRanges),
+      patterns: ask(patterns),
+      faces: ask(faces),
+      rules: ask(rules),
     };
-  });
-  return whole;
+    last = { document, derived };
+    return derived;
+  };
 }
 
 /** Derives once, remembering nothing. */

@@ -1,11 +1,11 @@
 import type { Hex } from '../color/srgb.ts';
 import type { FontFamily, FontFile } from '../fonts/family.ts';
 import type { StandIn } from '../fonts/stand-in.ts';
-import type { Face, Mode, Part, SpaceUse } from '../system/document.ts';
+import type { ColorRole, Face, Mode, Part, SpaceUse } from '../system/document.ts';
 import type { SolvedGrid } from '../space/grid.ts';
 import type { KnownRange } from '../system/grid-knowns.ts';
 import type { FluidSize } from '../type/fluid.ts';
-import type { Token, TokenValue } from '../tokens/token.ts';
+import type { Token, TokenValue, Trail, TrailDecision } from '../tokens/token.ts';
 import type { GradientSpace } from '../color/gradient.ts';
 
 /** The face that sets a text: what the decisions ask for, and the nearest weight that is there. */
@@ -15,14 +15,18 @@ export interface StyleFace {
   readonly weight: number;
 }
 
-/** A text role with all that its class says. */
-export interface TextStyle extends StyleFace {
+/** A text role with the faces that set it. */
+export interface TextSetting extends StyleFace {
   readonly id: string;
   readonly name: string;
   readonly slug: string;
   readonly face: Face;
   /** On screens narrower than `fonts.narrow.below`, where another face sets it there. */
   readonly narrow?: StyleFace;
+}
+
+/** A text role with all that its class says. */
+export interface TextStyle extends TextSetting {
   readonly place: number;
   readonly size: FluidSize;
   /** Whether the role decides sizes itself, rather than by its place alone. */
@@ -47,6 +51,8 @@ export interface DerivedRamp {
   readonly wide?: string;
   /** What its rungs are called in tokens. */
   readonly rungNames: readonly string[];
+  /** What it rests on. */
+  readonly decision: TrailDecision;
 }
 
 /** What a paint comes out as in one mode. */
@@ -69,6 +75,7 @@ export interface DerivedColorRole {
   readonly colors: Readonly<Record<Mode, Hex>>;
   /** How each mode came about. */
   readonly painted: Readonly<Record<Mode, Painted>>;
+  readonly decided: ColorRole;
 }
 
 /**
@@ -213,10 +220,27 @@ export interface DeliveredFace {
   readonly screens: 'all' | 'wide' | 'narrow';
 }
 
-/** Everything that follows from a document. */
+/** Tokens that stand together in the sheet, because they change together. */
+export interface TokenGroup {
+  readonly key: string;
+  readonly tokens: readonly Token[];
+}
+
+/** Rules of one origin, in the order in which the sheet has them. */
+export interface RuleGroup {
+  readonly key: string;
+  readonly rules: readonly Rule[];
+}
+
+/** Everything that follows from a document. What a change leaves as it was stays the very same value. */
 export interface Derived {
   readonly tokens: readonly Token[];
-  readonly tokenById: ReadonlyMap<string, Token>;
+  readonly groups: readonly TokenGroup[];
+  readonly tokenById: Pick<ReadonlyMap<string, Token>, 'get' | 'has'>;
+  /** Why a token is what it is; nothing where there is no such token. */
+  readonly trailOf: (id: string) => Trail | undefined;
+  /** The imported tokens, by their ids in the document, that one of the system hides. */
+  readonly hidden: readonly string[];
   readonly styles: ReadonlyMap<string, TextStyle>;
   readonly ramps: ReadonlyMap<string, DerivedRamp>;
   readonly colors: ReadonlyMap<string, DerivedColorRole>;
@@ -231,5 +255,5 @@ export interface Derived {
   readonly grid: readonly GridRange[];
   readonly patterns: readonly DerivedPattern[];
   readonly faces: readonly DeliveredFace[];
-  readonly rules: readonly Rule[];
+  readonly rules: readonly RuleGroup[];
 }

@@ -1,5 +1,5 @@
 import type { Derived } from '../derive/derived.ts';
-import { tokenOf } from '../derive/space.ts';
+import { tokenOf } from '../derive/space/space.ts';
 import { findingsOf, isAccepted } from '../checks/checks.ts';
 import { reasonName, inOrder, type StyleDocument } from '../system/document.ts';
 import { chosenFaces, faceWords } from '../system/faces.ts';

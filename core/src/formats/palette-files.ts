@@ -1,6 +1,6 @@
 import { parseColor } from '../color/parse-color.ts';
 import type { Hex } from '../color/srgb.ts';
-import { colorJson } from '../derive/color-json.ts';
+import { colorJson } from '../derive/color/color-json.ts';
 import { slugs } from '../tokens/token.ts';
 import { readDtcg } from './read-dtcg.ts';
 

@@ -1,11 +1,11 @@
 import type { Derived, Rule } from '../derive/derived.ts';
-import { tokenOf } from '../derive/space.ts';
-import { sizeOfPlaceIn } from '../derive/styles.ts';
+import { tokenOf } from '../derive/space/space.ts';
+import { sizeOfPlaceIn } from '../derive/type/styles.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
-import { propertyOf, type Token } from '../tokens/token.ts';
+import { everyMode, propertyOf, type Token } from '../tokens/token.ts';
 import { fluidCss, fluidPx, fluidSize, type FluidSize } from '../type/fluid.ts';
 import { placeSlug } from '../type/scale.ts';
-import { joinRules, writeCssRules } from './css.ts';
+import { writeCss } from './css.ts';
 
 /** Where sizes change: as decided, or at the anchors and midway between them. */
 export function breakpointsOf({ anchors, breakpoints }: StyleDocument['type']): readonly number[] {
@@ -53,25 +53,26 @@ export function writeStepped(document: StyleDocument, derived: Derived): string 
       length.plain === undefined ? [] : [[id, length.plain] as const],
     ),
   );
-  const tokens = derived.tokens.map((token): Token => {
+  const stepped = (token: Token): Token => {
     const size = flowing.get(token.id);
     const css = size ? still(size, 0) : plain.get(token.id);
-    if (css === undefined) return token;
-    const value = { ...token.values.light, css };
-    return { ...token, values: { light: value, dark: value } };
-  });
-  const tokenById = new Map(tokens.map((token) => [token.id, token]));
+    return css === undefined
+      ? token
+      : { ...token, values: everyMode({ ...token.values.light, css }) };
+  };
   const rules = breakpointsOf(document.type).map((widthPx): Rule => ({
     selector: ':root',
     within: `@media (width >= ${widthPx}px)`,
     declarations: [...flowing].flatMap(([id, size]) => {
-      const token = tokenById.get(id);
+      const token = derived.tokenById.get(id);
       return token && size.unit !== 'cqi'
         ? [[propertyOf(token), still(size, widthPx)] as const]
         : [];
     }),
   }));
-  return joinRules(
-    writeCssRules({ ...derived, tokens, tokenById, rules: [...rules, ...derived.rules] }),
-  );
+  return writeCss({
+    ...derived,
+    groups: derived.groups.map((group) => ({ ...group, tokens: group.tokens.map(stepped) })),
+    rules: [{ key: 'stepped', rules }, ...derived.rules],
+  });
 }

@@ -1,7 +1,7 @@
 import type { Derived, Rule } from '../derive/derived.ts';
-import { breakpointSlugs } from '../derive/space.ts';
+import { breakpointSlugs } from '../derive/space/space.ts';
 import { inOrder, type SpaceLength, type StyleDocument } from '../system/document.ts';
-import { joinRules, rulesCss } from './css.ts';
+import { rulesCss } from './sheet.ts';
 
 /** What classes do, in readable words, and the property of each. */
 const KINDS: readonly (readonly [word: string, property: string])[] = [
@@ -68,4 +68,4 @@ export function utilityRules(document: StyleDocument, derived: Derived): readonl
 
 /** The classes as a style sheet, to be loaded after `tokens.css`, whose properties they use. */
 export const writeUtilities = (document: StyleDocument, derived: Derived): string =>
-  joinRules(rulesCss(utilityRules(document, derived)));
+  rulesCss(utilityRules(document, derived));

@@ -1,8 +1,8 @@
 import type { Derived } from '../derive/derived.ts';
 import { roleToken } from '../derive/components.ts';
-import { raiseClass } from '../derive/shape.ts';
+import { raiseClass } from '../derive/shape/shape.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
-import { veilSlugs } from '../derive/veil.ts';
+import { veilSlugs } from '../derive/color/veil.ts';
 import { paintedArtwork } from './artwork.ts';
 import { logoOf } from './mark.ts';
 import { element, type ProofElement, type ProofNode } from './node.ts';

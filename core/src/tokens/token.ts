@@ -41,6 +41,10 @@ export interface Token {
   readonly type: string;
   readonly values: Readonly<Record<Mode, TokenValue>>;
   readonly description?: string;
+}
+
+/** A token as it is made, which can still say why it is what it is. */
+export interface MadeToken extends Token {
   /** Asked for only when somebody looks: a sentence costs more than the number it explains. */
   readonly trail: () => Trail;
 }

@@ -1,5 +1,6 @@
 import { derive } from '@garnish/core/derive/derive';
-import { FONT_FOLDER, writeCss } from '@garnish/core/formats/css';
+import { writeCss } from '@garnish/core/formats/css';
+import { FONT_FOLDER } from '@garnish/core/formats/sheet';
 import { writeDtcg } from '@garnish/core/formats/dtcg';
 import { writeHandoff } from '@garnish/core/formats/handoff';
 import { writeUtilities } from '@garnish/core/formats/utilities';

@@ -17,7 +17,7 @@ interface Entry {
 const MOST = 60;
 
 function entriesOf(
-  { decided, findings, id }: SystemState,
+  { decided, findings, id }: Pick<SystemState, 'decided' | 'findings' | 'id'>,
   store: SystemStore,
   go: (address: string) => void,
 ): Entry[] {
@@ -97,7 +97,7 @@ function entriesOf(
 /** Everything that can be gone to or done, by a few letters of its name. */
 export default function Find({ onClose }: { readonly onClose: () => void }) {
   const store = useStore();
-  const state = useSystem();
+  const state = useSystem(({ decided, findings, id }) => ({ decided, findings, id }));
   const navigate = useNavigate();
   const [sought, setSought] = useState('');
   const [at, setAt] = useState(0);

@@ -2,7 +2,7 @@ import { Suspense, useEffect, useState, type MouseEvent } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useLocation } from 'react-router';
 import { Proof } from '../proof/proof.tsx';
-import { useStore, useSystem } from '../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../system/system-context.ts';
 import { Copy } from '../ui/copy.tsx';
 import { Message } from '../ui/message.tsx';
 import { lazyPart, useServerSilent } from '../ui/patient.ts';
@@ -42,7 +42,10 @@ const ANYWHERE_BUT_TYPING = {
 /** The open system: bar, strip, bench and proof. */
 export function Shell() {
   const store = useStore();
-  const { conflict, decided, deleted, refused } = useSystem();
+  const conflict = useSystem((state) => state.conflict);
+  const decided = useDecided(['name']);
+  const deleted = useSystem((state) => state.deleted);
+  const refused = useSystem((state) => state.refused);
   const { wide } = usePreferences();
   const [finding, setFinding] = useState(false);
   const { name } = decided.document;

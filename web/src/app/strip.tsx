@@ -1,29 +1,31 @@
-import type { Derived } from '@garnish/core/derive/derived';
 import { nearestWeight } from '@garnish/core/fonts/family';
-import type { Brief, FontChoice, StyleDocument } from '@garnish/core/system/document';
+import type { FontChoice } from '@garnish/core/system/document';
 import { chosenFaces } from '@garnish/core/system/faces';
 import { fluidPx } from '@garnish/core/type/fluid';
-import { memo, type ReactNode } from 'react';
+import type { ComponentType } from 'react';
 import { NavLink } from 'react-router';
 import { AREAS, type AreaId } from '../areas/areas.ts';
-import type { SystemState } from '../system/store.ts';
-import { useSystem } from '../system/system-context.ts';
+import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { useFace } from '../ui/use-face.ts';
 
 const HEIGHT = 42;
 
-const Mood = ({ mood }: Pick<Brief, 'mood'>) => (
-  <span className="text-sm leading-tight text-balance text-base-content italic">
-    {mood.length > 0 ? mood.join(', ') : 'no words yet'}
-  </span>
-);
+function Mood() {
+  const mood = useSystem((state) => state.decided.document.brief.mood);
+  return (
+    <span className="text-sm leading-tight text-balance text-base-content italic">
+      {mood.length > 0 ? mood.join(', ') : 'no words yet'}
+    </span>
+  );
+}
 
 function Letters({ family, weight }: FontChoice) {
   const fontFamily = useFace(family);
   return <span style={{ fontFamily, fontWeight: nearestWeight(family, weight) }}>Rg</span>;
 }
 
-const Faces = memo(function Faces({ fonts }: { readonly fonts: StyleDocument['fonts'] }) {
+function Faces() {
+  const fonts = useSystem((state) => state.decided.document.fonts);
   return (
     <span className="flex items-baseline gap-1 text-[1.75rem] leading-[1.2]">
       {chosenFaces(fonts)
@@ -33,14 +35,11 @@ const Faces = memo(function Faces({ fonts }: { readonly fonts: StyleDocument['fo
         ))}
     </span>
   );
-});
-
-interface StairProps {
-  readonly heading: StyleDocument['fonts']['roles']['heading'];
-  readonly styles: Derived['styles'];
 }
 
-function Stair({ heading, styles }: StairProps) {
+function Stair() {
+  const heading = useSystem((state) => state.decided.document.fonts.roles.heading);
+  const styles = useSystemLater((state) => state.decided.derived.styles);
   const face = useFace(heading.family);
   const sizes = [...new Set([...styles.values()].map(({ size }) => fluidPx(size, 1440)))].sort(
     (one, other) => one - other,
@@ -60,7 +59,8 @@ function Stair({ heading, styles }: StairProps) {
   );
 }
 
-const Ramps = memo(function Ramps({ ramps }: Pick<Derived, 'ramps'>) {
+function Ramps() {
+  const ramps = useSystemLater((state) => state.decided.derived.ramps);
   return (
     <span className="flex w-full gap-0.5" style={{ height: HEIGHT }}>
       {[...ramps.values()].slice(0, 4).map(({ id, colors }) => (
@@ -72,9 +72,10 @@ const Ramps = memo(function Ramps({ ramps }: Pick<Derived, 'ramps'>) {
       ))}
     </span>
   );
-});
+}
 
-const Steps = memo(function Steps({ steps: all }: Pick<Derived, 'steps'>) {
+function Steps() {
+  const all = useSystemLater((state) => state.decided.derived.steps);
   const steps = [...all.values()];
   const largest = Math.max(...steps.map(({ px }) => px));
   return (
@@ -88,41 +89,45 @@ const Steps = memo(function Steps({ steps: all }: Pick<Derived, 'steps'>) {
       ))}
     </span>
   );
-});
+}
 
-const Count = ({ decided }: SystemState) => (
-  <span className="figures text-2xl leading-none">{decided.derived.tokens.length}</span>
-);
+function Count() {
+  const count = useSystem((state) => state.decided.derived.tokens.length);
+  return <span className="figures text-2xl leading-none">{count}</span>;
+}
 
-const Waiting = ({ findings }: SystemState) => {
-  const repair = findings.filter(({ severity }) => severity === 'repair').length;
-  const look = findings.length - repair;
+/** How many findings are to be repaired, and how many to be looked at; of one area, or of all. */
+const useCounts = (area?: AreaId): { readonly repair: number; readonly look: number } =>
+  useSystem(({ findings }) => {
+    const own = area === undefined ? findings : findings.filter((one) => one.area === area);
+    const repair = own.filter(({ severity }) => severity === 'repair').length;
+    return { repair, look: own.length - repair };
+  });
+
+function Waiting() {
+  const { repair, look } = useCounts();
   return (
     <span className="figures text-2xl leading-none">
       <span className={repair > 0 ? 'text-error' : ''}>{repair}</span>
       {look > 0 && <span className="text-warning">+{look}</span>}
     </span>
   );
-};
+}
 
 /** The live picture of each area. */
-const PICTURES: Readonly<Record<AreaId, (state: SystemState) => ReactNode>> = {
-  brief: ({ decided }) => <Mood mood={decided.document.brief.mood} />,
-  fonts: ({ decided }) => <Faces fonts={decided.document.fonts} />,
-  type: ({ decided: { document, derived } }) => (
-    <Stair heading={document.fonts.roles.heading} styles={derived.styles} />
-  ),
-  color: ({ decided }) => <Ramps ramps={decided.derived.ramps} />,
-  space: ({ decided }) => <Steps steps={decided.derived.steps} />,
-  tokens: (state) => <Count {...state} />,
-  review: (state) => <Waiting {...state} />,
+const PICTURES: Readonly<Record<AreaId, ComponentType>> = {
+  brief: Mood,
+  fonts: Faces,
+  type: Stair,
+  color: Ramps,
+  space: Steps,
+  tokens: Count,
+  review: Waiting,
 };
 
-function Marks({ area, findings }: { readonly area: AreaId } & Pick<SystemState, 'findings'>) {
-  const own = findings.filter((finding) => finding.area === area);
-  const repair = own.filter(({ severity }) => severity === 'repair').length;
-  const look = own.length - repair;
-  if (own.length === 0) return null;
+function Marks({ area }: { readonly area: AreaId }) {
+  const { repair, look } = useCounts(area);
+  if (repair + look === 0) return null;
   return (
     <span className="figures flex gap-1.5 text-xs">
       {repair > 0 && (
@@ -143,27 +148,29 @@ function Marks({ area, findings }: { readonly area: AreaId } & Pick<SystemState,
 
 /** The whole system at a glance: each area shows what has been decided in it. */
 export function Strip() {
-  const state = useSystem();
   return (
     <nav
       aria-label="Areas"
       className="flex overflow-x-auto border-t border-line px-4 max-lg:border-b"
     >
-      {AREAS.map(({ id, name }) => (
-        <NavLink
-          key={id}
-          to={id}
-          className="group relative flex min-h-[5.375rem] min-w-28 flex-1 flex-col justify-between border-e border-t-[3px] border-e-line border-t-transparent px-2.5 pt-2 pb-1.5 first:border-s first:border-s-line hover:bg-base-200 aria-[current=page]:border-t-primary aria-[current=page]:bg-base-100"
-        >
-          <span aria-hidden className="flex h-11 items-end overflow-hidden">
-            {PICTURES[id](state)}
-          </span>
-          <span className="flex items-baseline justify-between gap-2 text-quiet group-aria-[current=page]:text-base-content">
-            {name}
-            <Marks area={id} findings={state.findings} />
-          </span>
-        </NavLink>
-      ))}
+      {AREAS.map(({ id, name }) => {
+        const Picture = PICTURES[id];
+        return (
+          <NavLink
+            key={id}
+            to={id}
+            className="group relative flex min-h-[5.375rem] min-w-28 flex-1 flex-col justify-between border-e border-t-[3px] border-e-line border-t-transparent px-2.5 pt-2 pb-1.5 first:border-s first:border-s-line hover:bg-base-200 aria-[current=page]:border-t-primary aria-[current=page]:bg-base-100"
+          >
+            <span aria-hidden className="flex h-11 items-end overflow-hidden">
+              <Picture />
+            </span>
+            <span className="flex items-baseline justify-between gap-2 text-quiet group-aria-[current=page]:text-base-content">
+              {name}
+              <Marks area={id} />
+            </span>
+          </NavLink>
+        );
+      })}
     </nav>
   );
 }

@@ -2,7 +2,7 @@ import { Moon, Redo2, Search, Sun, Undo2, type LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Step } from '../system/history.ts';
 import type { SystemState } from '../system/store.ts';
-import { useStore, useSystem } from '../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../system/system-context.ts';
 import { useNameDraft } from '../ui/name-field.tsx';
 import { setPreferences, usePreferences } from './preferences.ts';
 
@@ -63,7 +63,10 @@ function StepButton({ word, keys, Icon, step, onClick }: StepButtonProps) {
 /** Where one is, whether it is saved, and the way back. */
 export function TopBar({ onFind }: { readonly onFind: () => void }) {
   const store = useStore();
-  const { decided, saving, why, stacks } = useSystem();
+  const decided = useDecided(['name']);
+  const saving = useSystem((state) => state.saving);
+  const why = useSystem((state) => state.why);
+  const stacks = useSystem((state) => state.stacks);
   const { look } = usePreferences();
   const undo = stacks.undo.at(-1);
   const redo = stacks.redo.at(-1);

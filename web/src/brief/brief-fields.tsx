@@ -27,7 +27,7 @@ const MOST_WORDS = 4;
 
 export function MoodField() {
   const store = useStore();
-  const { mood } = useSystem().decided.document.brief;
+  const { mood } = useSystem((state) => state.decided.document.brief);
   return (
     <Toggles
       label="Mood"
@@ -41,7 +41,7 @@ export function MoodField() {
 
 export function LanguagesField() {
   const store = useStore();
-  const { languages } = useSystem().decided.document.brief;
+  const { languages } = useSystem((state) => state.decided.document.brief);
   const id = useId();
   return (
     <>
@@ -80,7 +80,7 @@ export function LanguagesField() {
 
 export function NeedsField() {
   const store = useStore();
-  const { needs } = useSystem().decided.document.brief;
+  const { needs } = useSystem((state) => state.decided.document.brief);
   return (
     <Toggles
       label="Needs"

@@ -1,5 +1,5 @@
 import type { TextStyle } from '@garnish/core/derive/derived';
-import { middlePx } from '@garnish/core/derive/styles';
+import { middlePx } from '@garnish/core/derive/type/styles';
 import { lineHeightOf } from '@garnish/core/type/line-height';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';

@@ -1,5 +1,5 @@
 import type { Derived } from '@garnish/core/derive/derived';
-import { gridAt } from '@garnish/core/derive/grid';
+import { gridAt } from '@garnish/core/derive/space/grid';
 
 interface DrawnGridProps {
   readonly grid: Derived['grid'];

@@ -1,3 +1,4 @@
+import type { SheetBlock } from '@garnish/core/formats/sheet';
 import {
   bottomOf,
   childrenOf,
@@ -161,13 +162,13 @@ function labelsOf(patches: readonly Patch[], scale: number): Said[] {
 interface DrawnSpacesProps {
   readonly page: Document;
   readonly scale: number;
-  readonly rules: readonly string[];
+  readonly sheet: readonly SheetBlock[];
   readonly widthPx: number;
   readonly document: StyleDocument;
 }
 
 /** Every padding, gap, margin and size over the proof, with its value and its token. */
-export function DrawnSpaces({ page, scale, rules, widthPx, document }: DrawnSpacesProps) {
+export function DrawnSpaces({ page, scale, sheet, widthPx, document }: DrawnSpacesProps) {
   const [patches, setPatches] = useState<readonly Patch[]>([]);
   useEffect(() => {
     const measure = (): void => {
@@ -188,7 +189,7 @@ export function DrawnSpaces({ page, scale, rules, widthPx, document }: DrawnSpac
       page.removeEventListener('scroll', measure);
       page.fonts.removeEventListener('loadingdone', measure);
     };
-  }, [page, rules, widthPx, scale, document]);
+  }, [page, sheet, widthPx, scale, document]);
   return (
     <div className="pointer-events-none absolute inset-0 overflow-hidden">
       <svg className="absolute inset-0 h-full w-full" aria-hidden>

@@ -1,3 +1,4 @@
+import type { SheetBlock } from '@garnish/core/formats/sheet';
 import { useEffect, useState } from 'react';
 
 interface Said {
@@ -44,12 +45,12 @@ interface DrawnProps {
   readonly kind: 'values' | 'units';
   readonly scale: number;
   readonly rootPx: number;
-  readonly rules: readonly string[];
+  readonly sheet: readonly SheetBlock[];
   readonly widthPx: number;
 }
 
 /** Small labels over the proof, each at the text that it speaks of. */
-export function Drawn({ page, kind, scale, rootPx, rules, widthPx }: DrawnProps) {
+export function Drawn({ page, kind, scale, rootPx, sheet, widthPx }: DrawnProps) {
   const [said, setSaid] = useState<readonly Said[]>([]);
   useEffect(() => {
     const measure = (): void => setSaid(textsIn(page, rootPx, kind));
@@ -61,7 +62,7 @@ export function Drawn({ page, kind, scale, rootPx, rules, widthPx }: DrawnProps)
       page.removeEventListener('scroll', measure);
       page.fonts.removeEventListener('loadingdone', measure);
     };
-  }, [page, kind, rootPx, rules, widthPx, scale]);
+  }, [page, kind, rootPx, sheet, widthPx, scale]);
   return (
     <ul
       className="pointer-events-none absolute inset-0 overflow-hidden"

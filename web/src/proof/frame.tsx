@@ -1,30 +1,20 @@
-import { joinRules } from '@garnish/core/formats/css';
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { withoutFonts } from '@garnish/core/proof/without-fonts';
-import { rootShare } from '@garnish/core/derive/styles';
-import { inOrder } from '@garnish/core/system/document';
+import { rootShare } from '@garnish/core/derive/type/styles';
 import { homePage } from '@garnish/core/proof/home';
 import { ROOT_PX } from '@garnish/core/type/fluid';
-import {
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useState,
-  type ReactPortal,
-  type RefObject,
-} from 'react';
+import { useEffect, useLayoutEffect, useMemo, useState, type RefObject } from 'react';
 import { createPortal } from 'react-dom';
 import { usePreferences } from '../app/preferences.ts';
-import type { View } from '../system/store.ts';
+import { useShown, useStore, useSystem } from '../system/system-context.ts';
+import { liveSheet, type LiveSheet } from './live-sheet.ts';
 import { litRule, useLit } from './lit.ts';
 import { renderNode } from './render.tsx';
 
 interface Page {
   readonly document: Document;
-  readonly exported: CSSStyleSheet;
+  readonly exported: LiveSheet;
   readonly arrangement: CSSStyleSheet;
-  /** The rules that the sheet holds now. */
-  readonly shown: { current: readonly string[] };
 }
 
 /** The frame's document with its two sheets: the exported one, and the arrangement of the page. */
@@ -32,41 +22,23 @@ function prepare(frame: HTMLIFrameElement): Page | undefined {
   const { contentDocument: document, contentWindow } = frame;
   if (!document || !contentWindow || document.readyState === 'loading') return undefined;
   const { CSSStyleSheet: FrameSheet } = contentWindow as Window & typeof globalThis;
-  const exported = new FrameSheet();
+  const exported = liveSheet(new FrameSheet());
   const arrangement = new FrameSheet();
   arrangement.replaceSync(ARRANGEMENT);
-  document.adoptedStyleSheets = [exported, arrangement];
-  return { document, exported, arrangement, shown: { current: [] } };
-}
-
-/**
- * Makes the frame's sheet hold these rules. Only rules that differ are replaced: font faces that
- * stay the same are not loaded and laid out again at every movement of a slider.
- */
-function showRules({ exported, shown }: Page, rules: readonly string[]): void {
-  const before = shown.current;
-  shown.current = rules;
-  if (before.length !== rules.length) {
-    exported.replaceSync(joinRules(rules));
-    return;
-  }
-  rules.forEach((rule, index) => {
-    if (rule === before[index]) return;
-    exported.deleteRule(index);
-    exported.insertRule(rule, index);
-  });
+  document.adoptedStyleSheets = [exported.sheet, arrangement];
+  return { document, exported, arrangement };
 }
 
 /** Lays a sheet that is never exported over the two; none takes it away. */
 function simulate({ document, exported, arrangement }: Page, css: string): void {
   const FrameSheet = document.defaultView?.CSSStyleSheet;
   if (css === '' || !FrameSheet) {
-    document.adoptedStyleSheets = [exported, arrangement];
+    document.adoptedStyleSheets = [exported.sheet, arrangement];
     return;
   }
   const simulation = new FrameSheet();
   simulation.replaceSync(css);
-  document.adoptedStyleSheets = [exported, arrangement, simulation];
+  document.adoptedStyleSheets = [exported.sheet, arrangement, simulation];
 }
 
 /** What the grid is drawn at where the system holds its lines to none. */
@@ -78,22 +50,52 @@ body { position: relative; }
 body::after { content: ''; position: absolute; inset: 0; pointer-events: none; opacity: 0.35; background: repeating-linear-gradient(to bottom, transparent 0 calc(${unitPx / ROOT_PX}rem - 1px), currentcolor calc(${unitPx / ROOT_PX}rem - 1px) ${unitPx / ROOT_PX}rem); }
 `;
 
-/** What of the derived values the page's elements depend on: their classes, not their sizes. */
-const classesOf = ({ derived, document }: View): string =>
-  [
-    ...[...derived.styles.values()].map(({ id, slug }) => `${id}:${slug}`),
-    ...[...derived.colors.values()].map(({ id, slug }) => `${id}:${slug}`),
-    ...derived.patterns.map(({ id, slug, on }) => `${id}:${slug}:${on.slug}`),
-    ...('hang' in document.space.roles.items ? ['hang'] : []),
-    ...inOrder(document.shape.shadows).map(([id, { name }]) => `${id}:${name}`),
-    ...derived.pairs.map(({ style, part, color, on }) =>
-      [style.id, part, color.id, on.id].join(':'),
-    ),
-  ].join(' ');
+/** The sheet of what is shown, in the frame: all that most movements change. */
+function ShownSheet({ page }: { readonly page: Page }) {
+  const sheet = useSystem((state) => state.shown.sheet);
+  useLayoutEffect(() => page.exported.show(sheet), [page, sheet]);
+  return null;
+}
+
+/** The page's elements: made of the site's words and of the names of the rules, never of sizes or colors. */
+function ShownPage({ page, editing }: { readonly page: Page; readonly editing: boolean }) {
+  const store = useStore();
+  const made = useSystem(({ shown: { document, derived } }) => ({
+    name: document.name,
+    content: document.content,
+    veils: document.color.veils,
+    languages: document.brief.languages,
+    logo: document.layout.logo,
+    cards: document.shape.cards,
+    rules: derived.rules,
+  }));
+  const tree = useMemo(() => {
+    const { document, derived } = store.state().shown;
+    return renderNode(homePage(document, derived), editing);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what it is made of says when it is another
+  }, [store, made, editing]);
+  return createPortal(tree, page.document.body);
+}
+
+/** What is laid over the page and never exported. */
+function Simulation({ page }: { readonly page: Page }) {
+  const { proofFonts, proofRoot, proofDrawn } = usePreferences();
+  const lit = useLit();
+  const { document, derived } = useShown(['fonts', 'type'], ['faces']);
+  const css = [
+    ...(proofFonts === 'arrived' ? [] : [withoutFonts(document.fonts, derived.faces, proofFonts)]),
+    ...(proofRoot === ROOT_PX
+      ? []
+      : [`html { font-size: ${proofRoot * rootShare(document.type)}px; }`]),
+    ...(lit.length > 0 ? [litRule(lit)] : []),
+    ...(proofDrawn === 'baseline' ? [baselineGrid(document.type.baseline ?? BASELINE_PX)] : []),
+  ].join('\n');
+  useLayoutEffect(() => simulate(page, css), [page, css]);
+  return null;
+}
 
 interface FrameProps {
   readonly frame: RefObject<HTMLIFrameElement | null>;
-  readonly view: View;
   readonly theme: 'light' | 'dark';
   readonly editing: boolean;
   readonly widthPx: number;
@@ -104,60 +106,16 @@ interface FrameProps {
 
 /**
  * The proof itself: a frame with a real viewport width that shows the home page with the exported
- * style sheet, byte for byte.
+ * style sheet, rule by rule.
  */
-export function Frame({
-  frame,
-  view,
-  theme,
-  editing,
-  widthPx,
-  heightPx,
-  scale,
-  onReady,
-}: FrameProps) {
+export function Frame({ frame, theme, editing, widthPx, heightPx, scale, onReady }: FrameProps) {
   const [page, setPage] = useState<Page>();
-  const { proofFonts, proofRoot, proofDrawn } = usePreferences();
-  const lit = useLit();
-  const { document: system, derived, rules } = view;
-  const classes = classesOf(view);
-  const tree = useMemo(
-    () => renderNode(homePage(system, derived), editing),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- sizes and colors reach the page by the sheet alone
-    [
-      system.name,
-      system.content,
-      system.color.veils,
-      system.brief.languages,
-      system.layout.logo,
-      system.shape.cards,
-      classes,
-      editing,
-    ],
-  );
-
-  useLayoutEffect(() => {
-    if (page) showRules(page, rules);
-  }, [page, rules]);
-  const simulation = [
-    ...(proofFonts === 'arrived' ? [] : [withoutFonts(system.fonts, derived.faces, proofFonts)]),
-    ...(proofRoot === ROOT_PX
-      ? []
-      : [`html { font-size: ${proofRoot * rootShare(system.type)}px; }`]),
-    ...(lit.length > 0 ? [litRule(lit)] : []),
-    ...(proofDrawn === 'baseline' ? [baselineGrid(system.type.baseline ?? BASELINE_PX)] : []),
-  ].join('\n');
-  useLayoutEffect(() => {
-    if (page) simulate(page, simulation);
-  }, [page, simulation]);
   useLayoutEffect(() => {
     page?.document.documentElement.setAttribute('data-theme', theme);
   }, [page, theme]);
   useEffect(() => {
     if (page) onReady(page.document);
   }, [page, onReady]);
-
-  const portal: ReactPortal | undefined = page && createPortal(tree, page.document.body);
   return (
     <>
       <iframe
@@ -168,7 +126,13 @@ export function Frame({
         style={{ width: widthPx, height: heightPx / scale, transform: `scale(${scale})` }}
         onLoad={(event) => setPage(prepare(event.currentTarget))}
       />
-      {portal}
+      {page && (
+        <>
+          <ShownSheet page={page} />
+          <Simulation page={page} />
+          <ShownPage page={page} editing={editing} />
+        </>
+      )}
     </>
   );
 }

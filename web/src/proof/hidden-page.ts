@@ -1,9 +1,9 @@
-import { joinRules } from '@garnish/core/formats/css';
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { homePage } from '@garnish/core/proof/home';
 import { writeHtml } from '@garnish/core/proof/node';
-import type { View } from '../system/store.ts';
+import type { View } from '../system/views.ts';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
+import { liveSheet } from './live-sheet.ts';
 
 const HEIGHT_PX = 900;
 
@@ -13,13 +13,15 @@ const ALL_LAID_OUT = '* { content-visibility: visible !important; }';
 /** The site's page in a frame that nobody sees, with the exported sheet. */
 export interface HiddenPage {
   readonly document: Document;
+  /** Makes the page that of another view: only what differs is written. */
+  readonly show: (view: View) => void;
   /** Makes the screen so wide, and waits for the faces that it needs. */
   readonly resize: (widthPx: number) => Promise<void>;
   readonly remove: () => void;
 }
 
 /** Opens such a page; nothing where the frame cannot be read. */
-export async function openHiddenPage(view: View): Promise<HiddenPage | undefined> {
+export async function openHiddenPage(): Promise<HiddenPage | undefined> {
   const frame = document.createElement('iframe');
   frame.src = '/proof/';
   frame.title = 'Measured, not shown';
@@ -39,16 +41,19 @@ export async function openHiddenPage(view: View): Promise<HiddenPage | undefined
     frame.remove();
     return undefined;
   }
-  const [exported, arrangement] = ['', ARRANGEMENT + ALL_LAID_OUT].map((css) => {
-    const sheet = new FrameSheet();
-    sheet.replaceSync(css);
-    return sheet;
-  });
-  if (exported && arrangement) page.adoptedStyleSheets = [exported, arrangement];
-  exported?.replaceSync(joinRules(view.rules));
-  page.body.innerHTML = writeHtml(homePage(view.document, view.derived), sanitizedSvg);
+  const exported = liveSheet(new FrameSheet());
+  const arrangement = new FrameSheet();
+  arrangement.replaceSync(ARRANGEMENT + ALL_LAID_OUT);
+  page.adoptedStyleSheets = [exported.sheet, arrangement];
+  let markup = '';
   return {
     document: page,
+    show(view) {
+      exported.show(view.sheet);
+      const next = writeHtml(homePage(view.document, view.derived), sanitizedSvg);
+      if (next !== markup) page.body.innerHTML = next;
+      markup = next;
+    },
     async resize(widthPx) {
       frame.style.width = `${widthPx}px`;
       await page.fonts.ready;

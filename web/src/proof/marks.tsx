@@ -1,3 +1,4 @@
+import type { SheetBlock } from '@garnish/core/formats/sheet';
 import type { Finding } from '@garnish/core/checks/finding';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -48,12 +49,12 @@ interface MarksProps {
   readonly findings: readonly Finding[];
   readonly theme: 'light' | 'dark';
   readonly scale: number;
-  readonly rules: readonly string[];
+  readonly sheet: readonly SheetBlock[];
   readonly widthPx: number;
 }
 
 /** Marks at the proof's edge where a finding is seen, and a frame around what was asked for. */
-export function Marks({ page, findings, theme, scale, rules, widthPx }: MarksProps) {
+export function Marks({ page, findings, theme, scale, sheet, widthPx }: MarksProps) {
   const [marks, setMarks] = useState<readonly Mark[]>([]);
   const [shown, setShown] = useState<Box>();
   const spot = useSpot();
@@ -74,7 +75,7 @@ export function Marks({ page, findings, theme, scale, rules, widthPx }: MarksPro
       page.removeEventListener('scroll', measure);
       page.fonts.removeEventListener('loadingdone', later);
     };
-  }, [page, findings, theme, rules, widthPx, scale]);
+  }, [page, findings, theme, sheet, widthPx, scale]);
 
   useEffect(() => {
     if (!spot) return;

@@ -1,4 +1,4 @@
-import type { View } from '../system/store.ts';
+import type { View } from '../system/views.ts';
 import { openHiddenPage } from './hidden-page.ts';
 
 /** Where a text stands in a frame, as shares of it. */
@@ -34,10 +34,11 @@ export async function measureHero(
   view: View,
   widths: readonly number[],
 ): Promise<readonly PictureFrame[]> {
-  const hidden = await openHiddenPage(view);
+  const hidden = await openHiddenPage();
   if (!hidden) return [];
   const { document: page } = hidden;
   try {
+    hidden.show(view);
     const found: PictureFrame[] = [];
     for (const screenPx of widths) {
       await hidden.resize(screenPx);

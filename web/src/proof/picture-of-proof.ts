@@ -1,5 +1,5 @@
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
-import { joinRules } from '@garnish/core/formats/css';
+import { sheetCss, type SheetBlock } from '@garnish/core/formats/sheet';
 
 const TALLEST_PX = 1400;
 
@@ -25,20 +25,22 @@ async function withData(text: string, pattern: RegExp, base: string): Promise<st
 /** What is visible of the proof’s page, as pixels: drawn by the browser from the page’s own markup. */
 export async function pictureOfProof(
   page: Document,
-  rules: readonly string[],
+  sheet: readonly SheetBlock[],
 ): Promise<OffscreenCanvas> {
   const width = page.documentElement.clientWidth;
   const height = Math.min(TALLEST_PX, page.documentElement.scrollHeight);
   // Only the faces that are in use: the browser has loaded those.
-  const used = rules.filter(
-    (rule) =>
-      !rule.startsWith('@font-face') ||
-      [...page.fonts].some(
-        ({ family, status }) =>
-          status === 'loaded' && rule.includes(`"${family.replaceAll('"', '')}"`),
-      ),
+  const loaded = new Set(
+    [...page.fonts]
+      .filter(({ status }) => status === 'loaded')
+      .map(({ family }) => family.replaceAll('"', '')),
   );
-  const css = await withData(joinRules(used), /url\("(fonts\/[^"]+)"\)/g, '/proof/');
+  const used = sheet.filter(({ rules: [first] }) => {
+    if (first?.selector !== '@font-face') return true;
+    const family = first.declarations.find(([property]) => property === 'font-family')?.[1] ?? '';
+    return loaded.has(family.replaceAll('"', ''));
+  });
+  const css = await withData(sheetCss(used), /url\("(fonts\/[^"]+)"\)/g, '/proof/');
   const theme = page.documentElement.getAttribute('data-theme') ?? 'light';
   const markup = await withData(
     new XMLSerializer().serializeToString(page.body),

@@ -2,9 +2,9 @@ import { Maximize2, Minimize2 } from 'lucide-react';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { setPreferences, usePreferences } from '../app/preferences.ts';
+import { setPreferences, usePreferences, type Preferences } from '../app/preferences.ts';
 import { decisionAddress } from '../findings/address.ts';
-import { useSystem } from '../system/system-context.ts';
+import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { Drawn } from './drawn.tsx';
 import { DrawnGrid } from './drawn-grid.tsx';
@@ -72,9 +72,64 @@ function usePointing(page: Document | undefined, editing: boolean): string | und
   return uses;
 }
 
+/** Measures the page while the proof is there; shows nothing itself. */
+function LayoutFindings() {
+  useLayoutFindings();
+  return null;
+}
+
+interface OverlaysProps {
+  readonly page: Document;
+  readonly theme: 'light' | 'dark';
+  readonly scale: number;
+  readonly widthPx: number;
+  readonly rootPx: number;
+  readonly drawn: Preferences['proofDrawn'];
+}
+
+/** What is drawn over the page; it follows what moves in the next frame. */
+function Overlays({ page, theme, scale, widthPx, rootPx, drawn }: OverlaysProps) {
+  const findings = useSystemLater((state) => state.findings);
+  const { document, derived, sheet } = useSystemLater((state) => state.shown);
+  return (
+    <>
+      <Marks
+        page={page}
+        findings={findings}
+        theme={theme}
+        scale={scale}
+        sheet={sheet}
+        widthPx={widthPx}
+      />
+      {(drawn === 'values' || drawn === 'units') && (
+        <Drawn
+          page={page}
+          kind={drawn}
+          scale={scale}
+          rootPx={rootPx}
+          sheet={sheet}
+          widthPx={widthPx}
+        />
+      )}
+      {drawn === 'spaces' && (
+        <DrawnSpaces
+          page={page}
+          scale={scale}
+          sheet={sheet}
+          widthPx={widthPx}
+          document={document}
+        />
+      )}
+      {drawn === 'grid' && (
+        <DrawnGrid grid={derived.grid} widthPx={widthPx} rootPx={rootPx} scale={scale} />
+      )}
+    </>
+  );
+}
+
 /** The site's own page, live: at a chosen width, in a chosen theme. */
 export function Proof() {
-  const { findings, shown, decided } = useSystem();
+  const isTrying = useSystem(({ shown, decided }) => shown !== decided);
   const preferences = usePreferences();
   const { proofTheme: theme, proofWidth: widthPx, wide, editing, proofFonts } = preferences;
   const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity, proofBlur } = preferences;
@@ -85,7 +140,6 @@ export function Proof() {
   const { width: roomPx, height: roomHeightPx } = useMeasured(room);
   const uses = usePointing(page, editing);
   useWriting(page, editing);
-  useLayoutFindings();
   const scale = Math.min(1, roomPx / widthPx);
   // Zoom makes the page's own screen narrower, and everything on it larger.
   const zoom = proofZoom / 100;
@@ -186,6 +240,7 @@ export function Proof() {
           {wide ? <Minimize2 size={14} aria-hidden /> : <Maximize2 size={14} aria-hidden />}
         </button>
       </div>
+      <LayoutFindings />
       {asReader && <Reader />}
       <SeenFilters severity={proofSeverity / 100} />
       <Ruler widthPx={widthPx} onChange={setWidth} lengthPx={roomPx} />
@@ -200,7 +255,6 @@ export function Proof() {
           >
             <Frame
               frame={frame}
-              view={shown}
               theme={theme}
               editing={editing}
               widthPx={pagePx}
@@ -210,40 +264,13 @@ export function Proof() {
             />
           </div>
           {page && (
-            <Marks
+            <Overlays
               page={page}
-              findings={findings}
               theme={theme}
               scale={scale * zoom}
-              rules={shown.rules}
-              widthPx={pagePx}
-            />
-          )}
-          {page && (proofDrawn === 'values' || proofDrawn === 'units') && (
-            <Drawn
-              page={page}
-              kind={proofDrawn}
-              scale={scale * zoom}
-              rootPx={proofRoot}
-              rules={shown.rules}
-              widthPx={pagePx}
-            />
-          )}
-          {page && proofDrawn === 'spaces' && (
-            <DrawnSpaces
-              page={page}
-              scale={scale * zoom}
-              rules={shown.rules}
-              widthPx={pagePx}
-              document={shown.document}
-            />
-          )}
-          {proofDrawn === 'grid' && (
-            <DrawnGrid
-              grid={shown.derived.grid}
               widthPx={pagePx}
               rootPx={proofRoot}
-              scale={scale * zoom}
+              drawn={proofDrawn}
             />
           )}
           <div
@@ -274,7 +301,7 @@ export function Proof() {
         {uses?.split(' ').join('  ') ??
           (proofFonts !== 'arrived'
             ? 'as before the fonts have come; choose “with its fonts” under Fonts, delivery'
-            : shown !== decided
+            : isTrying
               ? 'tried, not taken: Enter takes it, Escape goes back'
               : editing
                 ? 'click words to change them: Enter takes them, Escape goes back'

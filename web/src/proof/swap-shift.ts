@@ -1,5 +1,5 @@
 import { BEFORE_FONTS, withoutFonts, type BeforeFonts } from '@garnish/core/proof/without-fonts';
-import type { View } from '../system/store.ts';
+import type { View } from '../system/views.ts';
 
 /** How far things move when the fonts arrive, in CSS px of the proof. */
 export interface Shift {

@@ -2,8 +2,10 @@ import { checkPages } from '@garnish/core/checks/page/page-checks';
 import type { MeasuredPage } from '@garnish/core/checks/page/measured-page';
 import { REFLOW_PX } from '@garnish/core/checks/page/reflow';
 import { inOrder } from '@garnish/core/system/document';
-import { useEffect, useSyncExternalStore } from 'react';
+import type { Token } from '@garnish/core/tokens/token';
+import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { useStore, useSystem } from '../system/system-context.ts';
+import type { View } from '../system/views.ts';
 import { openHiddenPage, type HiddenPage } from './hidden-page.ts';
 import { breathe, measureLayout } from './measure-layout.ts';
 
@@ -31,43 +33,98 @@ const tell = (measured: LastMeasured): void => {
 export const useLastMeasured = (): LastMeasured | undefined =>
   useSyncExternalStore(subscribe, () => last);
 
-/**
- * Measures the page as it is laid out, whenever the system has changed and come to rest: at the
- * narrowest screen, at each breakpoint and at a wide one, in a frame that nobody sees. What is found
- * joins the other findings.
- */
-export function useLayoutFindings(): void {
-  const store = useStore();
-  const { decided } = useSystem();
-  useEffect(() => {
-    let isOff = false;
-    const measure = async (): Promise<void> => {
-      const page = await openHiddenPage(decided);
-      if (!page) return;
-      try {
-        await measureIn(page);
-      } finally {
-        page.remove();
-      }
-    };
-    const measureIn = async (page: HiddenPage): Promise<void> => {
-      const widths = [
-        ...new Set([
-          REFLOW_PX,
-          ...inOrder(decided.document.layout.breakpoints).map(([, { width }]) => width),
-          WIDE_PX,
-        ]),
-      ].sort((one, other) => one - other);
+/** Types of tokens that only paint: whatever they are, nothing on the page stands elsewhere. */
+const PAINT: ReadonlySet<string> = new Set(['color', 'gradient', 'shadow']);
+
+/** What the layout of a page follows from. */
+interface LayoutSources {
+  readonly tokens: readonly Token[];
+  readonly others: readonly unknown[];
+}
+
+const sourcesOf = ({ document, derived }: View): LayoutSources => ({
+  tokens: derived.tokens.filter(({ type }) => !PAINT.has(type)),
+  others: [
+    derived.rules,
+    derived.faces,
+    document.name,
+    document.content,
+    document.color.veils,
+    document.brief.languages,
+    document.layout,
+    document.shape.cards,
+  ],
+});
+
+const areSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
+  one.length === other.length && one.every((thing, index) => thing === other[index]);
+
+const isSameLayout = (one: LayoutSources, other: LayoutSources): boolean =>
+  areSame(one.others, other.others) && areSame(one.tokens, other.tokens);
+
+const widthsOf = ({ document }: View): readonly number[] =>
+  [
+    ...new Set([
+      REFLOW_PX,
+      ...inOrder(document.layout.breakpoints).map(([, { width }]) => width),
+      WIDE_PX,
+    ]),
+  ].sort((one, other) => one - other);
+
+/** Measures pages in one hidden frame that stays; a page whose layout follows from the same is not measured again. */
+function measurer() {
+  let opening: Promise<HiddenPage | undefined> | undefined;
+  let known: { readonly of: LayoutSources; readonly pages: readonly MeasuredPage[] } | undefined;
+  let isClosed = false;
+  return {
+    async pagesOf(view: View, isOff: () => boolean): Promise<readonly MeasuredPage[] | undefined> {
+      const sources = sourcesOf(view);
+      if (known && isSameLayout(known.of, sources)) return known.pages;
+      const page = await (opening ??= openHiddenPage());
+      if (isClosed) page?.remove();
+      if (!page || isOff()) return undefined;
+      page.show(view);
+      const widths = widthsOf(view);
       const pages: MeasuredPage[] = [];
       let ms = 0;
       for (const width of widths) {
         await page.resize(width);
         const started = performance.now();
-        const measured = await measureLayout(page.document, () => isOff);
-        if (!measured) return;
+        const measured = await measureLayout(page.document, isOff);
+        if (!measured) return undefined;
         ms += performance.now() - started;
         pages.push(measured);
       }
+      known = { of: sources, pages };
+      tell({ elements: pages.at(-1)?.boxes.length ?? 0, widths, ms });
+      return pages;
+    },
+    close(): void {
+      isClosed = true;
+      void opening?.then((page) => page?.remove());
+    },
+  };
+}
+
+/**
+ * Measures the page as it is laid out, whenever its lengths or its words have changed and come to rest: at
+ * the narrowest screen, at each breakpoint and at a wide one, in a frame that nobody sees. What is found
+ * joins the other findings.
+ */
+export function useLayoutFindings(): void {
+  const store = useStore();
+  const decided = useSystem((state) => state.decided);
+  const measuring = useRef<ReturnType<typeof measurer> | undefined>(undefined);
+  useEffect(() => {
+    const own = measurer();
+    measuring.current = own;
+    return () => own.close();
+  }, []);
+  useEffect(() => {
+    let isOff = false;
+    const measure = async (): Promise<void> => {
+      const pages = await measuring.current?.pagesOf(decided, () => isOff);
+      if (!pages || isOff) return;
       const checks = checkPages(pages, decided.document, decided.derived);
       let step = checks.next();
       while (!step.done) {
@@ -76,7 +133,6 @@ export function useLayoutFindings(): void {
         step = checks.next();
       }
       store.found('layout', step.value);
-      tell({ elements: pages.at(-1)?.boxes.length ?? 0, widths, ms });
     };
     const timer = setTimeout(() => void measure(), SETTLE_MS);
     return () => {

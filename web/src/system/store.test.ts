@@ -141,6 +141,9 @@ const unit = (): number => store.state().decided.document.space.unit;
 /** Lets timers run and promises settle. */
 const settle = (ms = 500): Promise<void> => jest.advanceTimersByTimeAsync(ms);
 
+/** The checks come after the frame that shows a change. */
+const looked = (): Promise<void> => settle(1);
+
 beforeEach(() => {
   jest.useFakeTimers();
   server = fakeServer();
@@ -203,7 +206,7 @@ describe('a change', () => {
     expect([unit(), server.changes.length]).toEqual([8, 0]);
   });
 
-  test('of a color lets go of what was measured on the page, of type keeps it', () => {
+  test('of a color lets go of what was measured on the page, of type keeps it', async () => {
     const measured = {
       id: 'vivid-hues:light',
       severity: 'look',
@@ -218,12 +221,14 @@ describe('a change', () => {
     store.found('colors', [measured]);
     expect(store.state().findings).toContain(measured);
     store.change([{ op: 'replace', path: '/type/anchors/items/wide/base', value: 19 }], 'base');
+    await looked();
     expect(store.state().findings).toContain(measured);
     store.change([{ op: 'replace', path: '/color/neutral/tint', value: 0.5 }], 'tint');
+    await looked();
     expect(store.state().findings).not.toContain(measured);
   });
 
-  test('of what a finding speaks of lets go of it until the page is measured again', () => {
+  test('of what a finding speaks of lets go of it until the page is measured again', async () => {
     const measured = {
       id: 'off-scale:card.gap',
       severity: 'look',
@@ -238,9 +243,35 @@ describe('a change', () => {
     store.change([{ op: 'add', path: '/space/parts/card.gap', value: { px: 22 } }], 'a gap');
     store.found('layout', [measured]);
     setUnit(4);
+    await looked();
     expect(store.state().findings).toContain(measured);
     store.change([{ op: 'remove', path: '/space/parts/card.gap' }], 'its usual role');
+    await looked();
     expect(store.state().findings).not.toContain(measured);
+  });
+
+  test('is shown at once, and looked at by the checks after the frame', async () => {
+    const before = store.state().findings;
+    store.change(
+      [{ op: 'replace', path: '/type/anchors/items/narrow/base', value: 9 }],
+      'a small base',
+    );
+    expect(store.state().decided.document.type.anchors.items['narrow']?.base).toBe(9);
+    expect(store.state().findings).toBe(before);
+    await looked();
+    expect(store.state().findings.map(({ id }) => id)).toContain('size:body');
+  });
+
+  test('that changes no finding leaves the list of them the very same', async () => {
+    store.change(
+      [{ op: 'replace', path: '/type/anchors/items/narrow/base', value: 9 }],
+      'a small base',
+    );
+    await looked();
+    const before = store.state().findings;
+    store.change([{ op: 'replace', path: '/name', value: 'another name' }], 'name');
+    await looked();
+    expect(store.state().findings).toBe(before);
   });
 
   test('that would not fit is told beforehand, and nothing is changed', () => {
@@ -269,7 +300,7 @@ describe('a change', () => {
     const after = store.state().decided;
     expect(after.document.color).toBe(before.document.color);
     expect(after.derived.ramps).toBe(before.derived.ramps);
-    expect(after.rules).not.toEqual(before.rules);
+    expect(after.sheet).not.toEqual(before.sheet);
   });
 });
 

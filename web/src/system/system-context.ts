@@ -1,5 +1,9 @@
-import { createContext, use, useSyncExternalStore } from 'react';
+import type { Derived } from '@garnish/core/derive/derived';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { createContext, use, useDeferredValue, useRef, useSyncExternalStore } from 'react';
+import { sameParts } from './same-parts.ts';
 import type { SystemState, SystemStore } from './store.ts';
+import type { View } from './views.ts';
 
 export const SystemContext = createContext<SystemStore | undefined>(undefined);
 
@@ -10,7 +14,56 @@ export function useStore(): SystemStore {
   return store;
 }
 
-export function useSystem(): SystemState {
+/**
+ * What a component shows of the open system: it is drawn again only when that is another. Several things
+ * are selected as one record, whose parts are compared.
+ */
+export function useSystem<Selected>(select: (state: SystemState) => Selected): Selected {
   const { state, subscribe } = useStore();
-  return useSyncExternalStore(subscribe, state);
+  const last = useRef<{ readonly value: Selected } | undefined>(undefined);
+  const snapshot = (): Selected => {
+    const value = select(state());
+    if (!last.current || !sameParts(last.current.value, value)) last.current = { value };
+    return last.current.value;
+  };
+  return useSyncExternalStore(subscribe, snapshot);
 }
+
+const picked = <Whole extends object, Key extends keyof Whole>(
+  whole: Whole,
+  keys: readonly Key[],
+): Pick<Whole, Key> => Object.fromEntries(keys.map((key) => [key, whole[key]])) as Pick<Whole, Key>;
+
+/** Some parts of a view, by their names. */
+interface Parts<Of extends keyof StyleDocument, From extends keyof Derived> {
+  readonly document: Pick<StyleDocument, Of>;
+  readonly derived: Pick<Derived, From>;
+}
+
+const partsOf = <Of extends keyof StyleDocument, From extends keyof Derived>(
+  { document, derived }: View,
+  of: readonly Of[],
+  from: readonly From[],
+): Parts<Of, From> => ({ document: picked(document, of), derived: picked(derived, from) });
+
+/** The named parts of what is decided, and of what follows from it; drawn again when one of them changed. */
+export const useDecided = <
+  const Of extends keyof StyleDocument,
+  const From extends keyof Derived = never,
+>(
+  of: readonly Of[],
+  from: readonly From[] = [],
+): Parts<Of, From> => useSystem(({ decided }) => partsOf(decided, of, from));
+
+/** The same of what the proof shows: what is decided, or what is being tried. */
+export const useShown = <
+  const Of extends keyof StyleDocument,
+  const From extends keyof Derived = never,
+>(
+  of: readonly Of[],
+  from: readonly From[] = [],
+): Parts<Of, From> => useSystem(({ shown }) => partsOf(shown, of, from));
+
+/** What a component shows, a moment later: for drawings that may follow what the hand moves. */
+export const useSystemLater = <Selected>(select: (state: SystemState) => Selected): Selected =>
+  useDeferredValue(useSystem(select));

@@ -1,4 +1,4 @@
-import { centeredFrom } from '../../derive/layout.ts';
+import { centeredFrom } from '../../derive/space/layout.ts';
 import type { Finding, Repair } from '../finding.ts';
 import {
   gapsIn,

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { LanguagesField, MoodField, NeedsField, setBrief } from '../../brief/brief-fields.tsx';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
@@ -39,7 +39,8 @@ function Words({ label, hint, value, onChange }: WordsProps) {
 /** What the site is to do, for whom, and how it should feel: what every later choice is held against. */
 export default function BriefArea() {
   const store = useStore();
-  const { decided, findings } = useSystem();
+  const decided = useDecided(['brief', 'description']);
+  const findings = useSystem((state) => state.findings);
   const { brief } = decided.document;
   return (
     <Bench title="Brief">

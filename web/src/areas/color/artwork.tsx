@@ -3,7 +3,7 @@ import type { Hex } from '@garnish/core/color/srgb';
 import { jsonOf } from '@garnish/core/system/patch';
 import { useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { RoleSelect } from './role-select.tsx';
 import { sanitizedSvg } from '../../ui/sanitized-svg.ts';
@@ -16,7 +16,7 @@ const MOST_BYTES = 2 * 1024 * 1024;
 /** SVG of the site's own: what could act is taken out, and its fills are taken from roles. */
 export function ArtworkEditor() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['content'], ['colors']);
   const { proofTheme: mode } = usePreferences();
   const [told, setTold] = useState<{ readonly words: string; readonly wrong: boolean }>();
   const { artwork } = decided.document.content;

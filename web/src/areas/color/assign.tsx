@@ -1,10 +1,10 @@
 import { titleOf } from '@garnish/core/checks/judge';
-import { assignRungs, movesPatch } from '@garnish/core/derive/assign';
+import { assignRungs, movesPatch } from '@garnish/core/derive/color/assign';
 import type { Assignment, Move } from '@garnish/core/derive/derived';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { MODES } from '@garnish/core/system/document';
 import { useEffect, useState } from 'react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 
 const Moves = ({ moves }: { readonly moves: readonly Move[] }) => (
   <ul className="text-xs">
@@ -27,7 +27,7 @@ const Moves = ({ moves }: { readonly moves: readonly Move[] }) => (
  */
 export function Assign() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color'], ['assignment', 'needs', 'ramps']);
   const [found, setFound] = useState<Assignment & { readonly of: object }>();
   useEffect(() => () => store.tryOut(undefined), [store]);
   const { document, derived } = decided;

@@ -34,7 +34,7 @@ const SHOWN: Readonly<Record<ViewId, () => React.JSX.Element>> = {
 
 /** Colors in, ramps out; roles for light and dark; every color judged where it stands. */
 export default function ColorArea() {
-  const { findings } = useSystem();
+  const findings = useSystem((state) => state.findings);
   const [view, open] = useView(VIEWS);
   const short = findings.filter(({ id }) => id.startsWith('contrast:')).length;
   const Shown = SHOWN[view];

@@ -20,7 +20,7 @@ const WHY = {
 /** One pair in both themes: figures, strokes, and every way to make it pass. */
 export function ContrastDetail({ need, onClose }: ContrastDetailProps) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { document, derived } = decided;
   const both = judgedAll(derived).filter((judged) => judged.need === need);
   return (

@@ -3,7 +3,7 @@ import { contrastTable } from '@garnish/core/color/contrast';
 import { perceptualContrast } from '@garnish/core/color/perceptual';
 import type { Hex } from '@garnish/core/color/srgb';
 import type { Need } from '@garnish/core/derive/derived';
-import { colorsIn } from '@garnish/core/derive/paint';
+import { colorsIn } from '@garnish/core/derive/color/paint';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
@@ -129,7 +129,7 @@ const Sample = ({
 
 /** All pairs that are used, or every color on every color; one of them is looked at closely. */
 export function ContrastTable() {
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { proofTheme: mode } = usePreferences();
   const [filter, setFilter] = useState<Filter>('all');
   const [every, setEvery] = useState(false);

@@ -6,7 +6,7 @@ import { Pairs } from './pairs.tsx';
 
 /** Every color judged where it stands, and which text stands where. */
 export function ContrastView() {
-  const { findings } = useSystem();
+  const findings = useSystem((state) => state.findings);
   return (
     <>
       <Section title="Contrast" aside="of the emitted colors" full>

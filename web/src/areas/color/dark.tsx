@@ -1,6 +1,6 @@
 import type { Paint } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 
@@ -16,7 +16,7 @@ const NAMES = Object.keys(SEPARATIONS) as Separation[];
 /** Dark as a design of its own: how surfaces separate, and how much color vivid colors keep. */
 export function Dark() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color'], ['colors']);
   const { color } = decided.document;
   const { darkChroma = 1, plainLinks = false } = color;
   const { colors } = decided.derived;

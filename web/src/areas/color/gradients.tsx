@@ -12,7 +12,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
@@ -31,7 +31,7 @@ interface EditorProps {
 /** One gradient: its stops, the space it runs in, what the eye would stumble over, and text on it. */
 function GradientEditor({ gradient }: EditorProps) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['brief', 'color'], ['colors']);
   const { proofTheme: mode } = usePreferences();
   const { id, name, space, angle } = gradient;
   const path = `/color/gradients/items/${id}`;
@@ -226,7 +226,7 @@ function GradientEditor({ gradient }: EditorProps) {
 /** Gradients between roles, which follow them into both themes. */
 export function Gradients() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color'], ['gradients']);
   const { gradients, roles } = decided.document.color;
   const add = (): void => {
     const id = `gradient-${crypto.randomUUID().slice(0, 8)}`;

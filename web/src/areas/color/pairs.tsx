@@ -4,7 +4,7 @@ import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
 import { usePreferences } from '../../app/preferences.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
 import { RoleSelect } from './role-select.tsx';
 
@@ -33,7 +33,7 @@ const GRID =
 /** Which text stands in which color on which surface, and whether it can be read there. */
 export function Pairs() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color', 'type'], ['needs', 'pairs']);
   const { proofTheme } = usePreferences();
   const { color, type } = decided.document;
   const needs = new Map(decided.derived.needs.map((need) => [need.id, need]));

@@ -1,9 +1,9 @@
 import { differenceOf } from '@garnish/core/color/difference';
 import { NO_SHIFT, type Shift } from '@garnish/core/color/shift';
-import { nearDuplicates, shiftPatch } from '@garnish/core/derive/palette';
+import { nearDuplicates, shiftPatch } from '@garnish/core/derive/color/palette';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useState } from 'react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 
 const PARTS = [
@@ -16,7 +16,7 @@ const PARTS = [
 /** Moves every color at once, seen in the proof before it is taken; what is locked stays. */
 export function ShiftPalette() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color']);
   const { color } = decided.document;
   const [shift, setShift] = useState<Shift>(NO_SHIFT);
   const [locked, setLocked] = useState<ReadonlySet<string>>(new Set());
@@ -92,7 +92,7 @@ export function ShiftPalette() {
 /** Colors that were decided apart and are nearly the same, each with the way to make them one. */
 export function NearDuplicates() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color']);
   const [hundredths, setHundredths] = useState(4);
   const found = nearDuplicates(decided.document.color, hundredths / 100);
   return (

@@ -3,7 +3,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { useState } from 'react';
 import * as z from 'zod/mini';
 import { sendForm } from '../../api/client.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { drawnPicture } from '../../ui/picture.ts';
@@ -19,7 +19,7 @@ const KEPT_AS_IT_IS = new Set(['image/png', 'image/jpeg', 'image/webp', 'image/a
 /** Pictures with text on them, and artwork that follows the palette. */
 export function PicturesView() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color']);
   const { veils, roles } = decided.document.color;
   const [told, setTold] = useState<string>();
   const [busy, setBusy] = useState(false);

@@ -4,7 +4,7 @@ import type { Hex } from '@garnish/core/color/srgb';
 import { DISPLAY_PALETTES, nearestOf, type DisplayPalette } from '@garnish/core/image/displays';
 import { inOrder } from '@garnish/core/system/document';
 import { useState } from 'react';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 
@@ -16,7 +16,7 @@ interface RelatedProps {
 
 /** The colors that belong with one by the rules of the hue circle, turned by hand, each to be taken. */
 export function Related({ name, value, onTake }: RelatedProps) {
-  const { decided } = useSystem();
+  const decided = useDecided(['color']);
   const [rule, setRule] = useState<HueRule>('complement');
   const [turn, setTurn] = useState(0);
   const [within, setWithin] = useState('');

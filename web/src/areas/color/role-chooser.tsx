@@ -1,9 +1,9 @@
-import { colorsIn } from '@garnish/core/derive/paint';
+import { colorsIn } from '@garnish/core/derive/color/paint';
 import { removing } from '@garnish/core/system/collection';
 import { MODES, type Mode, type Paint } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useEffect, useRef, useState } from 'react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { bringIntoView } from '../../ui/bring-into-view.ts';
 import { ColorField } from '../../ui/color-field.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -22,7 +22,7 @@ const USUAL = /^(page|surface|raised|text|quiet|faint|line|line-strong|link|visi
 /** What a role is painted in: a wish or a held rung, a source itself, a color of its own, or a share. */
 export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color'], ['colors', 'ramps']);
   const [both, setBoth] = useState(false);
   useEffect(() => () => store.tryOut(undefined), [store]);
   const group = useRef<HTMLDivElement>(null);

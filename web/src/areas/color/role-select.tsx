@@ -1,6 +1,6 @@
 import { inOrder } from '@garnish/core/system/document';
 import type { ReactNode } from 'react';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided } from '../../system/system-context.ts';
 
 interface RoleSelectProps {
   readonly label: string;
@@ -19,7 +19,7 @@ interface RoleSelectProps {
 /** One of the color roles. */
 export function RoleSelect(props: RoleSelectProps) {
   const { label, value, onChange, bare = false, className = '', disabled, among, children } = props;
-  const { decided } = useSystem();
+  const decided = useDecided(['color']);
   const select = (
     <select
       className={`select ${bare ? 'bare' : 'w-full'} ${className}`}

@@ -4,7 +4,7 @@ import { jsonOf } from '@garnish/core/system/patch';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Notes } from '../../findings/note.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Assign } from './assign.tsx';
 import { Dark } from './dark.tsx';
@@ -13,7 +13,7 @@ import { PlainRoles, VividRoles, type OpenRole } from './roles.tsx';
 /** Adds the usual roles that an older system does not have yet. */
 function Missing() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color']);
   const { roles, sources } = decided.document.color;
   const [brand = 'neutral'] = sources.order;
   const ramp = (family: ColorFamily): string =>
@@ -57,7 +57,8 @@ function Missing() {
 
 /** What each color does, in light and in dark. */
 export function RolesView() {
-  const { decided, findings } = useSystem();
+  const decided = useDecided(['color']);
+  const findings = useSystem((state) => state.findings);
   const [parameters] = useSearchParams();
   const at = /^\/color\/roles\/items\/([^/]+)(?:\/(light|dark))?/.exec(parameters.get('at') ?? '');
   const named = at?.[1];

@@ -2,7 +2,7 @@ import { FAMILY_PARTS } from '@garnish/core/system/color-roles';
 import { adding } from '@garnish/core/system/collection';
 import { FAMILIES, inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus } from 'lucide-react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { useSearched } from '../../ui/use-searched.tsx';
 import { paintName } from './paint-name.ts';
 import { RoleChooser } from './role-chooser.tsx';
@@ -25,7 +25,7 @@ interface CellProps extends GroupProps {
 
 /** One role: light beside dark, each opens what it can be painted in. */
 function Cell({ id, name, open, onOpen }: CellProps) {
-  const { decided } = useSystem();
+  const decided = useDecided(['color'], ['colors', 'ramps']);
   const role = decided.document.color.roles.items[id];
   const derived = decided.derived.colors.get(id);
   if (!role || !derived) return <span />;
@@ -75,7 +75,7 @@ const Chooser = ({ open, onOpen, among }: GroupProps & { readonly among: readonl
 /** Surfaces, texts, lines, links, illustrations and roles of one's own. */
 export function PlainRoles({ open, onOpen }: GroupProps) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color']);
   const { roles } = decided.document.color;
   const { found: plain, field } = useSearched(
     inOrder(roles).filter(([id]) => !isOfFamily(id)),
@@ -109,7 +109,7 @@ export function PlainRoles({ open, onOpen }: GroupProps) {
 
 /** The vivid colors, one a row, with all that belongs to each. */
 export function VividRoles({ open, onOpen }: GroupProps) {
-  const { decided } = useSystem();
+  const decided = useDecided(['color']);
   const { roles } = decided.document.color;
   const families = FAMILIES.filter((id) => Object.hasOwn(roles.items, id));
   const parts = FAMILY_PARTS.filter((part) =>

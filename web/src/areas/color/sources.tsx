@@ -7,7 +7,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { ColorField } from '../../ui/color-field.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
@@ -47,7 +47,7 @@ function RampBands({ ramp }: { readonly ramp: DerivedRamp }) {
 /** The colors that everything comes from, each with its ramp, and the neutrals they tint. */
 export function Sources() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color'], ['ramps']);
   const [open, setOpen] = useState<string>();
   const [related, setRelated] = useState<string>();
   const { sources, neutral, roles } = decided.document.color;

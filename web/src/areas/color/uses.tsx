@@ -1,16 +1,16 @@
 import type { Hex } from '@garnish/core/color/srgb';
-import { usesOf } from '@garnish/core/derive/uses';
+import { usesOf } from '@garnish/core/derive/color/uses';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { light, litSelector } from '../../proof/lit.ts';
 import { presenceOf, tooMuch, type Presence, type Share } from '../../proof/measure-colors.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 
 /** Where a source and its ramp are used: tokens, roles, components, texts, spots in the proof. */
 export function WhereUsed() {
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const page = usePageInFrame();
   const { ramps } = decided.derived;
   const [source, setSource] = useState(decided.document.color.sources.order[0] ?? NEUTRAL);
@@ -125,7 +125,7 @@ function Bar({ label, shares, nameOf }: BarProps) {
 /** How much of the page is colored, measured in the proof as it stands. */
 export function Colored() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided([], ['colors']);
   const { proofTheme: mode } = usePreferences();
   const page = usePageInFrame();
   const [found, setFound] = useState<Presence>();

@@ -1,6 +1,6 @@
 import { neededContrast } from '@garnish/core/color/contrast';
 import { isHex, type Hex } from '@garnish/core/color/srgb';
-import { veilColor } from '@garnish/core/derive/veil';
+import { veilColor } from '@garnish/core/derive/color/veil';
 import { veilCss } from '@garnish/core/image/veil';
 import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, VEIL_SIDES, type Veil } from '@garnish/core/system/document';
@@ -9,7 +9,7 @@ import { Plus, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { measureHero, type PictureFrame } from '../../proof/measure-hero.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { useGesture } from '../../ui/gesture.ts';
 import { NameField } from '../../ui/name-field.tsx';
@@ -86,7 +86,7 @@ interface FrameProps {
 function Frame({ veil, id, frame, inHero, answer, marking, color, ink }: FrameProps) {
   const store = useStore();
   const gesture = useGesture();
-  const { decided } = useSystem();
+  const decided = useDecided([], ['styles']);
   const room = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const grab = useRef({ x: 0, y: 0 });
@@ -241,7 +241,7 @@ interface VeilEditorProps {
 /** Text over one picture, and the least veil at which it reads, proved at every width. */
 export function VeilEditor({ id, veil }: VeilEditorProps) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { proofTheme: mode, proofWidth } = usePreferences();
   const [marking, setMarking] = useState<Marking>('none');
   const [measured, setMeasured] = useState<readonly PictureFrame[]>([]);

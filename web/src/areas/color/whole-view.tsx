@@ -1,6 +1,6 @@
 import { colorName, uniqueName } from '@garnish/core/color/names';
 import { inOrder } from '@garnish/core/system/document';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { NearDuplicates, ShiftPalette } from './palette.tsx';
 import { Colored, WhereUsed } from './uses.tsx';
@@ -8,7 +8,7 @@ import { Colored, WhereUsed } from './uses.tsx';
 /** Names for all sources at once: from how they look, or their hex. */
 function Names() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color']);
   const sources = inOrder(decided.document.color.sources);
   const rename = (
     label: string,

@@ -1,7 +1,7 @@
 import type { FontFamily } from '@garnish/core/fonts/family';
 import { chosenFaces, faceWords } from '@garnish/core/system/faces';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided } from '../../system/system-context.ts';
 import { previewName, useFace } from '../../ui/use-face.ts';
 
 const DIGITS = '0123456789';
@@ -120,7 +120,7 @@ function Screen({ family, weight, sizePx, density, words }: ScreenProps) {
 
 /** The faces close up: their figures in a column, letters that are confused, and coarse screens. */
 export function CloseLook() {
-  const { decided } = useSystem();
+  const decided = useDecided(['content', 'fonts'], ['styles']);
   const { fonts, content } = decided.document;
   const { styles } = decided.derived;
   const { family, weight } = fonts.roles.text;

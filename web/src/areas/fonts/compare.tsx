@@ -4,7 +4,7 @@ import type { KeptPair } from '@garnish/core/system/keeper';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { useState } from 'react';
 import { useWriting } from '../../proof/use-writing.ts';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { useFace } from '../../ui/use-face.ts';
@@ -41,7 +41,7 @@ interface ColumnProps {
 
 /** The site's own words in one pair: a heading, a paragraph, a table of times, a button, a caption. */
 function Column({ pair, mode, scale, present }: ColumnProps) {
-  const { decided } = useSystem();
+  const decided = useDecided(['content', 'fonts'], ['colors', 'styles']);
   const { content, fonts } = decided.document;
   const { colors, styles } = decided.derived;
   const headingFace = useFace(pair.heading);

@@ -1,8 +1,8 @@
 import type { DeliveredFace } from '@garnish/core/derive/derived';
-import { firstVisit } from '@garnish/core/derive/faces';
+import { firstVisit } from '@garnish/core/derive/type/faces';
 import { isFirst } from '@garnish/core/fonts/family';
-import { FONT_FOLDER } from '@garnish/core/formats/css';
-import { useSystem } from '../../system/system-context.ts';
+import { FONT_FOLDER } from '@garnish/core/formats/sheet';
+import { useDecided, useSystem } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 
 const kilobytes = (bytes: number): string => `${(bytes / 1000).toFixed(0)} kB`;
@@ -45,7 +45,8 @@ const preloadsOf = (faces: readonly DeliveredFace[], below: number | undefined):
 
 /** The files that the decisions really need, against the budget, and what stands in until they come. */
 export function Delivery() {
-  const { decided, id } = useSystem();
+  const decided = useDecided(['brief', 'fonts'], ['faces']);
+  const id = useSystem((state) => state.id);
   const { faces } = decided.derived;
   const { fontBudgetKb } = decided.document.brief;
   const { narrow } = decided.document.fonts;

@@ -8,7 +8,7 @@ import {
 } from '@garnish/core/fonts/family-filter';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
 import { useTryList, type Candidate } from '../../ui/use-try-list.ts';
 import { choiceAt, choosing, nameOf, type Target } from './choosing.ts';
@@ -113,7 +113,7 @@ const Row = memo(function Row({ family, filter, chosen, weight }: RowProps) {
 
 /** Every family set in itself; moving through the list tries each in the proof. */
 export function FamilyList({ families, target }: FamilyListProps) {
-  const { decided } = useSystem();
+  const decided = useDecided(['fonts']);
   const { fonts } = decided.document;
   const choice = choiceAt(fonts, target);
   const chosen = choice?.family;

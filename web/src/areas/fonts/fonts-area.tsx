@@ -13,7 +13,7 @@ import { get } from '../../api/client.ts';
 import { familyList } from '../../api/resources.ts';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFace } from '../../ui/use-face.ts';
@@ -66,7 +66,7 @@ function Facts({ family }: { readonly family: FontFamily }) {
 
 function Chosen({ target }: { readonly target: Target }) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['fonts']);
   const { fonts } = decided.document;
   const choice = choiceAt(fonts, target);
   const { family, weight } = choice ?? fonts.roles.heading;
@@ -131,7 +131,7 @@ const VIEWS = ['families', 'pairs', 'set aside', 'close look', 'delivery'] as co
 
 /** What the pairs are ranked by, in a line, with the way to change it. */
 function BriefFact() {
-  const { decided } = useSystem();
+  const decided = useDecided(['brief']);
   const { languages, mood, needs } = decided.document.brief;
   return (
     <Fact>
@@ -146,7 +146,8 @@ function BriefFact() {
 
 /** The faces of a site: the list on the bench, every face tried in the proof. */
 export default function FontsArea() {
-  const { decided, findings } = useSystem();
+  const decided = useDecided(['fonts']);
+  const findings = useSystem((state) => state.findings);
   const [parameters] = useSearchParams();
   const at = parameters.get('at');
   const [wanted, setWanted] = useState(targetAt(at));

@@ -2,7 +2,7 @@ import { NARROW_SCREEN_PX } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
 import { setPreferences, usePreferences } from '../../app/preferences.ts';
 import { Fact } from '../../findings/fact.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
@@ -13,7 +13,7 @@ const BELOW_PX = 600;
 
 /** That the proof is too wide to show the pair for narrow screens, and the way to make it narrow. */
 export function ShownFrom() {
-  const { decided } = useSystem();
+  const decided = useDecided(['fonts']);
   const { proofWidth } = usePreferences();
   const below = decided.document.fonts.narrow?.below ?? 0;
   if (proofWidth < below) return null;
@@ -39,7 +39,7 @@ interface NarrowProps {
 /** Whether narrow screens have a pair of their own, and which of the two is being chosen. */
 export function Narrow({ target, onChange }: NarrowProps) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['fonts']);
   const { narrow, roles } = decided.document.fonts;
   const face = target.face === 'label' ? 'heading' : target.face;
   if (!narrow)

@@ -5,7 +5,7 @@ import type { Face } from '@garnish/core/system/document';
 import { chosenFaces } from '@garnish/core/system/faces';
 import { useEffect, useRef, useState } from 'react';
 import { LanguagesField, MoodField, NeedsField } from '../../brief/brief-fields.tsx';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
 import { useTryList, type Candidate, type TryList } from '../../ui/use-try-list.ts';
 import { choosingAll } from './choosing.ts';
@@ -93,7 +93,7 @@ function PairRow(props: PairRowProps) {
 
 /** Every pair that the brief allows, ranked, with the reasons. */
 export function Pairs({ families }: { readonly families: readonly FontFamily[] }) {
-  const { decided } = useSystem();
+  const decided = useDecided(['brief', 'fonts']);
   const { brief, fonts } = decided.document;
   const [held, setHeld] = useState<Face>();
   const [trios, setTrios] = useState(false);

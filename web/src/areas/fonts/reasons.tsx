@@ -1,12 +1,12 @@
 import { FONT_REASONS, reasonName } from '@garnish/core/system/document';
 import { useState } from 'react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Toggles } from '../../ui/toggles.tsx';
 
 /** Why these faces: kept with the decision, for whoever comes after. */
 export function Reasons() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['fonts']);
   const { because, note } = decided.document.fonts.reasons;
   const [draft, setDraft] = useState<string>();
   return (

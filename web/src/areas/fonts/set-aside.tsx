@@ -5,7 +5,7 @@ import { useState } from 'react';
 import useSWR from 'swr';
 import * as z from 'zod/mini';
 import { get, send } from '../../api/client.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
 import { choosingAll } from './choosing.ts';
 import { Compare, pairName } from './compare.tsx';
@@ -96,7 +96,7 @@ function Row({ keeper, compared, full, onCompare, onNote, onTake, onLetGo }: Row
 /** Pairs set aside, across all systems: searched, compared side by side, taken. */
 export function SetAside() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['fonts', 'name']);
   const { fonts, name } = decided.document;
   const { data, error, mutate } = useSWR<Keeper[], Error>(
     ADDRESS,

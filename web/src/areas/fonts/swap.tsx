@@ -13,7 +13,7 @@ const px = (value: number): string => value.toFixed(1);
 /** The moment at which the fonts arrive: seen in the proof, and measured there. */
 export function Swap() {
   const page = usePageInFrame();
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { proofFonts, proofWidth } = usePreferences();
   const [found, setFound] = useState<ReturnType<typeof swapShifts> & { width: number }>();
   return (

@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { decisionAddress } from '../../findings/address.ts';
 import { Note } from '../../findings/note.tsx';
-import type { View } from '../../system/store.ts';
+import type { View } from '../../system/views.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 
@@ -46,7 +46,10 @@ function unjudged({ document: { color, content } }: View): string {
 /** Everything the checks say, the most serious first, and what was accepted as it is. */
 export default function ReviewArea() {
   const store = useStore();
-  const { accepted, decided, findings, trying } = useSystem();
+  const accepted = useSystem((state) => state.accepted);
+  const decided = useSystem((state) => state.decided);
+  const findings = useSystem((state) => state.findings);
+  const trying = useSystem((state) => state.trying);
   const [parameters] = useSearchParams();
   const target = parameters.get('finding');
   const left = unjudged(decided);

@@ -2,13 +2,13 @@ import { inherited } from '@garnish/core/space/inherited';
 import { without } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { StepPick } from './step-pick.tsx';
 
 /** Every role on every breakpoint: what is set stands dark, what is inherited quiet. */
 export function ByBreakpoint() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['layout', 'space'], ['steps']);
   const { layout, space } = decided.document;
   const breakpoints = inOrder(layout.breakpoints);
   const rows = inOrder(space.roles).filter(

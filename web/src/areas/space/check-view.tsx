@@ -2,14 +2,14 @@ import { setPreferences, usePreferences } from '../../app/preferences.ts';
 import { Note } from '../../findings/note.tsx';
 import { useLastMeasured } from '../../proof/use-layout-findings.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Parts } from './parts.tsx';
 import { Squint } from './squint.tsx';
 
 /** What was found on the page as the browser lays it out. */
 function Measured() {
-  const { findings } = useSystem();
+  const findings = useSystem((state) => state.findings);
   const last = useLastMeasured();
   const own = findings.filter(({ area, source }) => area === 'space' && source !== '');
   return (
@@ -31,7 +31,7 @@ function Measured() {
 
 /** The page measured: what is off the scale, too close, too small; each space of it; what stands out. */
 export function CheckView() {
-  const { decided } = useSystem();
+  const decided = useDecided(['space']);
   const { proofDrawn } = usePreferences();
   const { limits } = decided.document.space;
   return (

@@ -8,7 +8,7 @@ import { NameField } from '../../ui/name-field.tsx';
 /** Utility classes for padding, margin and gap, where the developers want them. */
 export function ClassesView() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { document, derived } = decided;
   const { utilities } = document.space;
   const rules = utilities ? utilityRules(document, derived) : [];

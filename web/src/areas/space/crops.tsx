@@ -1,7 +1,7 @@
 import { inOrder } from '@garnish/core/system/document';
 import { useState, type PointerEvent } from 'react';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 import { useGesture } from '../../ui/gesture.ts';
 import { Items, Pick } from './items.tsx';
@@ -23,7 +23,7 @@ interface CropProps {
 /** What is seen of a picture in a shape: the rest is dimmed, the point that stays in view is marked. */
 function Crop({ id, picture }: CropProps) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['layout']);
   const gesture = useGesture();
   const shape = decided.document.layout.pictures.items[id];
   if (!shape) return null;
@@ -121,7 +121,7 @@ function Crop({ id, picture }: CropProps) {
 
 /** Shapes that pictures are shown in, each with the crop on one of the site’s own pictures. */
 export function Crops() {
-  const { decided } = useSystem();
+  const decided = useDecided(['color', 'layout']);
   const { layout, color } = decided.document;
   const pictures = inOrder(color.veils).map(([, { picture }]) => picture);
   const [chosen, setChosen] = useState(0);

@@ -1,17 +1,17 @@
-import { levelShadow } from '@garnish/core/derive/shape';
+import { levelShadow } from '@garnish/core/derive/shape/shape';
 import { shadowCss } from '@garnish/core/space/shadows';
 import { inOrder, MODES } from '@garnish/core/system/document';
 import { scaleLinear } from 'd3-scale';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { Items } from './items.tsx';
 
 /** The light, its height over the ground, and how far the shadow of a thing falls. */
 function LightDrawing() {
-  const { decided } = useSystem();
+  const decided = useDecided(['shape']);
   const { light, shadows } = decided.document.shape;
   const most = Math.max(8, ...inOrder(shadows).map(([, { height }]) => height));
   const y = scaleLinear([0, most], [96, 34]);
@@ -63,7 +63,7 @@ function LightDrawing() {
 
 /** Every level on every ground, in both themes. */
 function OnSurfaces() {
-  const { decided } = useSystem();
+  const decided = useDecided(['shape'], ['colors']);
   const { shape } = decided.document;
   const grounds = (['page', 'surface', 'raised'] as const).flatMap((id) => {
     const role = decided.derived.colors.get(id);
@@ -122,7 +122,8 @@ function OnSurfaces() {
 /** Shadows as elevation: one light, a shade from everywhere, and levels by their height. */
 export function DepthView() {
   const store = useStore();
-  const { decided, findings } = useSystem();
+  const decided = useDecided(['shape']);
+  const findings = useSystem((state) => state.findings);
   const { shape } = decided.document;
   const { light, dark, cards } = shape;
   const field = (

@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { setPreferences, usePreferences } from '../../app/preferences.ts';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
@@ -35,7 +35,7 @@ const computedOf = (part: (typeof PARTS)[number], { grid }: GridRange): string =
 
 function Known() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['layout'], ['grid']);
   const { layout } = decided.document;
   const ranges = decided.derived.grid;
   const setting = (range: GridRange, part: keyof GridKnown, value: number | undefined): Patch => {
@@ -157,7 +157,7 @@ function Drawn({ range }: { readonly range: GridRange }) {
 }
 
 function Spans() {
-  const { decided } = useSystem();
+  const decided = useDecided([], ['grid']);
   const ranges = decided.derived.grid;
   const [at, setAt] = useState(ranges.length - 1);
   const range = ranges[Math.min(at, ranges.length - 1)];
@@ -199,7 +199,7 @@ function Spans() {
 
 function Breakpoints() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { document, derived } = decided;
   const { breakpoints } = document.layout;
   const breaks = contentBreaks(document, derived);
@@ -288,7 +288,8 @@ function Breakpoints() {
 /** The column grid on every range of screens, and the widths at which it changes. */
 export function GridView() {
   const store = useStore();
-  const { decided, findings } = useSystem();
+  const decided = useDecided(['layout'], ['grid']);
+  const findings = useSystem((state) => state.findings);
   const { proofDrawn } = usePreferences();
   const { align, whole } = decided.document.layout.grid;
   return (

@@ -5,7 +5,7 @@ import { inOrder, type SpaceLength, type StyleDocument } from '@garnish/core/sys
 import { jsonOf } from '@garnish/core/system/patch';
 import type { SpaceUse } from '@garnish/core/system/space-schema';
 import { ROOT_PX } from '@garnish/core/type/fluid';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { StepPick } from './step-pick.tsx';
@@ -136,7 +136,7 @@ function Stops({
   readonly length: Extract<SpaceLength, { kind: 'step' | 'stepped' }>;
 }) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['layout', 'type'], ['steps']);
   const { type, layout } = decided.document;
   const flows = length.kind === 'step';
   const stops = flows
@@ -196,7 +196,7 @@ function Stops({
 /** One length of a role: what kind it is, and what that kind needs. */
 export function Length({ path, name, use, length }: LengthProps) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { document } = decided;
   const kinds = (Object.keys(KINDS) as Kind[]).filter(
     (kind) => (kind !== 'minus' || use === 'pull') && (kind !== 'shrinking' || use !== 'gap'),

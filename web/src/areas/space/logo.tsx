@@ -4,7 +4,7 @@ import type { Mode } from '@garnish/core/system/document';
 import { useState } from 'react';
 import { renderNode } from '../../proof/render.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { sanitizedSvg } from '../../ui/sanitized-svg.ts';
 
@@ -13,7 +13,7 @@ const SHOWN_PX = 44;
 
 /** The logo on the page’s own ground, with its clear space around it. */
 function Shown({ mode }: { readonly mode: Mode }) {
-  const { decided } = useSystem();
+  const decided = useDecided(['content', 'layout'], ['colors']);
   const { layout, content } = decided.document;
   const { logo } = layout;
   const page = decided.derived.colors.get('page')?.colors[mode];
@@ -55,7 +55,7 @@ function Shown({ mode }: { readonly mode: Mode }) {
 /** The logo’s versions and the decisions about it. */
 export function LogoEditor() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['layout']);
   const { logo } = decided.document.layout;
   const [told, setTold] = useState<string>();
   const read = async (mode: Mode, file: File): Promise<void> => {

@@ -1,7 +1,7 @@
 import { inOrder } from '@garnish/core/system/document';
 import { useRef } from 'react';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { Items } from './items.tsx';
@@ -77,7 +77,7 @@ function Curve({ name, x1, y1, x2, y2, ms }: CurveProps) {
 
 /** How long things move, and how: a few durations with their form for less motion, a few easings. */
 export function MotionView() {
-  const { decided } = useSystem();
+  const decided = useDecided(['shape']);
   const { durations, easings } = decided.document.shape;
   const usual = inOrder(durations).at(-1)?.[1].ms ?? 300;
   return (

@@ -1,7 +1,7 @@
 import { SCREEN_UNITS, WIDTH_UNITS } from '@garnish/core/system/space-schema';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
@@ -11,7 +11,7 @@ import { LogoEditor } from './logo.tsx';
 import { Patterns } from './patterns.tsx';
 
 function Widths() {
-  const { decided } = useSystem();
+  const decided = useDecided(['layout']);
   const { widths } = decided.document.layout;
   return (
     <Items
@@ -69,7 +69,7 @@ const SCREEN_SAYS = {
 
 function FullHeight() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['layout']);
   const { screen, header } = decided.document.layout;
   return (
     <div className="grid gap-2">
@@ -118,7 +118,7 @@ function FullHeight() {
 
 /** What the page as a whole is made of: widths, full height, shapes of pictures, the logo, patterns. */
 export function PageView() {
-  const { findings } = useSystem();
+  const findings = useSystem((state) => state.findings);
   return (
     <>
       <Section full title="Widths" aside="for text, for a form, for a page">

@@ -1,11 +1,11 @@
-import { SPACE_PARTS } from '@garnish/core/derive/parts';
+import { SPACE_PARTS } from '@garnish/core/derive/space/parts';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import type { Patch } from '@garnish/core/system/patch';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { usePreferences } from '../../app/preferences.ts';
 import { light } from '../../proof/lit.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 import { px } from './items.tsx';
 
@@ -23,7 +23,7 @@ const keyOf = (part: Part | undefined): string =>
 
 function PartRow({ id }: { readonly id: string }) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['space'], ['spaces', 'steps']);
   const { proofWidth } = usePreferences();
   const { document, derived } = decided;
   const part = SPACE_PARTS[id];
@@ -114,7 +114,7 @@ const AT = '/space/parts/';
 
 /** Every space of the components, and which of them depart from their usual role. */
 export function Parts() {
-  const { decided } = useSystem();
+  const decided = useDecided(['space']);
   const [parameters] = useSearchParams();
   const { parts } = decided.document.space;
   // Whoever is led here to a space that takes its usual role sees it at once.

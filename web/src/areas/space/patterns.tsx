@@ -4,7 +4,7 @@ import { adding } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
 import { usePreferences } from '../../app/preferences.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 import { Pick } from './items.tsx';
 
@@ -27,7 +27,7 @@ const Swatch = ({ pattern }: { readonly pattern: DerivedPattern | undefined }) =
 /** Quiet patterns, each with what it is drawn from. */
 export function Patterns() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['color', 'content', 'layout', 'space'], ['patterns', 'steps']);
   const { document, derived } = decided;
   const { patterns } = document.layout;
   const roles = inOrder(document.color.roles).map(([id, { name }]) => [id, name] as const);

@@ -1,5 +1,5 @@
 import type { DerivedSpace } from '@garnish/core/derive/derived';
-import { tokenOf } from '@garnish/core/derive/space';
+import { tokenOf } from '@garnish/core/derive/space/space';
 import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, type SpaceRole } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { Curves } from '../../charts/curves.tsx';
 import { Notes } from '../../findings/note.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useShown, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { NameField } from '../../ui/name-field.tsx';
@@ -28,7 +28,7 @@ const USE_SAYS: Readonly<Record<SpaceUse, string>> = {
 
 function RoleDetail({ id, role }: { readonly id: string; readonly role: SpaceRole }) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['space']);
   const path = `/space/roles/items/${id}`;
   const { space } = decided.document;
   const leanedOn = inOrder(space.roles).some(
@@ -140,7 +140,7 @@ function Figures({
 
 function Roles() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['space'], ['spaces']);
   const [open, setOpen] = useState<string>();
   const { roles } = decided.document.space;
   const { spaces } = decided.derived;
@@ -222,7 +222,7 @@ function Roles() {
 
 /** Roles over the screen width: those that change with it. */
 function Flowing() {
-  const { shown } = useSystem();
+  const shown = useShown([], ['spaces']);
   const curves = [...shown.derived.spaces.values()]
     .flatMap((space) =>
       (space.apart ? (['inline', 'block'] as const) : (['inline'] as const)).map((side) => ({
@@ -257,7 +257,7 @@ function Flowing() {
 
 /** What space does: which step each role takes, where it flows, shrinks or changes. */
 export function RolesView() {
-  const { findings } = useSystem();
+  const findings = useSystem((state) => state.findings);
   const { proofWidth } = usePreferences();
   return (
     <>

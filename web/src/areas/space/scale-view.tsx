@@ -1,12 +1,12 @@
 import { LEAST_RATIO, SPACE_SCALES } from '@garnish/core/space/scale';
-import { USUAL_SERIES } from '@garnish/core/derive/space';
+import { USUAL_SERIES } from '@garnish/core/derive/space/space';
 import { inOrder } from '@garnish/core/system/document';
 import { STEP_NAMES } from '@garnish/core/system/space-schema';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
@@ -19,7 +19,7 @@ const LARGEST_BAR_PX = 480;
 
 function Base() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['space']);
   const { space } = decided.document;
   const { unit, scale, series = USUAL_SERIES, names } = space;
   return (
@@ -114,7 +114,7 @@ function Base() {
 
 function Steps() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { document, derived } = decided;
   const { space } = document;
   const uses = stepUses(document);
@@ -209,7 +209,8 @@ function Steps() {
 
 /** The base unit, how the steps come about, and the steps at true size. */
 export function ScaleView() {
-  const { decided, findings } = useSystem();
+  const decided = useDecided(['space']);
+  const findings = useSystem((state) => state.findings);
   const { unit } = decided.document.space;
   const count = inOrder(decided.document.space.steps).length;
   return (

@@ -3,7 +3,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { usePreferences } from '../../app/preferences.ts';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { Items, Pick, px } from './items.tsx';
@@ -17,7 +17,7 @@ const EDGE_SAYS = { line: 'fields, tables, lines', strong: 'the edge of a notice
 
 /** Two corners one inside the other: that of a card, and what follows for whatever lies in it. */
 function Nested() {
-  const { decided } = useSystem();
+  const decided = useDecided(['shape'], ['spaces']);
   const { shape } = decided.document;
   const { proofWidth } = usePreferences();
   const outer = shape.radii.items[shape.corners.card]?.px ?? 0;
@@ -79,7 +79,8 @@ function Nested() {
 
 /** Radii, borders and icons, and what each is for. */
 export function ShapeView() {
-  const { decided, findings } = useSystem();
+  const decided = useDecided(['shape']);
+  const findings = useSystem((state) => state.findings);
   const { shape } = decided.document;
   const radii = inOrder(shape.radii).map(
     ([id, { name, px: size }]) => [id, `${name}, ${size} px`] as const,

@@ -52,7 +52,7 @@ const SHOWN: Readonly<Record<ViewId, () => React.JSX.Element>> = {
 
 /** Space, layout and shape: a scale, what takes its steps, the grid, and what is measured on the page. */
 export default function SpaceArea() {
-  const { findings } = useSystem();
+  const findings = useSystem((state) => state.findings);
   const [view, open] = useView(VIEWS);
   const measured = findings.filter(
     ({ area, severity }) => area === 'space' && severity === 'repair',

@@ -1,4 +1,4 @@
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided } from '../../system/system-context.ts';
 import { px } from './items.tsx';
 
 /** One of the steps, or what was there before. */
@@ -13,7 +13,7 @@ export function StepPick({
   readonly inheritedName?: string;
   readonly onChange: (value: string) => void;
 }) {
-  const { decided } = useSystem();
+  const decided = useDecided([], ['steps']);
   return (
     <select
       aria-label={label}

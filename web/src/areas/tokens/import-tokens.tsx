@@ -58,7 +58,7 @@ function Reasons({
 /** Takes in a token file: one of ours restores its decisions, any other gives its tokens. */
 export function ImportTokens() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const [told, setTold] = useState<Told>();
 
   const take = (text: string, name: string): Told => {

@@ -48,7 +48,8 @@ function Value({ value, label, type }: { value: TokenValue; label: string; type:
 }
 
 function TrailOf({ token }: { readonly token: Token }) {
-  const { decisions, steps } = token.trail();
+  const trailOf = useSystem((state) => state.decided.derived.trailOf);
+  const { decisions = [], steps = [] } = trailOf(token.id) ?? {};
   return (
     <div className="col-span-full pb-2 text-xs">
       <ul>
@@ -152,7 +153,8 @@ function grouped(tokens: readonly Token[]): (readonly [string, readonly Token[]]
 
 /** Everything derived, in three tiers, with the way each value came about. */
 export default function TokensArea() {
-  const { decided, id } = useSystem();
+  const decided = useSystem((state) => state.decided);
+  const id = useSystem((state) => state.id);
   const [parameters, setParameters] = useSearchParams();
   const [sought, setSought] = useState('');
   const noUtilities = utilityRules(decided.document, decided.derived).length === 0;

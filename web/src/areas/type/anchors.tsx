@@ -12,7 +12,7 @@ import { intervalOf, INTERVALS, sizeOfPlace } from '@garnish/core/type/scale';
 import { breakpointsOf } from '@garnish/core/formats/stepped';
 import { X } from 'lucide-react';
 import { memo, useDeferredValue, useState } from 'react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 
@@ -366,7 +366,7 @@ const Ground = memo(function Ground({ type }: { readonly type: Type }) {
 /** The screen widths at which sizes are decided, from the narrowest up. */
 export function Anchors() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['type']);
   const { type } = decided.document;
   const later = useDeferredValue(type);
   return (

@@ -1,15 +1,15 @@
-import { sizeAtAnchor } from '@garnish/core/derive/styles';
+import { sizeAtAnchor } from '@garnish/core/derive/type/styles';
 import { inOrder } from '@garnish/core/system/document';
 import { placeName } from '@garnish/core/type/scale';
 import { X } from 'lucide-react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 
 /** A list of sizes made by hand: each step in use at each anchor; what is not set follows the ratio. */
 export function ByHand() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['type']);
   const { type } = decided.document;
   const anchors = inOrder(type.anchors);
   const places = [...new Set(inOrder(type.roles).map(([, { place }]) => place))].sort(

@@ -12,7 +12,7 @@ const shown = (value: number): string => String(Number(value.toFixed(4)));
 
 /** A length in every unit, as it is in a text role, in its parent, at the proof's width. */
 export function Converter() {
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { proofRoot, proofWidth } = usePreferences();
   const { type } = decided.document;
   const [text, setText] = useState('24');

@@ -3,14 +3,14 @@ import type { Patch } from '@garnish/core/system/patch';
 import { fitScales, readSizes, type FittedScale } from '@garnish/core/type/read-sizes';
 import { intervalOf } from '@garnish/core/type/scale';
 import { useState } from 'react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 
 const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
 
 /** Sizes from elsewhere: the scale that fits them, taken over with a click. */
 export function ReadList() {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useDecided(['type']);
   const [text, setText] = useState('');
   const sizes = readSizes(text);
   const fits = fitScales(sizes.map(({ px }) => px));

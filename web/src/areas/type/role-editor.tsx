@@ -1,5 +1,5 @@
 import type { TextStyle } from '@garnish/core/derive/derived';
-import { middlePx, sizeAtAnchor } from '@garnish/core/derive/styles';
+import { middlePx, sizeAtAnchor } from '@garnish/core/derive/type/styles';
 import {
   ALIGNMENTS,
   FIGURES,
@@ -79,7 +79,7 @@ interface EditorProps {
 /** Everything that a role can decide for itself; each value stands apart from the scale until let go. */
 export function RoleEditor({ id, role, style }: EditorProps) {
   const store = useStore();
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { color, space, type } = decided.document;
   const path = `/type/roles/items/${id}`;
   const set = (part: string, value: Json, gesture?: string): void => {

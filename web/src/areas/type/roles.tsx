@@ -6,7 +6,7 @@ import { placeName } from '@garnish/core/type/scale';
 import { memo, useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { useStore } from '../../system/system-context.ts';
-import type { View } from '../../system/store.ts';
+import type { View } from '../../system/views.ts';
 import { Copy } from '../../ui/copy.tsx';
 import { useSearched } from '../../ui/use-searched.tsx';
 import { RoleEditor } from './role-editor.tsx';

@@ -5,7 +5,7 @@ import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
 import { useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
-import type { View } from '../../system/store.ts';
+import type { View } from '../../system/views.ts';
 import { Copy } from '../../ui/copy.tsx';
 
 const COLUMNS = ['role', 'step', 'narrow', 'wide', 'now', 'line', 'char.'] as const;

@@ -5,7 +5,7 @@ import { fluidPx } from '@garnish/core/type/fluid';
 import { useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { useWriting } from '../../proof/use-writing.ts';
-import type { View } from '../../system/store.ts';
+import type { View } from '../../system/views.ts';
 import { useFace } from '../../ui/use-face.ts';
 
 /** Where the site's words for each role stand; roles of one's own are set in the lead. */

@@ -1,10 +1,10 @@
 import type { TextStyle } from '@garnish/core/derive/derived';
-import { sizeOfPlaceIn } from '@garnish/core/derive/styles';
+import { sizeOfPlaceIn } from '@garnish/core/derive/type/styles';
 import { HIGHEST_PLACE, inOrder, LOWEST_PLACE } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
 import { memo, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
-import type { View } from '../../system/store.ts';
+import type { View } from '../../system/views.ts';
 import { useStore } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
 

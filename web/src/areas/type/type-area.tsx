@@ -22,7 +22,7 @@ import { Stair } from './stair.tsx';
 
 /** How long a line of body text is at the proof's width. */
 function LineLength() {
-  const { decided } = useSystem();
+  const decided = useSystem((state) => state.decided);
   const { proofWidth } = usePreferences();
   const body = decided.derived.styles.get('body');
   if (!body) return null;
@@ -42,7 +42,8 @@ const TOOLS = ['convert a length', 'read a scale from sizes'] as const;
 
 /** Sizes at two and more screen widths, every role's place on the scale between, and what is proved. */
 export default function TypeArea() {
-  const { decided, findings } = useSystem();
+  const decided = useSystem((state) => state.decided);
+  const findings = useSystem((state) => state.findings);
   // While a slider moves, the proof and the curves come first, the rest as soon as there is time.
   const later = useDeferredValue(decided);
   const [view, setView] = useInAddress('view', VIEWS);

@@ -1,0 +1,168 @@
+import { neededContrast, type Conformance } from '../../color/contrast.ts';
+import { FAMILIES, inOrder, type Part, type StyleDocument } from '../../system/document.ts';
+import { ROOT_PX } from '../../type/fluid.ts';
+import type { NeedPlan, TextStyle } from '../derived.ts';
+
+type Color = StyleDocument['color'];
+
+/** Controls, their parts and states, and links beside text. Source: WCAG 2.2, 1.4.11 and 1.4.1 (G183). */
+const PART_NEEDS = 3;
+
+const NAME_OF_PART: Readonly<Record<Part, (name: string) => string>> = {
+  words: (name) => name,
+  link: (name) => `link in ${name}`,
+  visited: (name) => `visited link in ${name}`,
+  button: () => 'quiet button',
+};
+
+/** A role that reaches for another, in words: `a:b` says that a stands on b. */
+const PARTS_ON: readonly (readonly [color: string, on: readonly string[], what: string])[] = [
+  ['line-strong', ['page', 'surface', 'raised'], 'edge of fields'],
+  ['focus', ['page', 'surface', 'raised'], 'focus ring'],
+];
+
+/** The text of states and of buttons. */
+const LABEL = ['label', 'body'] as const;
+
+interface Given {
+  readonly texts: Color['texts'];
+  readonly roles: Color['roles'];
+  readonly styles: ReadonlyMap<string, TextStyle>;
+  readonly level: Conformance;
+  readonly plainLinks: boolean;
+}
+
+/** A text role takes the strictest that its sizes ask for: that of its smallest. */
+const textNeed = ({ size, weight }: TextStyle, level: Conformance): number =>
+  neededContrast(size.minRem * ROOT_PX, weight, level);
+
+function decidedNeeds({ texts, styles, level }: Given): NeedPlan[] {
+  return inOrder(texts).flatMap(([id, { text, part, color, on }]): NeedPlan[] => {
+    const style = styles.get(text);
+    if (!style) return [];
+    return [
+      {
+        id,
+        kind: 'text',
+        what: NAME_OF_PART[part](style.name),
+        color,
+        on,
+        style,
+        part,
+        needed: textNeed(style, level),
+        decided: true,
+      },
+    ];
+  });
+}
+
+/** Links that only their color tells from the text around them. */
+const besideNeeds = ({ texts, styles, plainLinks }: Given): NeedPlan[] => {
+  if (!plainLinks) return [];
+  const all = inOrder(texts);
+  return all.flatMap(([id, use]): NeedPlan[] => {
+    if (use.part !== 'link' && use.part !== 'visited') return [];
+    const around = all.find(
+      ([, { text, part, on }]) => part === 'words' && text === use.text && on === use.on,
+    )?.[1];
+    const style = styles.get(use.text);
+    if (!around || !style) return [];
+    return [
+      {
+        id: `beside-${id}`,
+        kind: 'beside',
+        what: `${NAME_OF_PART[use.part](style.name)} beside its text`,
+        color: use.color,
+        on: around.color,
+        needed: PART_NEEDS,
+        decided: false,
+      },
+    ];
+  });
+};
+
+function familyNeeds({ roles, styles, level }: Given): NeedPlan[] {
+  const has = (id: string): boolean => Object.hasOwn(roles.items, id);
+  const label = LABEL.map((id) => styles.get(id)).find(Boolean);
+  const body = styles.get('body');
+  const part = (color: string, on: string, what: string): NeedPlan[] =>
+    has(color) && has(on)
+      ? [
+          {
+            id: `${color}:${on}`,
+            kind: 'part',
+            what,
+            color,
+            on,
+            needed: PART_NEEDS,
+            decided: false,
+          },
+        ]
+      : [];
+  const exempt = (color: string, on: string, what: string): NeedPlan[] =>
+    has(color) && has(on)
+      ? [{ id: `${color}:${on}`, kind: 'exempt', what, color, on, needed: 0, decided: false }]
+      : [];
+  const text = (
+    color: string,
+    on: string,
+    what: string,
+    style: TextStyle | undefined,
+  ): NeedPlan[] =>
+    style && has(color) && has(on)
+      ? [
+          {
+            id: `${color}:${on}`,
+            kind: 'text',
+            what,
+            color,
+            on,
+            style,
+            part: 'words',
+            needed: textNeed(style, level),
+            decided: false,
+          },
+        ]
+      : [];
+  return [
+    ...PARTS_ON.flatMap(([color, grounds, what]) => grounds.flatMap((on) => part(color, on, what))),
+    ...text('text', 'raised', 'text', body),
+    ...text('quiet', 'raised', 'quiet text', styles.get('small') ?? body),
+    ...text('faint', 'page', 'hints in fields', styles.get('small') ?? body),
+    ...FAMILIES.flatMap((id) => [
+      ...text(`${id}-ink`, id, `label on ${id}`, label),
+      ...text(`${id}-ink`, `${id}-hover`, `label on ${id}, pointed at`, label),
+      ...text(`${id}-ink`, `${id}-pressed`, `label on ${id}, pressed`, label),
+      ...text('text', `${id}-wash`, `text on a wash of ${id}`, body),
+      ...part(`${id}-edge`, 'page', `edge of ${id}`),
+      ...part(`${id}-edge`, `${id}-wash`, `edge of ${id} against its wash`),
+      ...exempt(`${id}-disabled`, 'page', `${id} that cannot be used`),
+    ]),
+    ...exempt('line', 'page', 'line that only divides'),
+    ...['link', 'action']
+      .flatMap((id) => exempt(id, 'page', 'logotype'))
+      .map((need) => ({ ...need, id: `logotype:${need.color}` })),
+    ...Object.keys(roles.items)
+      .filter((id) => /^art-\d+$/.test(id))
+      .flatMap((id) => exempt(id, 'page', 'illustration')),
+  ];
+}
+
+/**
+ * Every color on every ground that the site uses, with the contrast that it needs: what was decided
+ * for the text roles, what follows from the roles (labels on their colors in every state, text on
+ * washes, edges, focus), links that stand beside their text without underline, and what is exempt
+ * (illustrations, lines that only divide, controls that cannot be used). What was decided by hand
+ * comes first; a pair of roles that stands there is not told again.
+ * Source: WCAG 2.2, 1.4.1, 1.4.3, 1.4.6 and 1.4.11.
+ */
+export function needsOf(given: Given): readonly NeedPlan[] {
+  const decided = decidedNeeds(given);
+  // A logotype is exempt in the very colors in which a text is not.
+  const told = new Set(decided.map(({ color, on }) => `${color}:${on}`));
+  return [
+    ...decided,
+    ...besideNeeds(given),
+    ...familyNeeds(given).filter(({ id }) => !told.has(id)),
+  ];
+}

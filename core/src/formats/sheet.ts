@@ -1,0 +1,236 @@
+import type { DeliveredFace, Derived, Rule, RuleGroup, TokenGroup } from '../derive/derived.ts';
+import { standInName } from '../fonts/family.ts';
+import { cssString } from '../css-string.ts';
+import { once } from '../once.ts';
+import { propertyOf, propertyOfPath, type Token, type TokenValue } from '../tokens/token.ts';
+
+/** Where the sheet expects the font files, beside itself. */
+export const FONT_FOLDER = 'fonts';
+
+type Declaration = Rule['declarations'][number];
+type Mode = 'light' | 'dark';
+
+/**
+ * A top-level rule of the style sheet, known by its key: one rule, or several that stand in the same
+ * at-rule. What says the same as before is the very same block, or has the very same rules.
+ */
+export interface SheetBlock {
+  /** The same as long as it is about the same thing; no other block of the sheet has it. */
+  readonly key: string;
+  readonly within?: string;
+  readonly rules: readonly Pick<Rule, 'selector' | 'declarations'>[];
+}
+
+/** Declarations that were made: most tokens stay the same object while a slider moves one decision. */
+const declarations = new WeakMap<
+  TokenValue,
+  { readonly of: Token; readonly declaration: Declaration | undefined }
+>();
+
+/** A value that is taken from another token names that one’s property, which is made of its id. */
+const written = ({ css, reference }: TokenValue): string | undefined =>
+  css === undefined || reference === undefined
+    ? css
+    : `var(${propertyOfPath(reference.split('.'))})`;
+
+function declarationOf(token: Token, mode: Mode): Declaration | undefined {
+  const value = token.values[mode];
+  const known = declarations.get(value);
+  if (known?.of === token) return known.declaration;
+  const css = written(value);
+  const declaration = css === undefined ? undefined : ([propertyOf(token), css] as const);
+  declarations.set(value, { of: token, declaration });
+  return declaration;
+}
+
+const declared = (tokens: readonly Token[], mode: Mode): readonly Declaration[] =>
+  tokens.flatMap((token) => {
+    const declaration = declarationOf(token, mode);
+    return declaration === undefined ? [] : [declaration];
+  });
+
+/** A value that is taken from the same token in both modes changes with that token. */
+const sameInDark = ({ values: { light, dark } }: Token): boolean =>
+  light === dark ||
+  (light.reference === dark.reference && (light.reference !== undefined || light.css === dark.css));
+
+/** Values for screens that show more than sRGB; the others keep those that stand before. */
+const wideDeclarations = (tokens: readonly Token[], mode: Mode): readonly Declaration[] =>
+  tokens.flatMap((token) => {
+    const { wide, reference } = token.values[mode];
+    const differs = mode === 'light' || wide !== token.values.light.wide;
+    return wide === undefined || reference !== undefined || !differs
+      ? []
+      : [[propertyOf(token), wide] as const];
+  });
+
+const block = (
+  key: string,
+  selector: string,
+  own: readonly Declaration[],
+  within?: string,
+): SheetBlock[] =>
+  own.length === 0
+    ? []
+    : [{ key, ...(within !== undefined && { within }), rules: [{ selector, declarations: own }] }];
+
+const DARK_BY_CHOICE = ':root[data-theme="dark"]';
+const NOT_LIGHT = ':root:not([data-theme="light"])';
+const PREFERS_DARK = '@media (prefers-color-scheme: dark)';
+const WIDE = '@media (color-gamut: p3)';
+const WIDE_DARK = '@media (color-gamut: p3) and (prefers-color-scheme: dark)';
+
+/** The blocks of the tokens of a group: in the light theme, in the dark one, on screens with a wide gamut. */
+const tokenBlocks = once(({ key, tokens }: TokenGroup) => {
+  const dark = declared(
+    tokens.filter((token) => !sameInDark(token)),
+    'dark',
+  );
+  const wideDark = wideDeclarations(tokens, 'dark');
+  return {
+    light: block(key, ':root', declared(tokens, 'light')),
+    dark: [
+      ...block(`${key} in dark`, NOT_LIGHT, dark, PREFERS_DARK),
+      ...block(`${key} in chosen dark`, DARK_BY_CHOICE, dark),
+    ],
+    wide: [
+      ...block(`${key} in wide gamut`, ':root', wideDeclarations(tokens, 'light'), WIDE),
+      ...block(`${key} in wide gamut, dark`, NOT_LIGHT, wideDark, WIDE_DARK),
+      ...block(`${key} in wide gamut, chosen dark`, DARK_BY_CHOICE, wideDark, WIDE),
+    ],
+  };
+});
+
+/** The blocks that a rule alone makes, by their keys. */
+const ruleBlock = once((_rule: Rule) => new Map<string, SheetBlock>());
+
+/** The blocks of a group of rules, in order; neighbors of the same at-rule stand in it together. */
+const ruleBlocks = once(({ key: group, rules }: RuleGroup): readonly SheetBlock[] => {
+  const counts = new Map<string, number>();
+  const keyOf = ({ selector, within = '' }: Rule): string => {
+    const name = `${group}: ${within} ${selector}`;
+    const count = (counts.get(name) ?? 0) + 1;
+    counts.set(name, count);
+    return count === 1 ? name : `${name}, ${count}`;
+  };
+  const blocks: SheetBlock[] = [];
+  for (let at = 0; at < rules.length;) {
+    const first = rules[at];
+    if (!first) break;
+    const key = keyOf(first);
+    const { within } = first;
+    if (within === undefined) {
+      const known = ruleBlock(first);
+      const own = known.get(key) ?? { key, rules: [first] };
+      known.set(key, own);
+      blocks.push(own);
+      at += 1;
+      continue;
+    }
+    const from = at;
+    while (at < rules.length && rules[at]?.within === within) at += 1;
+    blocks.push({ key, within, rules: rules.slice(from, at) });
+  }
+  return blocks;
+});
+
+const faceBlocks = ({ family, files }: DeliveredFace): SheetBlock[] =>
+  files.map(({ name: file, style, weight, unicodeRange }) => ({
+    key: `face ${file}`,
+    rules: [
+      {
+        selector: '@font-face',
+        declarations: [
+          ['font-family', cssString(family.name)],
+          ['font-style', style],
+          [
+            'font-weight',
+            weight.min === weight.max ? String(weight.min) : `${weight.min} ${weight.max}`,
+          ],
+          ['font-display', 'swap'],
+          ['src', `url(${cssString(`${FONT_FOLDER}/${file}`)}) format("woff2")`],
+          ['unicode-range', unicodeRange.replaceAll(',', ', ')],
+        ],
+      },
+    ],
+  }));
+
+const percent = (share: number): string => `${Number((share * 100).toFixed(2))}%`;
+
+/** The stand-in as two faces, because a bold one must not be faked either. */
+const standInBlocks = ({ family, standIn }: DeliveredFace): SheetBlock[] =>
+  (
+    [
+      [standIn.font.local, '1 599'],
+      [standIn.font.localBold, '600 1000'],
+    ] as const
+  ).map(([local, weights]) => ({
+    key: `stand-in ${family.id} ${weights}`,
+    rules: [
+      {
+        selector: '@font-face',
+        declarations: [
+          ['font-family', cssString(standInName(family))],
+          ['font-weight', weights],
+          ['src', local.map((name) => `local(${cssString(name)})`).join(', ')],
+          ['size-adjust', percent(standIn.sizeAdjust)],
+          ['ascent-override', percent(standIn.ascentOverride)],
+          ['descent-override', percent(standIn.descentOverride)],
+          ['line-gap-override', percent(standIn.lineGapOverride)],
+        ],
+      },
+    ],
+  }));
+
+const allFaces = once((faces: Derived['faces']): readonly SheetBlock[] => [
+  ...faces.flatMap(faceBlocks),
+  ...faces.filter(({ family }) => family.stack === undefined).flatMap(standInBlocks),
+]);
+
+const SCHEME = block('scheme', ':root', [['color-scheme', 'light dark']]);
+const CHOSEN_SCHEME = [
+  ...block('scheme, dark', DARK_BY_CHOICE, [['color-scheme', 'dark']]),
+  ...block('scheme, light', ':root[data-theme="light"]', [['color-scheme', 'light']]),
+];
+
+/**
+ * The style sheet as its top-level rules in order: font faces, every token as a custom property, the
+ * values of the dark theme (by the reader’s preference, or by `data-theme` on the root), the colors
+ * beyond sRGB for screens that show them, and the classes. Only blocks of groups that changed are made anew.
+ */
+export function sheetOf({
+  faces,
+  groups,
+  rules,
+}: Pick<Derived, 'faces' | 'groups' | 'rules'>): readonly SheetBlock[] {
+  const parts = groups.map(tokenBlocks);
+  const dark = parts.flatMap((part) => part.dark);
+  return [
+    ...allFaces(faces),
+    ...SCHEME,
+    ...parts.flatMap(({ light }) => light),
+    ...dark,
+    ...(dark.length > 0 ? CHOSEN_SCHEME : []),
+    ...parts.flatMap(({ wide }) => wide),
+    ...rules.flatMap(ruleBlocks),
+  ];
+}
+
+const ruleCss = (
+  { selector, declarations: own }: SheetBlock['rules'][number],
+  indent: string,
+): string =>
+  `${indent}${selector} {\n${own.map(([property, value]) => `${indent}  ${property}: ${value};\n`).join('')}${indent}}\n`;
+
+/** A block as CSS; written when somebody asks, and once. */
+export const blockCss = once(({ within, rules }: SheetBlock): string =>
+  within === undefined
+    ? rules.map((rule) => ruleCss(rule, '')).join('')
+    : `${within} {\n${rules.map((rule) => ruleCss(rule, '  ')).join('')}}\n`,
+);
+
+export const sheetCss = (sheet: readonly SheetBlock[]): string => sheet.map(blockCss).join('\n');
+
+/** Rules alone, without tokens, as CSS. */
+export const rulesCss = (rules: readonly Rule[]): string =>
+  sheetCss(ruleBlocks({ key: 'rules', rules }));

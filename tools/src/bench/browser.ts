@@ -1,0 +1,326 @@
+import type { StyleDocument } from '@garnish/core/system/document';
+import { jsonOf } from '@garnish/core/system/patch';
+import { collectionOf } from '@garnish/core/system/new-document';
+import { sampleFamilies } from '@garnish/core/system/sample';
+import type { Browser, Locator, Page } from '@playwright/test';
+import { launch } from '../browser.ts';
+import { demoServer } from '../demo-server.ts';
+import { after, brackwater } from './core.ts';
+import { median, ms, type Row } from './measure.ts';
+
+const NAME = 'Brackwater Ferries';
+
+async function openSystem(page: Page, url: string): Promise<string> {
+  await page.goto(url);
+  await page.getByRole('heading', { name: NAME, exact: true }).getByRole('link').click();
+  await page.getByRole('navigation', { name: 'Areas' }).waitFor();
+  return page.url().replace(/\/[^/]*$/, '');
+}
+
+/** The control of a movement, and the values it goes through. */
+interface Moved {
+  readonly name: string;
+  readonly address: string;
+  readonly find: (page: Page) => Locator;
+  /** A slider hears of each value; a field takes each with Enter. */
+  readonly by: 'slider' | 'field';
+  readonly values: readonly string[];
+}
+
+const MOVED: readonly Moved[] = [
+  {
+    name: 'a base in Type',
+    address: 'type',
+    find: (page) => page.locator('input[type=range]').first(),
+    by: 'slider',
+    values: Array.from({ length: 20 }, (_, index) => String(15 + index * 0.5)),
+  },
+  {
+    name: 'a source in Color',
+    address: 'color',
+    find: (page) => page.getByLabel('Value of buoy', { exact: true }),
+    by: 'field',
+    values: Array.from({ length: 20 }, (_, index) => `#b5${(0x30 + index * 3).toString(16)}1a`),
+  },
+  {
+    name: 'the unit in Space',
+    address: 'space',
+    find: (page) => page.locator('[data-decision="/space/unit"] input'),
+    by: 'field',
+    values: Array.from({ length: 20 }, (_, index) => String(6 + index * 0.2)),
+  },
+];
+
+interface Movement {
+  readonly work: number;
+  readonly proof: number;
+  readonly bench: number;
+}
+
+/**
+ * Moves a control again and again. Timed are the work up to the changed style sheet (React renders in a
+ * microtask), then the style and layout that it causes in the proof and in the page around it.
+ */
+const movements = (page: Page, moved: Moved): Promise<readonly Movement[]> =>
+  moved.find(page).evaluate(
+    async (element, { by, values }) => {
+      const control = element as HTMLInputElement;
+      const frame =
+        document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]')?.contentDocument;
+      if (!frame) throw new Error('there is no proof');
+      const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
+      const found = [];
+      for (let index = 0; index < 90; index += 1) {
+        await new Promise(requestAnimationFrame);
+        await new Promise(requestAnimationFrame);
+        if (by === 'field') {
+          control.focus();
+          own?.set?.call(control, values[index % values.length] ?? '');
+          control.dispatchEvent(new Event('input', { bubbles: true }));
+          await new Promise(requestAnimationFrame);
+        }
+        const started = performance.now();
+        if (by === 'slider') {
+          own?.set?.call(control, values[index % values.length] ?? '');
+          control.dispatchEvent(new Event('input', { bubbles: true }));
+        } else control.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+        await Promise.resolve();
+        const worked = performance.now();
+        frame.body.getBoundingClientRect();
+        const proofed = performance.now();
+        document.body.getBoundingClientRect();
+        const ended = performance.now();
+        found.push({ work: worked - started, proof: proofed - worked, bench: ended - proofed });
+      }
+      return found.slice(20);
+    },
+    { by: moved.by, values: moved.values },
+  );
+
+async function moving(browser: Browser, url: string): Promise<Row[]> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const base = await openSystem(page, url);
+  const rows: Row[] = [];
+  for (const moved of MOVED) {
+    await page.goto(`${base}/${moved.address}`);
+    await moved.find(page).waitFor();
+    await page.frameLocator('iframe[title="Proof"]').getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForTimeout(3000);
+    const found = await movements(page, moved);
+    const [work, proof, bench] = (['work', 'proof', 'bench'] as const).map((part) =>
+      median(found.map((movement) => movement[part])),
+    ) as [number, number, number];
+    const whole = median(found.map((one) => one.work + one.proof + one.bench));
+    rows.push(
+      ms(`one movement of ${moved.name}: work`, work, '', 4),
+      ms(
+        `one movement of ${moved.name}: with style and layout`,
+        whole,
+        `${proof.toFixed(1)} in the proof, ${bench.toFixed(1)} around it`,
+        12,
+      ),
+    );
+  }
+  await page.close();
+  return rows;
+}
+
+/** What is held after many edits, as a share of what was held before them. */
+async function memory(browser: Browser, url: string): Promise<Row> {
+  const edits = 2000;
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const base = await openSystem(page, url);
+  await page.goto(`${base}/type`);
+  await page.locator('input[type=range]').first().waitFor();
+  const client = await page.context().newCDPSession(page);
+  const used = async (): Promise<number> => {
+    await client.send('HeapProfiler.collectGarbage');
+    await client.send('HeapProfiler.collectGarbage');
+    return (await client.send('Runtime.getHeapUsage')).usedSize;
+  };
+  const edit = (count: number): Promise<void> =>
+    page.evaluate(async (times) => {
+      const slider = document.querySelector<HTMLInputElement>('input[type=range]');
+      const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
+      for (let index = 0; index < times; index += 1) {
+        own?.set?.call(slider, String(15 + (index % 40) * 0.25));
+        slider?.dispatchEvent(new Event('input', { bubbles: true }));
+        if (index % 10 === 0) await new Promise(requestAnimationFrame);
+      }
+    }, count);
+  // The first edits fill what is remembered at any time.
+  await edit(200);
+  await page.waitForTimeout(3000);
+  const before = await used();
+  await edit(edits);
+  await page.waitForTimeout(4000);
+  const now = await used();
+  await page.close();
+  return {
+    name: `memory after ${edits} edits`,
+    value: (now / before) * 100,
+    unit: '%',
+    against: `before them: ${(before / 1e6).toFixed(1)} to ${(now / 1e6).toFixed(1)} MB`,
+    limit: 110,
+  };
+}
+
+/**
+ * The list of families with 300 generated entries: what one step of scrolling costs, and how long
+ * after an arrow key the proof stands in the face that it tries, once its file has been loaded.
+ */
+async function list(browser: Browser, url: string): Promise<Row[]> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const families = sampleFamilies();
+  const generated = Array.from({ length: 300 }, (_, index) => {
+    const family = families[index % families.length];
+    return index < families.length
+      ? family
+      : { ...family, id: `${family?.id}-${index}`, name: `${family?.name} ${index}` };
+  });
+  await page.route('**/api/fonts', (route) => route.fulfill({ json: generated }));
+  await openSystem(page, url);
+  await page.getByRole('link', { name: /^Fonts/ }).click();
+  const listbox = page.getByRole('listbox', { name: 'Families for the heading face' });
+  await listbox.getByRole('option').first().waitFor();
+  await page.getByText('300 of 300').waitFor();
+  const steps = await listbox.evaluate(async (element) => {
+    const found: number[] = [];
+    for (let index = 0; index < 120; index += 1) {
+      await new Promise(requestAnimationFrame);
+      const started = performance.now();
+      element.scrollTop += 97;
+      element.dispatchEvent(new Event('scroll'));
+      await Promise.resolve();
+      element.getBoundingClientRect();
+      found.push(performance.now() - started);
+    }
+    element.scrollTop = 0;
+    return found.sort((one, other) => one - other);
+  });
+  await listbox.focus();
+  await page.keyboard.press('Home');
+  for (let round = 0; round < 12; round += 1) await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(1500);
+  const tries = await listbox.evaluate(async (element) => {
+    const heading = document
+      .querySelector<HTMLIFrameElement>('iframe[title="Proof"]')
+      ?.contentDocument?.querySelector('h1');
+    if (!heading) throw new Error('the proof has no heading');
+    const found: number[] = [];
+    for (let index = 0; index < 10; index += 1) {
+      const before = getComputedStyle(heading).fontFamily;
+      const started = performance.now();
+      element.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+      while (getComputedStyle(heading).fontFamily === before)
+        await new Promise((resolve) => setTimeout(resolve));
+      await heading.ownerDocument.fonts.ready;
+      heading.getBoundingClientRect();
+      found.push(performance.now() - started);
+      await new Promise((resolve) => setTimeout(resolve, 60));
+    }
+    return found;
+  });
+  await page.close();
+  return [
+    ms(
+      'one step of scrolling 300 families, 95 of 100',
+      steps[Math.floor(steps.length * 0.95)] ?? NaN,
+      '',
+      16,
+    ),
+    ms(
+      'a face tried by key stands in the proof, at most',
+      Math.max(...tries),
+      `median ${median(tries).toFixed(1)} ms`,
+      100,
+    ),
+  ];
+}
+
+/** The home page with so many more rows in its table that it has about 5,000 elements. */
+const longPage = (): StyleDocument => {
+  const { columns } = brackwater.content.table;
+  const rows = collectionOf(
+    Array.from({ length: 940 }, (_, index): [string, Readonly<Record<string, string>>] => [
+      `row-${index}`,
+      Object.fromEntries(columns.order.map((column) => [column, `${index}:${column}`])),
+    ]),
+  );
+  return after(brackwater, [{ op: 'replace', path: '/content/table/rows', value: jsonOf(rows) }]);
+};
+
+/** Measuring the layout of a page: how long for each width, and how long a task keeps the keys waiting. */
+async function measuring(page: Page, name: string, limit: number): Promise<Row[]> {
+  const said = page.getByText(/elements at .* px, measured in/);
+  await said.waitFor({ timeout: 120_000 });
+  // One change, so that all is measured again while the wait of keys is looked at.
+  const waits = await page.evaluate(async () => {
+    const found: number[] = [];
+    let last = performance.now();
+    const control = document.querySelector<HTMLElement>('[data-decision="/space/unit"] input');
+    control?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+    // The change itself is another matter: it is measured as a movement.
+    await new Promise((resolve) => setTimeout(resolve, 500));
+    last = performance.now();
+    const until = last + 8000;
+    while (performance.now() < until) {
+      await new Promise((resolve) => setTimeout(resolve));
+      const now = performance.now();
+      found.push(now - last);
+      last = now;
+    }
+    return found.sort((one, other) => other - one);
+  });
+  const text = (await said.textContent()) ?? '';
+  const [, elements = '0', widths = '', whole = '0'] =
+    /(\d+) elements at ([\d, ]+) px, measured in (\d+) ms/.exec(text) ?? [];
+  const each = Number(whole) / Math.max(1, widths.split(',').length);
+  return [
+    ms(`measure the layout of ${name}, each width`, each, `${elements} elements`, limit),
+    ms(`the longest wait of a key meanwhile, ${name}`, waits[0] ?? NaN, '', 50),
+  ];
+}
+
+async function pages(browser: Browser, url: string): Promise<Row[]> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const base = await openSystem(page, url);
+  await page.goto(`${base}/space?view=check`);
+  const home = await measuring(page, 'the home page', 50);
+  const id = base.split('/').at(-1) ?? '';
+  const { sequence } = (await (await page.request.get(`${url}/api/systems/${id}`)).json()) as {
+    sequence: number;
+  };
+  await page.request.post(`${url}/api/systems/${id}/changes`, {
+    data: {
+      id: crypto.randomUUID(),
+      base: sequence,
+      patch: [{ op: 'replace', path: '/content/table/rows', value: longPage().content.table.rows }],
+      label: 'many rows',
+      window: crypto.randomUUID(),
+      gesture: crypto.randomUUID(),
+      kind: 'change',
+    },
+  });
+  await page.goto(`${base}/space?view=check`);
+  const long = await measuring(page, 'a long page', 500);
+  await page.close();
+  return [...home, ...long];
+}
+
+/** What is measured in the browser; names choose among the parts. */
+export async function browserRows(only: readonly string[] = []): Promise<readonly Row[]> {
+  const server = await demoServer('bench');
+  const browser = await launch();
+  const parts = { moving, memory, list, pages } as const;
+  const rows: Row[] = [];
+  try {
+    for (const [name, part] of Object.entries(parts))
+      if (only.length === 0 || only.includes(name))
+        rows.push(...[await part(browser, server.url)].flat());
+    return rows;
+  } finally {
+    await browser.close();
+    await server.close();
+  }
+}

@@ -1,0 +1,10 @@
+import { derive } from '@garnish/core/derive/derive';
+import { assignRungs } from '@garnish/core/derive/color/assign';
+import { demoSystems } from '@garnish/server/demo/demo';
+import { deriveRamps } from '@garnish/core/derive/color/color';
+const doc = demoSystems()[0]!; const d=derive(doc);
+const plans=d.needs.map(n=>({...n,color:n.color.id,on:n.on.id}));
+const rampsOf=(i:number)=>deriveRamps({...doc.color.sources,items:{...doc.color.sources.items,buoy:{...doc.color.sources.items['buoy']!,value:`#b5${(0x30+i%40).toString(16)}1a` as any}}},doc.color.neutral,doc.color.rungNames,doc.color.darkChroma);
+const all=Array.from({length:40},(_,i)=>rampsOf(i));
+const s=performance.now();for(let i=0;i<2000;i++)assignRungs(doc.color.roles,all[i%40]!,plans);console.log(((performance.now()-s)/2000).toFixed(3), plans.length, doc.color.roles.order.length);
+const r=assignRungs(doc.color.roles,all[3]!,plans);console.log(r.moves.length,r.unsolved.length);

@@ -1,0 +1,160 @@
+import { createChecker, inOrderOfWeight, isAccepted } from '@garnish/core/checks/checks';
+import type { Finding, Repair } from '@garnish/core/checks/finding';
+import { isOffering } from '@garnish/core/checks/tried-repairs';
+import { keptList } from '@garnish/core/same';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { valueAt } from '@garnish/core/system/patch';
+import { afterFrame } from './after-frame.ts';
+import type { RepairTrier, Tell } from './repair-trier.ts';
+import type { View } from './views.ts';
+
+/** What is measured on the page in the browser. */
+export type Measured = 'colors' | 'layout';
+
+/** What is said of a system; lists and findings are the very same as long as they say the same. */
+export interface Said {
+  readonly findings: readonly Finding[];
+  readonly accepted: readonly Finding[];
+  /** Whether repairs are being tried; until then only those are offered that were tried before. */
+  readonly trying: boolean;
+}
+
+export interface Findings {
+  readonly said: () => Said;
+  /** Looks at a view after the frame that shows it; findings that are known go on until then. */
+  readonly look: (view: View) => void;
+  /** What was measured on the page of a document. */
+  readonly found: (kind: Measured, of: StyleDocument, measured: readonly Finding[]) => void;
+  readonly close: () => void;
+}
+
+/** Repairs are tried when nothing has moved for so long. */
+const TRY_AFTER_MS = 300;
+
+const repairsOf = ({ repair, ways = [] }: Finding): readonly Repair[] =>
+  repair ? [repair, ...ways] : ways;
+
+const idOf = ({ id }: Finding): string => id;
+
+/**
+ * All findings of the open system: of its checks, and what was measured on its page; with the repairs that
+ * hold, once they were tried. `changed` hears of everything new.
+ */
+export function createFindings(
+  first: View,
+  changed: () => void,
+  makeTrier?: (tell: Tell) => RepairTrier,
+): Findings {
+  const check = createChecker();
+  let view = first;
+  let judged = check(view.document, view.derived);
+  let measured: Readonly<
+    Partial<Record<Measured, { readonly of: StyleDocument; readonly findings: readonly Finding[] }>>
+  > = {};
+  /** What is left of each finding's repairs after they were tried on one document. */
+  let tried: { readonly of: StyleDocument; readonly findings: Map<string, Finding> } | undefined;
+  let asking: ReturnType<typeof setTimeout> | undefined;
+  let askedOf: readonly Finding[] = [];
+  let trying = false;
+  let callOff: (() => void) | undefined;
+  const trier = makeTrier?.((of, finding) => {
+    if (of !== view.document) return;
+    if (tried?.of !== of) tried = { of, findings: new Map(tried?.findings) };
+    if (finding) tried.findings.set(finding.id, finding);
+    // What was asked meanwhile is still to be answered.
+    else trying = asking !== undefined;
+    tell();
+  });
+  let said: Said = { findings: [], accepted: [], trying: false };
+  said = compute();
+
+  /** A finding as it is shown: repairs only once they were tried. */
+  function withTried(finding: Finding): Finding {
+    if (!trier || !isOffering(finding)) return finding;
+    const known = tried?.findings.get(finding.id);
+    const { repair: _repair, ways: _ways, ...plain } = finding;
+    if (!known) return plain;
+    // What was tried before the last change is shown until it is tried anew, if it is offered still.
+    const offered = new Set(repairsOf(finding).map(({ label }) => label));
+    const fresh = tried?.of === view.document;
+    const [repair, ...ways] = repairsOf(known).filter(({ label }) => fresh || offered.has(label));
+    return { ...plain, ...(repair && { repair }), ...(ways.length > 0 && { ways }) };
+  }
+
+  /** Asks what repairs are good for, once nothing has moved for a moment. */
+  function tryRepairs(findings: readonly Finding[]): void {
+    const now = findings.filter(isOffering);
+    const same =
+      now.length === askedOf.length && now.every((finding, index) => finding === askedOf[index]);
+    if (!trier || same) return;
+    askedOf = now;
+    clearTimeout(asking);
+    const of = view.document;
+    trying = now.length > 0;
+    asking = setTimeout(() => {
+      asking = undefined;
+      trier.ask(of, now);
+    }, TRY_AFTER_MS);
+  }
+
+  /** What was measured, as far as it still holds. */
+  function stillMeasured(): readonly Finding[] {
+    const { document } = view;
+    const { colors, layout } = measured;
+    if (colors && (colors.of.color !== document.color || colors.of.content !== document.content))
+      measured = { ...(layout && { layout }) };
+    // What was decided anew since then is measured again in a moment; until then nobody knows.
+    return Object.values(measured).flatMap(({ of, findings }) =>
+      of === document
+        ? findings
+        : findings.filter(({ decision }) => valueAt(of, decision) === valueAt(document, decision)),
+    );
+  }
+
+  function compute(): Said {
+    const seen = stillMeasured();
+    const all = seen.length === 0 ? judged : inOrderOfWeight([...judged, ...seen]);
+    tryRepairs(all);
+    const shown = trier ? all.map(withTried) : all;
+    const isOut = (finding: Finding): boolean => isAccepted(view.document, finding);
+    const findings = keptList(
+      said.findings,
+      shown.filter((finding) => !isOut(finding)),
+      idOf,
+    );
+    const accepted = keptList(said.accepted, shown.filter(isOut), idOf);
+    return findings === said.findings && accepted === said.accepted && trying === said.trying
+      ? said
+      : { findings, accepted, trying };
+  }
+
+  function tell(): void {
+    const before = said;
+    said = compute();
+    if (said !== before) changed();
+  }
+
+  return {
+    said: () => said,
+    look(next) {
+      if (next === view) return;
+      view = next;
+      callOff?.();
+      callOff = afterFrame(() => {
+        callOff = undefined;
+        judged = check(view.document, view.derived);
+        tell();
+      });
+    },
+    found(kind, of, findings) {
+      if (findings.length === 0 && !measured[kind]?.findings.length) return;
+      measured = { ...measured, [kind]: { of, findings } };
+      tell();
+    },
+    close() {
+      callOff?.();
+      clearTimeout(asking);
+      trier?.close();
+    },
+  };
+}

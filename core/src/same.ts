@@ -55,12 +55,14 @@ export const keptSame = <Value>(before: Value | undefined, now: Value): Value =>
 /**
  * A list in which every thing that says the same as the one of the same key before is that very thing;
  * the list from before where all are, in the same order. Where a key stands more than once, the last of
- * before counts.
+ * before counts. `same` says what says the same; where the parts of things are kept themselves, `isOfSame`
+ * is enough.
  */
 export function keptList<Thing>(
   before: readonly Thing[] | undefined,
   now: readonly Thing[],
   keyOf: (thing: Thing) => string,
+  same: (one: Thing, other: Thing) => boolean = isSame,
 ): readonly Thing[] {
   if (!before) return now;
   // Most lists keep their order, so that the same place is asked first.
@@ -72,7 +74,7 @@ export function keptList<Thing>(
     const there = before[index];
     const key = keyOf(thing);
     const earlier = there !== undefined && keyOf(there) === key ? there : knownAs(key);
-    const one = earlier !== undefined && isSame(earlier, thing) ? earlier : thing;
+    const one = earlier !== undefined && same(earlier, thing) ? earlier : thing;
     if (one !== there) isKept = false;
     return one;
   });
@@ -91,4 +93,16 @@ export function keptMap<Thing>(
     entries.every(([key, thing]) => Object.is(before.get(key), thing)) &&
     [...before.keys()].every((key, index) => entries[index]?.[0] === key);
   return isKept ? before : new Map(entries);
+}
+
+/** Whether two records have the very same parts. */
+export function isOfSame(one: object, other: object): boolean {
+  const [before, now] = [one, other] as readonly [Record<string, unknown>, Record<string, unknown>];
+  let left = 0;
+  for (const key in before) {
+    if (!Object.hasOwn(now, key) || !Object.is(before[key], now[key])) return false;
+    left += 1;
+  }
+  for (const _key in now) left -= 1;
+  return left === 0;
 }

@@ -16,7 +16,11 @@ const after = (start: StyleDocument, patch: Patch): StyleDocument => {
 
 const SMALL: Patch = [{ op: 'replace', path: '/type/anchors/items/narrow/base', value: 9 }];
 const PALE: Patch = [
-  { op: 'replace', path: '/color/roles/items/text/light', value: { kind: 'own', value: '#aaaaaa' } },
+  {
+    op: 'replace',
+    path: '/color/roles/items/text/light',
+    value: { kind: 'own', value: '#aaaaaa' },
+  },
 ];
 const STEEP: Patch = [{ op: 'replace', path: '/type/anchors/items/wide/ratio', value: 1.9 }];
 const NAME: Patch = [{ op: 'replace', path: '/name', value: 'another' }];

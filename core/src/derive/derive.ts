@@ -211,32 +211,37 @@ const ground = ruleNode(
 );
 
 /** All rules in the order in which the sheet has them; those of breakpoints come last, to win. */
-const RULES: readonly Node<RuleGroup>[] = (
-  [
-    ['ground', ground],
-    ['type', typeRules],
-    ['baseline', baseline],
-    ['narrow', narrow],
-    ['color', colorRules],
-    ['families', familyRules],
-    ['color-classes', colorClasses],
-    ['veils', veilRules],
-    ['components', componentRules],
-    ['parts', partRules],
-    ['pull', pullRules],
-    ['grid', gridRules],
-    ['layout', layoutRules],
-    ['patterns', patternClasses],
-    ['shape', shapeRules],
-    ['breakpoints', breakpointRulesOf],
-  ] as const
-).map(([key, part]) =>
+const RULES = [
+  ['ground', ground],
+  ['type', typeRules],
+  ['baseline', baseline],
+  ['narrow', narrow],
+  ['color', colorRules],
+  ['families', familyRules],
+  ['color-classes', colorClasses],
+  ['veils', veilRules],
+  ['components', componentRules],
+  ['parts', partRules],
+  ['pull', pullRules],
+  ['grid', gridRules],
+  ['layout', layoutRules],
+  ['patterns', patternClasses],
+  ['shape', shapeRules],
+  ['breakpoints', breakpointRulesOf],
+] as const;
+
+const RULE_GROUPS: readonly Node<RuleGroup>[] = RULES.map(([key, part]) =>
   node(
     `${key}: group of rules`,
     [part],
-    (rules) => ({ key, rules }),
+    (own) => ({ key, rules: own }),
     (before, now) => (before?.rules === now.rules ? before : now),
   ),
+);
+
+/** What the rules are said of, whatever they say: other names mean another page. */
+const SELECTORS = RULES.map(([key, part]) =>
+  node(`${key}: selectors`, [part], (own) => own.map(({ selector }) => selector)),
 );
 
 const tokens = node(
@@ -255,7 +260,8 @@ const sameList = <Thing>(
     : now;
 
 const groups = node('tokens: groups', GROUPS, (...all): readonly TokenGroup[] => all, sameList);
-const rules = node('rules: groups', RULES, (...all): readonly RuleGroup[] => all, sameList);
+const rules = node('rules: groups', RULE_GROUPS, (...all): readonly RuleGroup[] => all, sameList);
+const selectors = node('rules: selectors', SELECTORS, (...all) => all.flat());
 
 /**
  * A function from documents to all that follows from them. It remembers each part of the last
@@ -290,6 +296,7 @@ export function createDeriver(
       patterns: ask(patterns),
       faces: ask(faces),
       rules: ask(rules),
+      selectors: ask(selectors),
     };
     last = { document, derived };
     return derived;

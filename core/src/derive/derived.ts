@@ -256,4 +256,6 @@ export interface Derived {
   readonly patterns: readonly DerivedPattern[];
   readonly faces: readonly DeliveredFace[];
   readonly rules: readonly RuleGroup[];
+  /** The selectors of all rules, in their order: what pages are built with. */
+  readonly selectors: readonly string[];
 }

@@ -20,7 +20,9 @@ html { overflow-x: clip; }
 .button, .quiet-button { display: inline-flex; align-items: center; text-decoration: none; }
 .quiet-button { border-style: solid; }
 .notice { border-inline-start-style: solid; }
-.block { content-visibility: auto; contain-intrinsic-size: auto 30rem; overflow-clip-margin: 3rem; display: grid; grid-template-columns: minmax(0, 1fr); }
+/* What is out of sight is not laid out; its size is remembered. */
+.block, .site > footer { content-visibility: auto; contain-intrinsic-size: auto 30rem; overflow-clip-margin: 3rem; }
+.block { display: grid; grid-template-columns: minmax(0, 1fr); }
 .table { border-collapse: collapse; inline-size: 100%; font-variant-numeric: tabular-nums; }
 .table th, .table td { text-align: start; border-block-end-width: var(--edge-line, 1px); border-block-end-style: solid; border-color: inherit; vertical-align: baseline; overflow-wrap: anywhere; }
 .card { container-type: inline-size; display: grid; align-content: start; }

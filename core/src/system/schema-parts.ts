@@ -16,9 +16,50 @@ export const share = z.number().check(z.gte(0), z.lte(1));
 /** More than any collection of a site has. */
 const MOST_ITEMS = 5000;
 
-/** A collection: things by an id that never changes, and the order in which they stand. */
-export const collection = <Item extends z.ZodMiniType>(item: Item) =>
-  z.strictObject({ order: z.array(id).check(z.maxLength(MOST_ITEMS)), items: z.record(id, item) });
+interface Ordered {
+  readonly order: readonly string[];
+  readonly items: Readonly<Record<string, unknown>>;
+}
+
+/** What is wrong between an order and the things that it orders; each with its place in the collection. */
+export function* orderProblems({
+  order,
+  items,
+}: Ordered): Generator<{ readonly path: readonly string[]; readonly message: string }> {
+  const seen = new Set(order);
+  if (seen.size !== order.length) yield { path: ['order'], message: 'names a thing twice' };
+  for (const one of order)
+    if (!Object.hasOwn(items, one))
+      yield { path: ['order'], message: `names “${one}”, which is not there` };
+  for (const one of Object.keys(items))
+    if (!seen.has(one)) yield { path: ['items', one], message: 'is missing from the order' };
+}
+
+/** The two parts of every collection’s schema, by that schema. */
+const parts = new WeakMap<
+  object,
+  { readonly order: z.ZodMiniType; readonly items: z.ZodMiniType }
+>();
+
+/** The schemas of the order and of the things of a collection; nothing for any other schema. */
+export const collectionParts = (schema: object) => parts.get(schema);
+
+/**
+ * A collection: things by an id that never changes, and the order in which they stand, which names each of
+ * them once.
+ */
+export const collection = <Item extends z.ZodMiniType>(item: Item) => {
+  const order = z.array(id).check(z.maxLength(MOST_ITEMS));
+  const items = z.record(id, item);
+  const schema = z.strictObject({ order, items }).check(
+    z.check((payload) => {
+      for (const { path, message } of orderProblems(payload.value))
+        payload.issues.push({ code: 'custom', path: [...path], message, input: payload.value });
+    }),
+  );
+  parts.set(schema, { order, items });
+  return schema;
+};
 
 /** Any JSON value that can be kept; what it means is checked where it is used. */
 export const json = z.custom<Json>(

@@ -60,7 +60,7 @@ function* lengthProblems(
     yield { path, message: 'only what is pulled out may be below 0' };
 }
 
-function* layoutProblems({ color, layout, space }: StyleDocument): Generator<Problem> {
+function* breakpointProblems({ layout }: StyleDocument): Generator<Problem> {
   let before = 0;
   for (const [id, { name, width }] of inOrder(layout.breakpoints)) {
     if (width <= before)
@@ -78,6 +78,9 @@ function* layoutProblems({ color, layout, space }: StyleDocument): Generator<Pro
     const path = id === undefined ? '/layout/grid/base' : `/layout/grid/at/${id}`;
     yield { path: `${path}/${answer.field}`, message: `${name}: ${answer.message}` };
   }
+}
+
+function* patternProblems({ color, layout, space }: StyleDocument): Generator<Problem> {
   for (const [id, { ink, on, cell }] of inOrder(layout.patterns)) {
     const path = `/layout/patterns/items/${id}`;
     yield* reference(`${path}/ink`, 'color role', ink, color.roles);
@@ -86,22 +89,23 @@ function* layoutProblems({ color, layout, space }: StyleDocument): Generator<Pro
   }
 }
 
-/** What a schema cannot say of space, layout and shape. */
-export function* spaceProblems(document: StyleDocument): Generator<Problem> {
-  const { content, layout, shape, space } = document;
-  if (space.steps.order.length === 0)
-    yield { path: '/space/steps', message: 'a scale keeps one step at least' };
-  for (const [id, { use, value, block }] of inOrder(space.roles)) {
+function* roleProblems(document: StyleDocument): Generator<Problem> {
+  for (const [id, { use, value, block }] of inOrder(document.space.roles)) {
     const path = `/space/roles/items/${id}`;
     yield* lengthProblems(document, `${path}/value`, value, use);
     if (block) yield* lengthProblems(document, `${path}/block`, block, use);
   }
+}
+
+function* partProblems({ space }: StyleDocument): Generator<Problem> {
   for (const [key, part] of Object.entries(space.parts))
     if ('role' in part)
       yield* reference(`/space/parts/${key}/role`, 'space role', part.role, space.roles);
     else if ('step' in part)
       yield* reference(`/space/parts/${key}/step`, 'step', part.step, space.steps);
-  yield* layoutProblems(document);
+}
+
+function* shapeProblems({ content, layout, shape }: StyleDocument): Generator<Problem> {
   for (const [what, id] of Object.entries(shape.corners))
     yield* reference(`/shape/corners/${what}`, 'radius', id, shape.radii);
   for (const [what, id] of Object.entries(shape.edges))
@@ -109,3 +113,47 @@ export function* spaceProblems(document: StyleDocument): Generator<Problem> {
   yield* reference('/shape/cards', 'level', shape.cards, shape.shadows);
   yield* reference('/content/pattern', 'pattern', content.pattern, layout.patterns);
 }
+
+/** What a schema cannot say of space, layout and shape, with the parts that each rule is about. */
+export const SPACE_RULES = [
+  {
+    reads: ({ space }: StyleDocument) => [space.steps.order],
+    *find({ space }: StyleDocument): Generator<Problem> {
+      if (space.steps.order.length === 0)
+        yield { path: '/space/steps', message: 'a scale keeps one step at least' };
+    },
+  },
+  {
+    reads: ({ layout, space, type }: StyleDocument) => [
+      space.roles,
+      space.steps.order,
+      type.anchors.order,
+      layout.breakpoints.order,
+    ],
+    find: roleProblems,
+  },
+  {
+    reads: ({ space }: StyleDocument) => [space.parts, space.roles.order, space.steps.order],
+    find: partProblems,
+  },
+  {
+    reads: ({ layout }: StyleDocument) => [layout.breakpoints, layout.grid],
+    find: breakpointProblems,
+  },
+  {
+    reads: ({ color, layout, space }: StyleDocument) => [
+      layout.patterns,
+      color.roles.order,
+      space.steps.order,
+    ],
+    find: patternProblems,
+  },
+  {
+    reads: ({ content, layout, shape }: StyleDocument) => [
+      shape,
+      content.pattern,
+      layout.patterns.order,
+    ],
+    find: shapeProblems,
+  },
+] as const;

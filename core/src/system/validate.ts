@@ -3,14 +3,14 @@ import {
   inOrder,
   MODES,
   MOST_ANCHORS,
-  type Collection,
   type Mode,
   type Paint,
   type StyleDocument,
 } from './document.ts';
 import { frozen } from './json.ts';
 import type { Problem } from './problem.ts';
-import { spaceProblems } from './space-problems.ts';
+import { isSound, trustAs } from './sound.ts';
+import { SPACE_RULES } from './space-problems.ts';
 
 export type { Problem };
 
@@ -23,16 +23,6 @@ export const NEUTRAL = 'neutral';
 
 const pointer = (path: readonly PropertyKey[]): string =>
   path.map((part) => `/${String(part).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('');
-
-function* orderProblems(path: string, { order, items }: Collection<unknown>): Generator<Problem> {
-  const seen = new Set(order);
-  if (seen.size !== order.length) yield { path: `${path}/order`, message: 'names a thing twice' };
-  for (const id of order)
-    if (!Object.hasOwn(items, id))
-      yield { path: `${path}/order`, message: `names “${id}”, which is not there` };
-  for (const id of Object.keys(items))
-    if (!seen.has(id)) yield { path: `${path}/items/${id}`, message: 'is missing from the order' };
-}
 
 function* paintProblems({ color }: StyleDocument): Generator<Problem> {
   for (const [id, role] of inOrder(color.roles))
@@ -74,7 +64,6 @@ function* shareProblems(
 function* veilProblems({ color, content, type }: StyleDocument): Generator<Problem> {
   for (const [id, { stops }] of inOrder(color.gradients)) {
     const path = `/color/gradients/items/${id}/stops`;
-    yield* orderProblems(path, stops);
     if (stops.order.length < 2) yield { path, message: 'a gradient has two colors at least' };
     for (const [stop, { color: role }] of inOrder(stops))
       if (!Object.hasOwn(color.roles.items, role))
@@ -82,7 +71,6 @@ function* veilProblems({ color, content, type }: StyleDocument): Generator<Probl
   }
   for (const [id, { boxes, color: tint, ink }] of inOrder(color.veils)) {
     const path = `/color/veils/items/${id}`;
-    yield* orderProblems(`${path}/boxes`, boxes);
     if (!Object.hasOwn(color.roles.items, ink))
       yield { path: `${path}/ink`, message: `there is no color role “${ink}”` };
     if (!tint.startsWith('#') && !Object.hasOwn(color.roles.items, tint))
@@ -112,8 +100,8 @@ function* useProblems({ color, type }: StyleDocument): Generator<Problem> {
   }
 }
 
-function* anchorProblems({ space, type }: StyleDocument): Generator<Problem> {
-  const anchors = inOrder(type.anchors);
+function* anchorProblems({ anchors: all }: StyleDocument['type']): Generator<Problem> {
+  const anchors = inOrder(all);
   if (anchors.length < 2 || anchors.length > MOST_ANCHORS)
     yield { path: '/type/anchors', message: `a scale has 2 to ${MOST_ANCHORS} anchors` };
   for (const [index, [id, { width }]] of anchors.entries()) {
@@ -124,6 +112,9 @@ function* anchorProblems({ space, type }: StyleDocument): Generator<Problem> {
         message: `anchors stand from the narrowest up: ${width} px is to be above ${before} px`,
       };
   }
+}
+
+function* textRoleProblems({ space, type }: StyleDocument): Generator<Problem> {
   for (const [id, { after, container, sizes = {} }] of inOrder(type.roles)) {
     const path = `/type/roles/items/${id}`;
     if (container && container.from >= container.to)
@@ -147,101 +138,117 @@ function* listProblems({ brief, fonts }: StyleDocument): Generator<Problem> {
     if (new Set(list).size !== list.length) yield { path, message: 'names something twice' };
 }
 
-function* problemsOf(document: StyleDocument): Generator<Problem> {
-  const { brief, color, content, layout, shape, space, tokens, type } = document;
-  const collections: readonly (readonly [string, Collection<unknown>])[] = [
-    ['/type/anchors', type.anchors],
-    ['/type/roles', type.roles],
-    ['/color/sources', color.sources],
-    ['/color/roles', color.roles],
-    ['/color/texts', color.texts],
-    ['/color/gradients', color.gradients],
-    ['/color/veils', color.veils],
-    ['/space/steps', space.steps],
-    ['/space/roles', space.roles],
-    ['/layout/breakpoints', layout.breakpoints],
-    ['/layout/widths', layout.widths],
-    ['/layout/pictures', layout.pictures],
-    ['/layout/patterns', layout.patterns],
-    ['/shape/radii', shape.radii],
-    ['/shape/borders', shape.borders],
-    ['/shape/shadows', shape.shadows],
-    ['/shape/opacities', shape.opacities],
-    ['/shape/layers', shape.layers],
-    ['/shape/durations', shape.durations],
-    ['/shape/easings', shape.easings],
-    ['/tokens/custom', tokens.custom],
-    ['/content/nav', content.nav],
-    ['/content/table/columns', content.table.columns],
-    ['/content/table/rows', content.table.rows],
-    ['/content/cards/cards', content.cards.cards],
-    ...(content.alerts ? [['/content/alerts', content.alerts] as const] : []),
-    ...(content.prices
-      ? [
-          ['/content/prices/columns', content.prices.columns] as const,
-          ['/content/prices/rows', content.prices.rows] as const,
-        ]
-      : []),
-    ...(content.questions ? [['/content/questions/items', content.questions.items] as const] : []),
-    ...(content.footerGroups
-      ? [
-          ['/content/footerGroups', content.footerGroups] as const,
-          ...inOrder(content.footerGroups).map(
-            ([id, { links }]) => [`/content/footerGroups/items/${id}/links`, links] as const,
-          ),
-        ]
-      : []),
-    ...(content.form ? [['/content/form/fields', content.form.fields] as const] : []),
-  ];
-  for (const [path, collection] of collections) yield* orderProblems(path, collection);
-  yield* listProblems(document);
-  yield* anchorProblems(document);
-  if (brief.line.from >= brief.line.to)
-    yield { path: '/brief/line', message: 'the shortest line is to be shorter than the longest' };
-  if (color.sources.order.length === 0)
-    yield { path: '/color/sources', message: 'a system keeps one color at least' };
-  yield* paintProblems(document);
-  yield* useProblems(document);
-  yield* veilProblems(document);
-  yield* spaceProblems(document);
+/** What a schema cannot say, and the parts of a document that it is about. */
+export interface DocumentRule {
+  /** As long as each of these is the same, so is what is said. */
+  readonly reads: (document: StyleDocument) => readonly unknown[];
+  readonly find: (document: StyleDocument) => Iterable<Problem>;
+}
+
+/**
+ * The rules that more than one place of a document is subject to. One that asks only whether something is
+ * there reads the order of its collection, which names everything in it.
+ */
+export const RULES: readonly DocumentRule[] = [
+  {
+    reads: ({ brief, fonts }) => [brief, fonts.reasons],
+    find: listProblems,
+  },
+  {
+    reads: ({ type }) => [type.anchors],
+    find: ({ type }) => anchorProblems(type),
+  },
+  {
+    reads: ({ space, type }) => [type.roles, type.anchors.order, space.steps.order],
+    find: textRoleProblems,
+  },
+  {
+    reads: ({ brief }) => [brief],
+    *find({ brief }) {
+      if (brief.line.from >= brief.line.to)
+        yield {
+          path: '/brief/line',
+          message: 'the shortest line is to be shorter than the longest',
+        };
+    },
+  },
+  {
+    reads: ({ color }) => [color.sources.order],
+    *find({ color }) {
+      if (color.sources.order.length === 0)
+        yield { path: '/color/sources', message: 'a system keeps one color at least' };
+    },
+  },
+  {
+    reads: ({ color }) => [color.roles, color.sources.order, color.neutral],
+    find: paintProblems,
+  },
+  {
+    reads: ({ color, type }) => [color.texts, color.roles.order, type.roles.order],
+    find: useProblems,
+  },
+  {
+    reads: ({ color, content, type }) => [
+      color.gradients,
+      color.veils,
+      color.roles.order,
+      content.heroVeil,
+      content.artwork,
+      type.roles.order,
+    ],
+    find: veilProblems,
+  },
+  ...SPACE_RULES,
+];
+
+interface Said {
+  readonly read: readonly unknown[];
+  readonly problems: readonly Problem[];
+}
+
+/** What each rule said last, of frozen parts only: who changes a document leaves most of them alone. */
+const said = new Map<DocumentRule, Said>();
+
+function problemsOf(document: StyleDocument): readonly Problem[] {
+  return RULES.flatMap((rule): readonly Problem[] => {
+    const read = rule.reads(document);
+    const before = said.get(rule);
+    if (before?.read.every((part, index) => Object.is(part, read[index]))) return before.problems;
+    const problems = [...rule.find(document)];
+    const canChange = read.some(
+      (part) => typeof part === 'object' && part !== null && !Object.isFrozen(part),
+    );
+    if (!canChange) said.set(rule, { read, problems });
+    return problems;
+  });
 }
 
 const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Parts of documents that were found to be of their form, and can change no more. */
-const sound = new WeakSet<object>();
+type PartKey = keyof typeof documentSchema.shape;
+const PARTS = Object.keys(documentSchema.shape) as PartKey[];
 
 /**
  * A document that was checked before it was stored: its parts need not be read again until they change.
  * What follows from its parts together is checked with every change all the same.
  */
 export function trusted(document: StyleDocument): StyleDocument {
-  for (const part of Object.values(frozen(document))) if (typeof part === 'object') sound.add(part);
+  frozen(document);
+  for (const key of PARTS) trustAs(documentSchema.shape[key], document[key]);
   return document;
-}
-
-type PartKey = keyof typeof documentSchema.shape;
-const PARTS = Object.keys(documentSchema.shape) as PartKey[];
-
-/** Whether a part is of its form; a part that was looked at before, and is frozen, is not read again. */
-function isSound(key: PartKey, part: unknown): boolean {
-  if (typeof part === 'object' && part !== null && sound.has(part)) return true;
-  if (!documentSchema.shape[key].safeParse(part).success) return false;
-  if (typeof part === 'object' && part !== null && Object.isFrozen(part)) sound.add(part);
-  return true;
 }
 
 /** Whether every part of a value is of its form, and there is no other. */
 const isOfForm = (value: unknown): value is StyleDocument =>
   isRecord(value) &&
   Object.keys(value).length === PARTS.length &&
-  PARTS.every((key) => Object.hasOwn(value, key) && isSound(key, value[key]));
+  PARTS.every((key) => Object.hasOwn(value, key) && isSound(documentSchema.shape[key], value[key]));
 
 /**
  * Checks a value against the schema and against what a schema cannot say: that every reference
  * leads somewhere, that orders name everything once, that the narrow width is the narrower one. Only
- * parts that have changed since they were last looked at are read again.
+ * what has changed since it was last looked at is read again, and what that can break.
  */
 export function validate(value: unknown): Validated {
   if (!isOfForm(value)) {
@@ -252,6 +259,6 @@ export function validate(value: unknown): Validated {
       problems: issues.map(({ path, message }) => ({ path: pointer(path), message })),
     };
   }
-  const problems = [...problemsOf(value)];
+  const problems = problemsOf(value);
   return problems.length > 0 ? { ok: false, problems } : { ok: true, document: value };
 }

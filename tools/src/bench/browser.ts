@@ -58,7 +58,7 @@ interface Movement {
 }
 
 /**
- * Moves a control again and again. Timed are the work up to the changed style sheet (React renders in a
+ * Moves a control again and again, and lets everything come to rest between. Timed are the work up to the changed style sheet (React renders in a
  * microtask), then the style and layout that it causes in the proof and in the page around it.
  */
 const movements = (page: Page, moved: Moved): Promise<readonly Movement[]> =>
@@ -71,7 +71,8 @@ const movements = (page: Page, moved: Moved): Promise<readonly Movement[]> =>
       const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
       const found = [];
       for (let index = 0; index < 90; index += 1) {
-        await new Promise(requestAnimationFrame);
+        // What follows the movement before, checks and drawings, is over.
+        await new Promise((resolve) => setTimeout(resolve, 120));
         await new Promise(requestAnimationFrame);
         if (by === 'field') {
           control.focus();

@@ -4,7 +4,7 @@ import { line } from 'd3-shape';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { setPreferences, usePreferences } from '../app/preferences.ts';
 import { heldWidth } from '../proof/ruler.tsx';
-import { useShown, useStore } from '../system/system-context.ts';
+import { useShownLater, useStore } from '../system/system-context.ts';
 import { useGesture } from '../ui/gesture.ts';
 import { Ticks } from './ticks.tsx';
 
@@ -81,7 +81,7 @@ interface CurvesProps {
 
 /** Lengths over the screen width: knees, the proof's width, and what is not proved. */
 export function Curves({ label, curves, height, least, marked = [] }: CurvesProps) {
-  const shown = useShown(['type']);
+  const shown = useShownLater(['type']);
   const store = useStore();
   const gesture = useGesture();
   const { proofWidth } = usePreferences();

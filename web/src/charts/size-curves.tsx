@@ -2,7 +2,7 @@ import { smallerStretch } from '@garnish/core/checks/heading-order';
 import { gapsOf } from '@garnish/core/checks/zoom';
 import type { TextStyle } from '@garnish/core/derive/derived';
 import { fluidCss, fluidPx, kneesOf } from '@garnish/core/type/fluid';
-import { useShown } from '../system/system-context.ts';
+import { useShownLater } from '../system/system-context.ts';
 import { Curves, FROM_PX, TO_PX } from './curves.tsx';
 
 const LEVELS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const;
@@ -50,7 +50,7 @@ const crossingsOf = (styles: ReadonlyMap<string, TextStyle>) =>
 
 /** Every role's size over the screen width, with what is not proved. */
 export function SizeCurves() {
-  const shown = useShown(['brief'], ['styles']);
+  const shown = useShownLater(['brief'], ['styles']);
   const curves = sizesOf(shown.derived.styles.values()).map(({ names, style }) => ({
     id: style.id,
     names,

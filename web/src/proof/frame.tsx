@@ -9,12 +9,14 @@ import { usePreferences } from '../app/preferences.ts';
 import { useShown, useStore, useSystem } from '../system/system-context.ts';
 import { liveSheet, type LiveSheet } from './live-sheet.ts';
 import { litRule, useLit } from './lit.ts';
+import { outOfSight, RESTING, type OutOfSight } from './out-of-sight.ts';
 import { renderNode } from './render.tsx';
 
 interface Page {
   readonly document: Document;
   readonly exported: LiveSheet;
   readonly arrangement: CSSStyleSheet;
+  readonly away: OutOfSight;
 }
 
 /** The frame's document with its two sheets: the exported one, and the arrangement of the page. */
@@ -24,9 +26,9 @@ function prepare(frame: HTMLIFrameElement): Page | undefined {
   const { CSSStyleSheet: FrameSheet } = contentWindow as Window & typeof globalThis;
   const exported = liveSheet(new FrameSheet());
   const arrangement = new FrameSheet();
-  arrangement.replaceSync(ARRANGEMENT);
+  arrangement.replaceSync(ARRANGEMENT + RESTING);
   document.adoptedStyleSheets = [exported.sheet, arrangement];
-  return { document, exported, arrangement };
+  return { document, exported, arrangement, away: outOfSight(document) };
 }
 
 /** Lays a sheet that is never exported over the two; none takes it away. */
@@ -53,7 +55,10 @@ body::after { content: ''; position: absolute; inset: 0; pointer-events: none; o
 /** The sheet of what is shown, in the frame: all that most movements change. */
 function ShownSheet({ page }: { readonly page: Page }) {
   const sheet = useSystem((state) => state.shown.sheet);
-  useLayoutEffect(() => page.exported.show(sheet), [page, sheet]);
+  useLayoutEffect(() => {
+    page.away.moves();
+    page.exported.show(sheet);
+  }, [page, sheet]);
   return null;
 }
 
@@ -67,13 +72,14 @@ function ShownPage({ page, editing }: { readonly page: Page; readonly editing: b
     languages: document.brief.languages,
     logo: document.layout.logo,
     cards: document.shape.cards,
-    rules: derived.rules,
+    selectors: derived.selectors,
   }));
   const tree = useMemo(() => {
     const { document, derived } = store.state().shown;
     return renderNode(homePage(document, derived), editing);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what it is made of says when it is another
   }, [store, made, editing]);
+  useLayoutEffect(() => page.away.renew(), [page, tree]);
   return createPortal(tree, page.document.body);
 }
 
@@ -116,6 +122,7 @@ export function Frame({ frame, theme, editing, widthPx, heightPx, scale, onReady
   useEffect(() => {
     if (page) onReady(page.document);
   }, [page, onReady]);
+  useEffect(() => () => page?.away.close(), [page]);
   return (
     <>
       <iframe

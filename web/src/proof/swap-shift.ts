@@ -20,7 +20,7 @@ const HEADINGS = 'h1, h2, h3, h4';
 const PARAGRAPHS = 'p';
 
 /** Sections that are not in view are not laid out; while something is measured, all are. */
-const ALL_LAID_OUT = '.block { content-visibility: visible !important; }';
+const ALL_LAID_OUT = '* { content-visibility: visible !important; }';
 
 /** Measures the page as it is with its fonts and as it is before they come, fitted and unfitted. */
 export function swapShifts(

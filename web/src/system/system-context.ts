@@ -1,6 +1,16 @@
 import type { Derived } from '@garnish/core/derive/derived';
 import type { StyleDocument } from '@garnish/core/system/document';
-import { createContext, use, useDeferredValue, useRef, useSyncExternalStore } from 'react';
+import {
+  createContext,
+  startTransition,
+  use,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
 import { sameParts } from './same-parts.ts';
 import type { SystemState, SystemStore } from './store.ts';
 import type { View } from './views.ts';
@@ -64,6 +74,53 @@ export const useShown = <
   from: readonly From[] = [],
 ): Parts<Of, From> => useSystem(({ shown }) => partsOf(shown, of, from));
 
-/** What a component shows, a moment later: for drawings that may follow what the hand moves. */
-export const useSystemLater = <Selected>(select: (state: SystemState) => Selected): Selected =>
-  useDeferredValue(useSystem(select));
+/**
+ * What a component shows, a moment later: for drawings that may follow what the hand moves. They are drawn
+ * when there is time, and not at all at a movement that the next one has overtaken.
+ */
+export function useSystemLater<Selected>(select: (state: SystemState) => Selected): Selected {
+  const store = useStore();
+  const [value, setValue] = useState(() => select(store.state()));
+  const selecting = useRef(select);
+  useLayoutEffect(() => {
+    selecting.current = select;
+  });
+  useEffect(() => {
+    const follow = (): void => {
+      const now = selecting.current(store.state());
+      startTransition(() => setValue((before) => (sameParts(before, now) ? before : now)));
+    };
+    follow();
+    return store.subscribe(follow);
+  }, [store]);
+  return value;
+}
+
+/** Draws what follows from the system when there is time. */
+export function Later<Selected>({
+  select,
+  children,
+}: {
+  readonly select: (state: SystemState) => Selected;
+  readonly children: (selected: Selected) => ReactNode;
+}): ReactNode {
+  return children(useSystemLater(select));
+}
+
+/** The named parts of what is decided, a moment later. */
+export const useDecidedLater = <
+  const Of extends keyof StyleDocument,
+  const From extends keyof Derived = never,
+>(
+  of: readonly Of[],
+  from: readonly From[] = [],
+): Parts<Of, From> => useSystemLater(({ decided }) => partsOf(decided, of, from));
+
+/** The named parts of what the proof shows, a moment later. */
+export const useShownLater = <
+  const Of extends keyof StyleDocument,
+  const From extends keyof Derived = never,
+>(
+  of: readonly Of[],
+  from: readonly From[] = [],
+): Parts<Of, From> => useSystemLater(({ shown }) => partsOf(shown, of, from));

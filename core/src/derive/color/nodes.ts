@@ -1,4 +1,4 @@
-import { keptList, keptMap } from '../../same.ts';
+import { isOfSame, keptList, keptMap } from '../../same.ts';
 import type { StyleDocument } from '../../system/document.ts';
 import type { NeedPlan } from '../derived.ts';
 import { node } from '../graph.ts';
@@ -71,7 +71,7 @@ export const assignment = node('color: assignment', [roles, ramps, asked], (all,
 export const colors = node('color: roles', [roles, ramps, assignment], deriveColorRoles, keptMap);
 
 export const needs = node('color: needs', [plans, colors], deriveNeeds, (before, now) =>
-  keptList(before, now, ({ id }) => id),
+  keptList(before, now, ({ id }) => id, isOfSame),
 );
 
 export const gradients = node(
@@ -81,7 +81,7 @@ export const gradients = node(
 );
 
 export const pairs = node('color: pairs', [texts, styles, colors], derivePairs, (before, now) =>
-  keptList(before, now, ({ id }) => id),
+  keptList(before, now, ({ id }) => id, isOfSame),
 );
 
 /** In the order in which they are handed over. */

@@ -10,9 +10,9 @@ import type { DerivedGradient } from '@garnish/core/derive/derived';
 import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
-import { useDecided, useStore } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
@@ -43,9 +43,11 @@ function GradientEditor({ gradient }: EditorProps) {
     () => gradient.stops.map(({ at, role }) => ({ at, color: role.colors[mode] })),
     [gradient, mode],
   );
-  const facts = useMemo(() => gradientFacts(stops, space, LENGTH_PX), [stops, space]);
-  const ink = decided.derived.colors.get(text)?.colors[mode];
-  const lowest = ink && lowestContrast(stops, space, ink);
+  // While a color moves, what is measured along the gradient follows when there is time.
+  const calm = useDeferredValue(stops);
+  const facts = useMemo(() => gradientFacts(calm, space, LENGTH_PX), [calm, space]);
+  const ink = useDeferredValue(decided.derived.colors.get(text)?.colors[mode]);
+  const lowest = useMemo(() => ink && lowestContrast(calm, space, ink), [calm, space, ink]);
   const needed = brief.conformance === 'AAA' ? 7 : 4.5;
   if (!decidedStops) return null;
   const set = (part: string, value: string | number, label: string, gesture?: string): void => {
@@ -226,8 +228,11 @@ function GradientEditor({ gradient }: EditorProps) {
 /** Gradients between roles, which follow them into both themes. */
 export function Gradients() {
   const store = useStore();
-  const decided = useDecided(['color'], ['gradients']);
-  const { gradients, roles } = decided.document.color;
+  const { gradients, roles } = useSystem(({ decided }) => ({
+    gradients: decided.document.color.gradients,
+    roles: decided.document.color.roles,
+  }));
+  const derived = useSystem(({ decided }) => decided.derived.gradients);
   const add = (): void => {
     const id = `gradient-${crypto.randomUUID().slice(0, 8)}`;
     const has = (role: string): string =>
@@ -247,10 +252,10 @@ export function Gradients() {
   };
   return (
     <>
-      {decided.derived.gradients.length === 0 && (
+      {derived.length === 0 && (
         <p className="pb-1 text-quiet">None yet. A gradient runs between two roles or more.</p>
       )}
-      {decided.derived.gradients.map((gradient) => (
+      {derived.map((gradient) => (
         <GradientEditor key={gradient.id} gradient={gradient} />
       ))}
       <button type="button" className="act gap-1" onClick={add}>

@@ -1,7 +1,7 @@
 import { RUNG_NAMES, type RungNames } from '@garnish/core/color/ramp';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
-import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Gradients } from './gradients.tsx';
@@ -12,9 +12,8 @@ import { Sources } from './sources.tsx';
 /** Where colors come from: sources and their ramps, pictures, palettes set aside, gradients. */
 export function PaletteView() {
   const store = useStore();
-  const decided = useDecided(['color']);
+  const rungNames = useSystem(({ decided }) => decided.document.color.rungNames ?? 'from paper');
   const findings = useSystem((state) => state.findings);
-  const { rungNames = 'from paper' } = decided.document.color;
   const name = (next: RungNames): void => {
     store.change(
       [

@@ -18,7 +18,7 @@ import { useState } from 'react';
 import useSWR from 'swr';
 import * as z from 'zod/mini';
 import { get, send } from '../../api/client.ts';
-import { useDecided, useStore } from '../../system/system-context.ts';
+import { useDecidedLater, useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 
 const ADDRESS = '/api/palettes';
@@ -105,7 +105,7 @@ function Row({ name, words, colors, onTake, onLetGo }: RowProps) {
 /** Palettes set aside across systems and those that are shipped: searched, taken from, read, saved. */
 export function Palettes() {
   const store = useStore();
-  const decided = useDecided(['color', 'name']);
+  const decided = useDecidedLater(['color', 'name']);
   const { sources } = decided.document.color;
   const { data, error, mutate } = useSWR<Kept[], Error>(
     ADDRESS,

@@ -4,7 +4,7 @@ import type { Hex } from '@garnish/core/color/srgb';
 import { adding } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useState } from 'react';
-import { useDecided, useStore } from '../../system/system-context.ts';
+import { useDecidedLater, useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { UnreadablePicture } from '../../ui/picture.ts';
 import { Loupe } from './loupe.tsx';
@@ -24,7 +24,7 @@ const percent = (share: number): string =>
 /** Colors out of a logo or a picture: dropped, pasted or chosen, each taken with a click. */
 export function Sample() {
   const store = useStore();
-  const decided = useDecided(['color']);
+  const decided = useDecidedLater(['color']);
   const { sources } = decided.document.color;
   const [found, setFound] = useState<Found>();
   const [problem, setProblem] = useState<string>();

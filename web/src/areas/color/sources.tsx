@@ -3,10 +3,10 @@ import { colorName } from '@garnish/core/color/names';
 import type { Hex } from '@garnish/core/color/srgb';
 import type { DerivedRamp } from '@garnish/core/derive/derived';
 import { adding, removing } from '@garnish/core/system/collection';
-import { inOrder } from '@garnish/core/system/document';
+import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { Plus, X } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { ColorField } from '../../ui/color-field.tsx';
 import { NameField } from '../../ui/name-field.tsx';
@@ -44,12 +44,130 @@ function RampBands({ ramp }: { readonly ramp: DerivedRamp }) {
   );
 }
 
+/** What another color begins as. */
+const NEW_COLOR: Hex = '#5b6c8f';
+
+interface SourceProps {
+  readonly id: string;
+  readonly source: StyleDocument['color']['sources']['items'][string];
+  readonly ramp: DerivedRamp | undefined;
+  readonly removable: boolean;
+  readonly isRampOpen: boolean;
+  readonly isRelatedOpen: boolean;
+  readonly onRamp: (id: string) => void;
+  readonly onRelated: (id: string) => void;
+  readonly onTake: (value: Hex, name: string) => void;
+}
+
+/** A color with its ramp; drawn anew only when one of them is another. */
+const Source = memo(function Source(props: SourceProps) {
+  const { id, source, ramp, removable, isRampOpen, isRelatedOpen } = props;
+  const { onRamp, onRelated, onTake } = props;
+  const { name, value, wide, ramp: shape } = source;
+  const store = useStore();
+  return (
+    <div data-decision={`/color/sources/items/${id}`}>
+      <div className="mb-1.5 grid grid-cols-[minmax(0,1fr)_10.5rem_1.5rem] items-start gap-x-3">
+        <NameField
+          label={`Name of ${name}`}
+          hideLabel
+          value={name}
+          onChange={(next) =>
+            store.change(
+              [{ op: 'replace', path: `/color/sources/items/${id}/name`, value: next }],
+              `color ${next}`,
+            )
+          }
+        />
+        <ColorField
+          label={`Value of ${name}`}
+          hideLabel
+          value={value}
+          wide={wide}
+          onChange={(next, gesture, beyond) => {
+            const path = `/color/sources/items/${id}`;
+            store.change(
+              [
+                { op: 'replace', path: `${path}/value`, value: next },
+                ...(beyond === undefined
+                  ? wide === undefined
+                    ? []
+                    : [{ op: 'remove' as const, path: `${path}/wide` }]
+                  : [{ op: 'add' as const, path: `${path}/wide`, value: beyond }]),
+              ],
+              `${name} ${beyond ?? next}`.slice(0, 80),
+              { gesture },
+            );
+          }}
+        />
+        {removable && (
+          <button
+            type="button"
+            className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
+            aria-label={`Remove ${name}`}
+            title={`Remove ${name}: no role uses it`}
+            onClick={() =>
+              store.change(
+                removing('/color/sources', store.state().decided.document.color.sources, id),
+                `without ${name}`,
+              )
+            }
+          >
+            <X size={13} aria-hidden />
+          </button>
+        )}
+      </div>
+      {ramp && <RampBands ramp={ramp} />}
+      <p className="flex flex-wrap items-center gap-x-4 text-xs">
+        <button
+          type="button"
+          className="act text-xs"
+          aria-expanded={isRampOpen}
+          onClick={() => onRamp(id)}
+        >
+          {isRampOpen ? 'Close the ramp' : 'Adjust the ramp'}
+          <span className="sr-only"> of {name}</span>
+        </button>
+        <button
+          type="button"
+          className="act text-xs"
+          aria-expanded={isRelatedOpen}
+          onClick={() => onRelated(id)}
+        >
+          Related colors
+          <span className="sr-only"> of {name}</span>
+        </button>
+        <span className="grow truncate text-end text-quiet">{colorName(value)}</span>
+      </p>
+      {ramp && isRampOpen && (
+        <RampEditor
+          name={name}
+          path={`/color/sources/items/${id}/ramp`}
+          decided={shape as Partial<RampShape> | undefined}
+          usual={USUAL_SHAPE}
+          colors={ramp.colors}
+          source={value}
+        />
+      )}
+      {isRelatedOpen && <Related name={name} value={value} onTake={onTake} />}
+    </div>
+  );
+});
+
 /** The colors that everything comes from, each with its ramp, and the neutrals they tint. */
 export function Sources() {
   const store = useStore();
   const decided = useDecided(['color'], ['ramps']);
   const [open, setOpen] = useState<string>();
   const [related, setRelated] = useState<string>();
+  const toggleRamp = useCallback(
+    (id: string) => setOpen((before) => (before === id ? undefined : id)),
+    [],
+  );
+  const toggleRelated = useCallback(
+    (id: string) => setRelated((before) => (before === id ? undefined : id)),
+    [],
+  );
   const { sources, neutral, roles } = decided.document.color;
   const { ramps } = decided.derived;
   const inUse = (id: string): boolean =>
@@ -62,104 +180,34 @@ export function Sources() {
       ),
     );
 
-  const add = (value: Hex = '#5b6c8f', called?: string): void => {
-    const id = `color-${crypto.randomUUID().slice(0, 8)}`;
-    const name = called ?? `color ${sources.order.length + 1}`;
-    store.change(adding('/color/sources', sources, id, { name, value }), 'another color');
-  };
-  const remove = (id: string, name: string): void => {
-    store.change(removing('/color/sources', sources, id), `without ${name}`);
-  };
+  const add = useCallback(
+    (value: Hex, called?: string): void => {
+      const all = store.state().decided.document.color.sources;
+      const id = `color-${crypto.randomUUID().slice(0, 8)}`;
+      const name = called ?? `color ${all.order.length + 1}`;
+      store.change(adding('/color/sources', all, id, { name, value }), 'another color');
+    },
+    [store],
+  );
 
   const neutralRamp = ramps.get(NEUTRAL);
   return (
     <div className="grid gap-3">
-      {inOrder(sources).map(([id, { name, value, wide, ramp: shape }]) => {
-        const ramp = ramps.get(id);
-        return (
-          <div key={id} data-decision={`/color/sources/items/${id}`}>
-            <div className="mb-1.5 grid grid-cols-[minmax(0,1fr)_10.5rem_1.5rem] items-start gap-x-3">
-              <NameField
-                label={`Name of ${name}`}
-                hideLabel
-                value={name}
-                onChange={(next) =>
-                  store.change(
-                    [{ op: 'replace', path: `/color/sources/items/${id}/name`, value: next }],
-                    `color ${next}`,
-                  )
-                }
-              />
-              <ColorField
-                label={`Value of ${name}`}
-                hideLabel
-                value={value}
-                wide={wide}
-                onChange={(next, gesture, beyond) => {
-                  const path = `/color/sources/items/${id}`;
-                  store.change(
-                    [
-                      { op: 'replace', path: `${path}/value`, value: next },
-                      ...(beyond === undefined
-                        ? wide === undefined
-                          ? []
-                          : [{ op: 'remove' as const, path: `${path}/wide` }]
-                        : [{ op: 'add' as const, path: `${path}/wide`, value: beyond }]),
-                    ],
-                    `${name} ${beyond ?? next}`.slice(0, 80),
-                    { gesture },
-                  );
-                }}
-              />
-              {sources.order.length > 1 && !inUse(id) && (
-                <button
-                  type="button"
-                  className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
-                  aria-label={`Remove ${name}`}
-                  title={`Remove ${name}: no role uses it`}
-                  onClick={() => remove(id, name)}
-                >
-                  <X size={13} aria-hidden />
-                </button>
-              )}
-            </div>
-            {ramp && <RampBands ramp={ramp} />}
-            <p className="flex flex-wrap items-center gap-x-4 text-xs">
-              <button
-                type="button"
-                className="act text-xs"
-                aria-expanded={open === id}
-                onClick={() => setOpen(open === id ? undefined : id)}
-              >
-                {open === id ? 'Close the ramp' : 'Adjust the ramp'}
-                <span className="sr-only"> of {name}</span>
-              </button>
-              <button
-                type="button"
-                className="act text-xs"
-                aria-expanded={related === id}
-                onClick={() => setRelated(related === id ? undefined : id)}
-              >
-                Related colors
-                <span className="sr-only"> of {name}</span>
-              </button>
-              <span className="grow truncate text-end text-quiet">{colorName(value)}</span>
-            </p>
-            {ramp && open === id && (
-              <RampEditor
-                name={name}
-                path={`/color/sources/items/${id}/ramp`}
-                decided={shape as Partial<RampShape> | undefined}
-                usual={USUAL_SHAPE}
-                colors={ramp.colors}
-                source={value}
-              />
-            )}
-            {related === id && <Related name={name} value={value} onTake={add} />}
-          </div>
-        );
-      })}
-      <button type="button" className="act gap-1 justify-self-start" onClick={() => add()}>
+      {inOrder(sources).map(([id, source]) => (
+        <Source
+          key={id}
+          id={id}
+          source={source}
+          ramp={ramps.get(id)}
+          removable={sources.order.length > 1 && !inUse(id)}
+          isRampOpen={open === id}
+          isRelatedOpen={related === id}
+          onRamp={toggleRamp}
+          onRelated={toggleRelated}
+          onTake={add}
+        />
+      ))}
+      <button type="button" className="act gap-1 justify-self-start" onClick={() => add(NEW_COLOR)}>
         <Plus size={13} aria-hidden /> Another color
       </button>
       <div data-decision="/color/neutral">

@@ -11,8 +11,8 @@ import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { intervalOf, INTERVALS, sizeOfPlace } from '@garnish/core/type/scale';
 import { breakpointsOf } from '@garnish/core/formats/stepped';
 import { X } from 'lucide-react';
-import { memo, useDeferredValue, useState } from 'react';
-import { useDecided, useStore } from '../../system/system-context.ts';
+import { memo, useState } from 'react';
+import { Later, useDecided, useStore } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 
@@ -368,7 +368,6 @@ export function Anchors() {
   const store = useStore();
   const decided = useDecided(['type']);
   const { type } = decided.document;
-  const later = useDeferredValue(type);
   return (
     <>
       <div className={`mb-1 grid ${COLUMNS} gap-x-2.5 text-quiet @max-[26rem]:hidden`} aria-hidden>
@@ -397,7 +396,9 @@ export function Anchors() {
           Another anchor between
         </button>
       )}
-      <Ground type={later} />
+      <Later select={({ decided }) => decided.document.type}>
+        {(later) => <Ground type={later} />}
+      </Later>
     </>
   );
 }

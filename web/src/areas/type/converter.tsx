@@ -4,7 +4,7 @@ import { fluidPx } from '@garnish/core/type/fluid';
 import { convert, LENGTH_UNITS, type LengthUnit } from '@garnish/core/type/convert';
 import { useState } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecidedLater } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 import { readQuantity } from '../../ui/quantity.ts';
 
@@ -12,7 +12,7 @@ const shown = (value: number): string => String(Number(value.toFixed(4)));
 
 /** A length in every unit, as it is in a text role, in its parent, at the proof's width. */
 export function Converter() {
-  const decided = useSystem((state) => state.decided);
+  const decided = useDecidedLater(['layout', 'type'], ['grid', 'styles']);
   const { proofRoot, proofWidth } = usePreferences();
   const { type } = decided.document;
   const [text, setText] = useState('24');

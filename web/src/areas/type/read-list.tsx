@@ -3,14 +3,14 @@ import type { Patch } from '@garnish/core/system/patch';
 import { fitScales, readSizes, type FittedScale } from '@garnish/core/type/read-sizes';
 import { intervalOf } from '@garnish/core/type/scale';
 import { useState } from 'react';
-import { useDecided, useStore } from '../../system/system-context.ts';
+import { useDecidedLater, useStore } from '../../system/system-context.ts';
 
 const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
 
 /** Sizes from elsewhere: the scale that fits them, taken over with a click. */
 export function ReadList() {
   const store = useStore();
-  const decided = useDecided(['type']);
+  const decided = useDecidedLater(['type']);
   const [text, setText] = useState('');
   const sizes = readSizes(text);
   const fits = fitScales(sizes.map(({ px }) => px));

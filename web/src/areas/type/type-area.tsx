@@ -1,11 +1,11 @@
 import { lineAt } from '@garnish/core/checks/lines';
 import { inOrder } from '@garnish/core/system/document';
-import { useDeferredValue } from 'react';
 import { usePreferences } from '../../app/preferences.ts';
 import { SizeCurves } from '../../charts/size-curves.tsx';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
-import { useSystem } from '../../system/system-context.ts';
+import { Later, useDecidedLater, useSystem } from '../../system/system-context.ts';
+import type { SystemState } from '../../system/store.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useInAddress } from '../../ui/views.tsx';
@@ -22,7 +22,7 @@ import { Stair } from './stair.tsx';
 
 /** How long a line of body text is at the proof's width. */
 function LineLength() {
-  const decided = useSystem((state) => state.decided);
+  const decided = useDecidedLater(['brief', 'layout', 'type'], ['grid', 'styles']);
   const { proofWidth } = usePreferences();
   const body = decided.derived.styles.get('body');
   if (!body) return null;
@@ -37,19 +37,25 @@ function LineLength() {
   );
 }
 
+/** While a slider moves, the proof comes first, the rest as soon as there is time. */
+const decidedOf = ({ decided }: SystemState) => decided;
+
 const VIEWS = ['decide', 'table', 'words'] as const;
 const TOOLS = ['convert a length', 'read a scale from sizes'] as const;
 
 /** Sizes at two and more screen widths, every role's place on the scale between, and what is proved. */
 export default function TypeArea() {
-  const decided = useSystem((state) => state.decided);
   const findings = useSystem((state) => state.findings);
-  // While a slider moves, the proof and the curves come first, the rest as soon as there is time.
-  const later = useDeferredValue(decided);
+  const { scale, roles, ends } = useSystem(({ decided: { document } }) => {
+    const widths = inOrder(document.type.anchors).map(([, { width }]) => width);
+    return {
+      scale: document.type.scale,
+      roles: document.type.roles.order,
+      ends: { first: widths[0], last: widths.at(-1) },
+    };
+  });
   const [view, setView] = useInAddress('view', VIEWS);
   const [tool, setTool] = useInAddress('tool', TOOLS);
-  const { anchors, roles, scale } = decided.document.type;
-  const widths = inOrder(anchors).map(([, { width }]) => width);
   return (
     <Bench title="Type">
       <Section
@@ -67,15 +73,17 @@ export default function TypeArea() {
       <Section
         notes={<LineLength />}
         title="Stair"
-        aside={`filled at ${widths[0] ?? ''}, outline at ${widths.at(-1) ?? ''} px`}
+        aside={`filled at ${ends.first ?? ''}, outline at ${ends.last ?? ''} px`}
       >
-        <Stair view={later} />
+        <Later select={decidedOf}>{(view) => <Stair view={view} />}</Later>
       </Section>
       <Section title="Size over screen width" aside="px">
         <SizeCurves />
       </Section>
       <Section title="Line height" aside="automatic, over the size in px">
-        <LineHeightCurve styles={later.derived.styles.values()} />
+        <Later select={({ decided }) => decided.derived.styles}>
+          {(styles) => <LineHeightCurve styles={styles.values()} />}
+        </Later>
       </Section>
       <Section
         title="Roles"
@@ -88,13 +96,17 @@ export default function TypeArea() {
             onChange={setView}
           />
         }
-        notes={
-          <Notes findings={findings} at={inOrder(roles).map(([id]) => `/type/roles/items/${id}`)} />
-        }
+        notes={<Notes findings={findings} at={roles.map((id) => `/type/roles/items/${id}`)} />}
       >
-        {view === 'decide' && <Roles view={later} />}
-        {view === 'table' && <SizeTable view={later} />}
-        {view === 'words' && <Specimen view={later} />}
+        <Later select={decidedOf}>
+          {(shown) =>
+            ({
+              decide: <Roles view={shown} />,
+              table: <SizeTable view={shown} />,
+              words: <Specimen view={shown} />,
+            })[view]
+          }
+        </Later>
       </Section>
       <Section title="In the browser" aside="measured, not computed">
         <Measured />

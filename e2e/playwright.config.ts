@@ -12,7 +12,7 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   outputDir: '../.garnish/browser',
   fullyParallel: true,
-  workers: 2,
+  workers: Number(process.env['GARNISH_BROWSERS'] ?? 2),
   retries: 2,
   timeout: 120_000,
   expect: { timeout: 30_000 },

@@ -39,13 +39,10 @@ function areSameMaps(
 /** Asked of thousands of small records at every movement: no lists of keys are made. */
 function areSameRecords(one: object, other: object): boolean {
   const [before, now] = [one, other] as readonly [Record<string, unknown>, Record<string, unknown>];
-  let left = 0;
-  for (const key in before) {
+  for (const key in before)
     if (!Object.hasOwn(now, key) || !isSame(before[key], now[key])) return false;
-    left += 1;
-  }
-  for (const _key in now) left -= 1;
-  return left === 0;
+  for (const key in now) if (!Object.hasOwn(before, key)) return false;
+  return true;
 }
 
 /** The value that was there before, where the new one says the same: what depends on it need not look again. */
@@ -98,11 +95,8 @@ export function keptMap<Thing>(
 /** Whether two records have the very same parts. */
 export function isOfSame(one: object, other: object): boolean {
   const [before, now] = [one, other] as readonly [Record<string, unknown>, Record<string, unknown>];
-  let left = 0;
-  for (const key in before) {
+  for (const key in before)
     if (!Object.hasOwn(now, key) || !Object.is(before[key], now[key])) return false;
-    left += 1;
-  }
-  for (const _key in now) left -= 1;
-  return left === 0;
+  for (const key in now) if (!Object.hasOwn(before, key)) return false;
+  return true;
 }

@@ -91,12 +91,22 @@ export function postgresPrograms(version?: string, folder = ''): string {
   return version === undefined ? binOf(now) : postgresPrograms(version, folder);
 }
 
+/** Chromium without any window of its own: half the work of the whole browser for each page. */
+const HEADLESS = '/usr/bin/chromium-headless-shell';
 const CHROMIUM = '/usr/bin/chromium';
 const LOCAL_FONTS = '/usr/share/fonts/truetype/liberation';
 
-/** Debian's Chromium, and fonts of the widths that most computers have, installed if missing. */
+/**
+ * Debian's Chromium without windows, and fonts of the widths that most computers have, installed if
+ * missing; the whole Chromium where that is there and the other cannot be installed.
+ */
 export function chromium(): string {
-  if (!existsSync(CHROMIUM) || !existsSync(LOCAL_FONTS))
-    installPackages('Chromium', ['chromium', 'fonts-liberation']);
+  if (existsSync(HEADLESS) && existsSync(LOCAL_FONTS)) return HEADLESS;
+  try {
+    installPackages('Chromium', ['chromium-headless-shell', 'fonts-liberation']);
+    if (existsSync(HEADLESS)) return HEADLESS;
+  } catch (error) {
+    if (!existsSync(CHROMIUM) || !existsSync(LOCAL_FONTS)) throw error;
+  }
   return CHROMIUM;
 }

@@ -1,8 +1,10 @@
 /**
  * Runs everything that must hold: types, lint, format, layers, unit and integration tests, and the
- * browser tests against the built application. Names as arguments run only those steps.
+ * browser tests against the built application. What only reads the sources runs beside the unit tests; the
+ * browser tests have the machine to themselves. Names of steps as arguments run only those, other
+ * words only the tests whose files are called so; `--changed` only what changed since the last commit.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import * as z from 'zod';
@@ -20,12 +22,22 @@ interface Count {
 const root = process.cwd();
 const out = path.join(root, '.garnish');
 
-const run = (args: readonly string[], env: NodeJS.ProcessEnv = {}): boolean =>
-  spawnSync(process.execPath, args, {
-    cwd: root,
-    stdio: 'inherit',
-    env: { ...process.env, ...env },
-  }).status === 0;
+/** Runs a program of Node’s and tells whether it ended well; what it says comes when it is over, in one piece. */
+const run = (args: readonly string[], env: NodeJS.ProcessEnv = {}): Promise<boolean> =>
+  new Promise((resolve) => {
+    const child = spawn(process.execPath, args, {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, ...env },
+    });
+    const said: Buffer[] = [];
+    child.stdout.on('data', (piece: Buffer) => said.push(piece));
+    child.stderr.on('data', (piece: Buffer) => said.push(piece));
+    child.on('close', (status) => {
+      process.stdout.write(Buffer.concat(said));
+      resolve(status === 0);
+    });
+  });
 
 const bin = (file: string): string => path.join(root, 'node_modules', file);
 
@@ -34,15 +46,23 @@ const one = (ok: boolean): Count => ({ passed: ok ? 1 : 0, failed: ok ? 0 : 1 })
 const readJson = (file: string): unknown =>
   existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
 
-const tsc = (project: string) => (): Count => one(run([bin('typescript/bin/tsc'), '-p', project]));
+const tsc = (project: string) => async (): Promise<Count> =>
+  one(await run([bin('typescript/bin/tsc'), '-p', project]));
 
 const jestResult = z.object({ numPassedTests: z.number(), numFailedTests: z.number() });
 
-function jest(project: string, env: NodeJS.ProcessEnv = {}): Count {
-  const file = path.join(out, `jest-${project}.json`);
+/** All unit and integration tests in one start; `files` are parts of the names of theirs. */
+async function jest(files: readonly string[], env: NodeJS.ProcessEnv): Promise<Count> {
+  const file = path.join(out, 'jest.json');
   rmSync(file, { force: true });
-  const ok = run(
-    [bin('jest/bin/jest.js'), '--selectProjects', project, '--json', `--outputFile=${file}`],
+  const ok = await run(
+    [
+      bin('jest/bin/jest.js'),
+      '--maxWorkers=2',
+      '--json',
+      `--outputFile=${file}`,
+      ...(files.length > 0 ? ['--passWithNoTests', `--testPathPatterns=${files.join('|')}`] : []),
+    ],
     { NODE_OPTIONS: '--experimental-vm-modules --no-warnings', ...env },
   );
   const parsed = jestResult.safeParse(readJson(file));
@@ -55,10 +75,14 @@ const browserResult = z.object({
   stats: z.object({ expected: z.number(), unexpected: z.number(), flaky: z.number() }),
 });
 
-async function browser(databaseUrl: (name: string) => string): Promise<Count> {
+async function browser(
+  databaseUrl: (name: string) => string,
+  files: readonly string[],
+): Promise<Count> {
   const file = path.join(out, 'browser.json');
   rmSync(file, { force: true });
-  const ok = run([bin('@playwright/test/cli.js'), 'test', '-c', 'e2e'], {
+  const chosen = files.length > 0 ? ['--pass-with-no-tests', ...files] : [];
+  const ok = await run([bin('@playwright/test/cli.js'), 'test', '-c', 'e2e', ...chosen], {
     GARNISH_CHROMIUM: chromium(),
     GARNISH_WEB_FOLDER: builtWeb(root),
     GARNISH_BROWSER_DATABASE: databaseUrl('garnish_browser'),
@@ -74,24 +98,49 @@ async function browser(databaseUrl: (name: string) => string): Promise<Count> {
   return { passed: expected + flaky, failed: ok ? unexpected : Math.max(1, unexpected) };
 }
 
+interface Step {
+  readonly name: string;
+  readonly run: () => Promise<Count>;
+}
+
+/** Files that differ from the last commit, as parts of the names of tests: `core/src/same.ts` is asked for as `same`. */
+function changedNames(): readonly string[] {
+  const { stdout } = spawnSync('git', ['status', '--porcelain', '-uall'], {
+    cwd: root,
+    encoding: 'utf8',
+  });
+  const names = stdout
+    .split('\n')
+    .map((line) => /([^/\s]+?)(\.test|\.spec)?\.tsx?$/.exec(line)?.[1])
+    .filter((name) => name !== undefined);
+  return [...new Set(names)];
+}
+
 async function main(): Promise<void> {
   mkdirSync(out, { recursive: true });
+  const given = process.argv.slice(2);
+  const isChanged = given.includes('--changed');
+  const words = isChanged ? changedNames() : given.filter((word) => !word.startsWith('--'));
   const cluster = await startCluster(root, 'test-postgres');
   const database = (name: string): string => cluster.database(name, { fresh: true });
-  const steps: readonly (readonly [string, () => Count | Promise<Count>])[] = [
-    ['types of core', tsc('core')],
-    ['types of web', tsc('web')],
-    ['types of the rest', tsc('.')],
-    ['lint', () => one(run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']))],
-    [
-      'format',
-      () => one(run([bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'])),
-    ],
-    [
-      'layers',
-      () =>
+  const reading: readonly Step[] = [
+    { name: 'types-core', run: tsc('core') },
+    { name: 'types-web', run: tsc('web') },
+    { name: 'types', run: tsc('.') },
+    {
+      name: 'lint',
+      run: async () => one(await run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0'])),
+    },
+    {
+      name: 'format',
+      run: async () =>
+        one(await run([bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'])),
+    },
+    {
+      name: 'layers',
+      run: async () =>
         one(
-          run([
+          await run([
             bin('dependency-cruiser/bin/dependency-cruise.mjs'),
             '--config',
             '.dependency-cruiser.cjs',
@@ -103,30 +152,44 @@ async function main(): Promise<void> {
             'tools/src',
           ]),
         ),
-    ],
-    ['core', () => jest('core')],
-    ['web', () => jest('web')],
-    ['tools', () => jest('tools', { GARNISH_TEST_DATABASE: database('garnish_tools') })],
-    ['server', () => jest('server', { GARNISH_TEST_DATABASE: database('garnish_tests') })],
-    ['browser', () => browser(database)],
+    },
   ];
-  const chosen = process.argv.slice(2);
+  const isStep = (word: string): boolean =>
+    ['unit', 'browser', ...reading.map(({ name }) => name)].includes(word);
+  const steps = words.filter(isStep);
+  const files = words.filter((word) => !isStep(word));
+  const unit: Step = {
+    name: 'unit',
+    run: () => jest(files, { GARNISH_TEST_DATABASE: database('garnish_tests') }),
+  };
+  const inBrowser: Step = { name: 'browser', run: () => browser(database, files) };
+  const isChosen = ({ name }: Step): boolean => {
+    if (steps.length > 0) return steps.includes(name);
+    if (files.length > 0) return name === 'unit' || name === 'browser';
+    // The whole browser is not the run for the work between; nor is everything where nothing changed.
+    return !isChanged;
+  };
   const sum = { passed: 0, failed: 0 };
-  try {
-    for (const [name, step] of steps) {
-      if (chosen.length > 0 && !chosen.includes(name)) continue;
-      say(`${name} …`);
+  const go = async (lane: readonly Step[]): Promise<void> => {
+    for (const step of lane.filter(isChosen)) {
+      say(`${step.name} …`);
       const started = performance.now();
-      const { passed, failed } = await step();
+      const { passed, failed } = await step.run();
       const seconds = ((performance.now() - started) / 1000).toFixed(1);
-      say(`${name}: ${passed} passed, ${failed} failed, ${seconds} s`);
+      say(`${step.name}: ${passed} passed, ${failed} failed, ${seconds} s`);
       sum.passed += passed;
       sum.failed += failed;
     }
+  };
+  const started = performance.now();
+  try {
+    await Promise.all([go(reading), go([unit])]);
+    await go([inBrowser]);
   } finally {
     cluster.stop();
   }
-  console.log(`${sum.passed} passed, ${sum.failed} failed`);
+  const minutes = ((performance.now() - started) / 60_000).toFixed(1);
+  console.log(`${sum.passed} passed, ${sum.failed} failed, ${minutes} minutes`);
   process.exitCode = sum.failed > 0 ? 1 : 0;
 }
 

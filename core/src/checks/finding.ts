@@ -1,12 +1,14 @@
 import type { Hex } from '../color/srgb.ts';
 import type { Derived } from '../derive/derived.ts';
 import { NARROW_SCREEN_PX, type StyleDocument } from '../system/document.ts';
+import type { AreaId } from '../system/areas.ts';
 import type { Patch } from '../system/patch.ts';
 
 /** How serious: to be repaired, or to be looked at. */
 export type Severity = 'repair' | 'look';
 
-export type Area = 'brief' | 'fonts' | 'type' | 'color' | 'space' | 'tokens';
+/** The area that a finding belongs to; in Review all of them are told. */
+export type Area = Exclude<AreaId, 'review'>;
 
 /** The smallest change that ends a finding. */
 export interface Repair {

@@ -1,9 +1,5 @@
 import { derive } from '@garnish/core/derive/derive';
-import { writeCss } from '@garnish/core/formats/css';
-import { writeDtcg } from '@garnish/core/formats/dtcg';
-import { writeStepped } from '@garnish/core/formats/stepped';
-import { writeHandoff } from '@garnish/core/formats/handoff';
-import { writeUtilities } from '@garnish/core/formats/utilities';
+import { ARCHIVES, FORMATS, type ArchiveFile } from '@garnish/core/formats/formats';
 import type { StyleDocument } from '@garnish/core/system/document';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
@@ -16,38 +12,22 @@ import { exportZip } from './zip.ts';
 interface Download {
   readonly file: string;
   readonly type: string;
-  readonly write: (document: StyleDocument, fonts: FontSource) => string | Promise<Uint8Array>;
+  readonly write: (document: StyleDocument, fonts: FontSource) => Promise<string | Uint8Array>;
 }
 
-/** Everything that can be taken away; a new format is a line here. */
-const DOWNLOADS: readonly Download[] = [
-  {
-    file: 'tokens.css',
-    type: 'text/css; charset=utf-8',
-    write: (document) => writeCss(derive(document)),
-  },
-  {
-    file: 'tokens-stepped.css',
-    type: 'text/css; charset=utf-8',
-    write: (document) => writeStepped(document, derive(document)),
-  },
-  {
-    file: 'utilities.css',
-    type: 'text/css; charset=utf-8',
-    write: (document) => writeUtilities(document, derive(document)),
-  },
-  {
-    file: 'tokens.json',
-    type: 'application/json; charset=utf-8',
-    write: (document) => writeDtcg(derive(document), document),
-  },
-  {
-    file: 'handoff.md',
-    type: 'text/markdown; charset=utf-8',
-    write: (document) => writeHandoff(document, derive(document)),
-  },
-  { file: 'tokens.zip', type: 'application/zip', write: exportZip },
-  { file: 'fonts.zip', type: 'application/zip', write: exportMockUpFonts },
+const ARCHIVISTS: Readonly<Record<ArchiveFile, Download['write']>> = {
+  'tokens.zip': exportZip,
+  'fonts.zip': exportMockUpFonts,
+};
+
+/** Everything that can be taken away. */
+const ALL: readonly Download[] = [
+  ...FORMATS.map(({ file, type, write }) => ({
+    file,
+    type,
+    write: (document: StyleDocument) => write(document, derive(document)),
+  })),
+  ...ARCHIVES.map(({ file }) => ({ file, type: 'application/zip', write: ARCHIVISTS[file] })),
 ];
 
 const fileName = (name: string, file: string): string => {
@@ -63,7 +43,7 @@ export const exportRoutes =
   (store: Store, fonts: FontSource): FastifyPluginAsyncZod =>
   // eslint-disable-next-line @typescript-eslint/require-await -- a plugin is asynchronous by type
   async (app) => {
-    for (const { file, type, write } of DOWNLOADS)
+    for (const { file, type, write } of ALL)
       app.get(
         `/api/systems/:id/export/${file}`,
         {

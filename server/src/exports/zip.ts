@@ -1,9 +1,6 @@
 import { derive } from '@garnish/core/derive/derive';
-import { writeCss } from '@garnish/core/formats/css';
+import { FORMATS } from '@garnish/core/formats/formats';
 import { FONT_FOLDER } from '@garnish/core/formats/sheet';
-import { writeDtcg } from '@garnish/core/formats/dtcg';
-import { writeHandoff } from '@garnish/core/formats/handoff';
-import { writeUtilities } from '@garnish/core/formats/utilities';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { strToU8, zipSync, type Zippable } from 'fflate';
 import type { FontSource } from '../fonts/delivered.ts';
@@ -14,17 +11,12 @@ export const FIXED = new Date('2000-01-01T00:00:00');
 /** Font files are compressed already. */
 const STORED = { level: 0, mtime: FIXED } as const;
 
-/** The style sheet, the tokens, what is to be known of them, the font files and their licenses, as one archive. */
+/** The files that belong to everything handed over, the font files and their licenses, as one archive. */
 export async function exportZip(document: StyleDocument, fonts: FontSource): Promise<Uint8Array> {
   const derived = derive(document);
-  const folder: Zippable = {
-    'tokens.css': strToU8(writeCss(derived)),
-    'tokens.json': strToU8(writeDtcg(derived, document)),
-    ...(document.space.utilities && {
-      'utilities.css': strToU8(writeUtilities(document, derived)),
-    }),
-    'handoff.md': strToU8(writeHandoff(document, derived)),
-  };
+  const folder: Zippable = {};
+  for (const { file, isArchived, write } of FORMATS)
+    if (isArchived(document)) folder[file] = strToU8(await write(document, derived));
   for (const {
     family: { id },
     files,

@@ -258,12 +258,11 @@ async function measuring(page: Page, name: string, limit: number): Promise<Row[]
   // One change, so that all is measured again while the wait of keys is looked at.
   const waits = await page.evaluate(async () => {
     const found: number[] = [];
-    let last = performance.now();
     const control = document.querySelector<HTMLElement>('[data-decision="/space/unit"] input');
     control?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
     // The change itself is another matter: it is measured as a movement.
     await new Promise((resolve) => setTimeout(resolve, 500));
-    last = performance.now();
+    let last = performance.now();
     const until = last + 8000;
     while (performance.now() < until) {
       await new Promise((resolve) => setTimeout(resolve));

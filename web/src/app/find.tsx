@@ -1,3 +1,4 @@
+import { DOWNLOADS } from '@garnish/core/formats/formats';
 import { inOrder } from '@garnish/core/system/document';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -74,14 +75,7 @@ function entriesOf(
       name: `Proof in ${mode}`,
       run: () => setPreferences({ proofTheme: mode }),
     })),
-    ...[
-      'tokens.css',
-      'tokens-stepped.css',
-      'utilities.css',
-      'tokens.json',
-      'tokens.zip',
-      'handoff.md',
-    ].map((file): Entry => ({
+    ...DOWNLOADS.map(({ file }): Entry => ({
       kind: 'command',
       name: `Export ${file}`,
       run: () => globalThis.location.assign(`/api/systems/${id}/export/${file}`),

@@ -1,5 +1,5 @@
 import { createBrowserRouter, Navigate, useParams, useRouteError } from 'react-router';
-import { AREAS } from '../areas/areas.ts';
+import { AREAS, FIRST_AREA } from '../areas/areas.ts';
 import { StoragePage } from '../list/storage-page.tsx';
 import { SystemsPage } from '../list/systems-page.tsx';
 import { OpenSystem } from '../system/open-system.tsx';
@@ -31,7 +31,7 @@ export const router = createBrowserRouter([
         path: '/systems/:id',
         element: <SystemRoute />,
         children: [
-          { index: true, element: <Navigate to={AREAS[0].id} replace /> },
+          { index: true, element: <Navigate to={FIRST_AREA} replace /> },
           ...AREAS.map(({ id, Area }) => ({ path: id, element: <Area /> })),
           {
             path: '*',

@@ -1,7 +1,8 @@
+import { AREA_NAMES, type AreaId } from '@garnish/core/system/areas';
 import type { ComponentType } from 'react';
 import { lazyPart } from '../ui/patient.ts';
 
-export type AreaId = 'brief' | 'fonts' | 'type' | 'color' | 'space' | 'tokens' | 'review';
+export type { AreaId };
 
 export interface AreaEntry {
   readonly id: AreaId;
@@ -9,13 +10,22 @@ export interface AreaEntry {
   readonly Area: ComponentType;
 }
 
-/** The areas in the order of the work; each is loaded when it is opened. */
-export const AREAS: readonly [AreaEntry, ...AreaEntry[]] = [
-  { id: 'brief', name: 'Brief', Area: lazyPart(() => import('./brief/brief-area.tsx')) },
-  { id: 'fonts', name: 'Fonts', Area: lazyPart(() => import('./fonts/fonts-area.tsx')) },
-  { id: 'type', name: 'Type', Area: lazyPart(() => import('./type/type-area.tsx')) },
-  { id: 'color', name: 'Color', Area: lazyPart(() => import('./color/color-area.tsx')) },
-  { id: 'space', name: 'Space', Area: lazyPart(() => import('./space/space-area.tsx')) },
-  { id: 'tokens', name: 'Tokens', Area: lazyPart(() => import('./tokens/tokens-area.tsx')) },
-  { id: 'review', name: 'Review', Area: lazyPart(() => import('./review/review-area.tsx')) },
-];
+/** What each area opens; loaded when it is. */
+const PARTS: Readonly<Record<AreaId, () => Promise<{ readonly default: ComponentType }>>> = {
+  brief: () => import('./brief/brief-area.tsx'),
+  fonts: () => import('./fonts/fonts-area.tsx'),
+  type: () => import('./type/type-area.tsx'),
+  color: () => import('./color/color-area.tsx'),
+  space: () => import('./space/space-area.tsx'),
+  tokens: () => import('./tokens/tokens-area.tsx'),
+  review: () => import('./review/review-area.tsx'),
+};
+
+/** The areas in the order of the work. */
+export const AREAS: readonly AreaEntry[] = AREA_NAMES.map(({ id, name }) => ({
+  id,
+  name,
+  Area: lazyPart(PARTS[id]),
+}));
+
+export const FIRST_AREA: AreaId = AREA_NAMES[0].id;

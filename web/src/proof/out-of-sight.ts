@@ -27,7 +27,7 @@ export interface OutOfSight {
  */
 export function outOfSight(page: Document): OutOfSight {
   const root = page.documentElement;
-  const view = page.defaultView as (Window & typeof globalThis) | null;
+  const view = page.defaultView;
   let timer: ReturnType<typeof setTimeout> | undefined;
   const observer =
     view &&

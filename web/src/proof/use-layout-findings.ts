@@ -75,13 +75,11 @@ const widthsOf = ({ document }: View): readonly number[] =>
 function measurer() {
   let opening: Promise<HiddenPage | undefined> | undefined;
   let known: { readonly of: LayoutSources; readonly pages: readonly MeasuredPage[] } | undefined;
-  let isClosed = false;
   return {
     async pagesOf(view: View, isOff: () => boolean): Promise<readonly MeasuredPage[] | undefined> {
       const sources = sourcesOf(view);
       if (known && isSameLayout(known.of, sources)) return known.pages;
       const page = await (opening ??= openHiddenPage());
-      if (isClosed) page?.remove();
       if (!page || isOff()) return undefined;
       page.show(view);
       const widths = widthsOf(view);
@@ -100,7 +98,6 @@ function measurer() {
       return pages;
     },
     close(): void {
-      isClosed = true;
       void opening?.then((page) => page?.remove());
     },
   };

@@ -1,3 +1,4 @@
+import { DOWNLOADS } from '@garnish/core/formats/formats';
 import { utilityRules } from '@garnish/core/formats/utilities';
 import { TIERS, propertyOf, type Token, type TokenValue } from '@garnish/core/tokens/token';
 import { useEffect, useRef, useState } from 'react';
@@ -15,15 +16,6 @@ const TIER_SAYS = {
   semantic: 'what each value does',
   component: 'where it is used',
 } as const;
-
-const FILES = [
-  ['tokens.css', 'custom properties, font faces, classes'],
-  ['tokens-stepped.css', 'the same without clamp(), sizes in steps'],
-  ['utilities.css', 'classes for padding, margin and gap, where Space, Classes asks for them'],
-  ['tokens.json', 'the open token format, with all decisions'],
-  ['handoff.md', 'what was decided and why, in words'],
-  ['tokens.zip', 'all three, with the font files and licenses'],
-] as const;
 
 const valueText = ({ css, json }: TokenValue): string => css ?? JSON.stringify(json);
 
@@ -169,7 +161,7 @@ export default function TokensArea() {
     <Bench title="Tokens">
       <Section title="Export" notes={<ImportTokens />}>
         <ul className="grid gap-0.5">
-          {FILES.map(([file, says]) => (
+          {DOWNLOADS.map(({ file, about }) => (
             <li key={file} className="flex flex-wrap items-baseline gap-x-3">
               {file === 'utilities.css' && noUtilities ? (
                 <>
@@ -189,7 +181,7 @@ export default function TokensArea() {
                   <a className="act figures" href={`/api/systems/${id}/export/${file}`} download>
                     {file}
                   </a>
-                  <span className="text-xs text-quiet">{says}</span>
+                  <span className="text-xs text-quiet">{about}</span>
                 </>
               )}
             </li>

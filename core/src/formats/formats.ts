@@ -1,0 +1,73 @@
+import type { Derived } from '../derive/derived.ts';
+import type { StyleDocument } from '../system/document.ts';
+
+/** A file that a system is handed over as. */
+export interface Format {
+  readonly file: string;
+  /** What is in it, in words. */
+  readonly about: string;
+  readonly type: string;
+  /** Its text; what writes it is loaded when somebody asks. */
+  readonly write: (document: StyleDocument, derived: Derived) => Promise<string>;
+  /** Whether it goes into the archive of everything. */
+  readonly isArchived: (document: StyleDocument) => boolean;
+}
+
+const CSS = 'text/css; charset=utf-8';
+const always = (): boolean => true;
+
+/**
+ * Every text that a system is handed over as; a new one is a file and an entry here. The routes, the archive,
+ * the lists on screen, the search and the tests read this list.
+ */
+export const FORMATS: readonly Format[] = [
+  {
+    file: 'tokens.css',
+    about: 'custom properties, font faces, classes',
+    type: CSS,
+    write: async (_, derived) => (await import('./css.ts')).writeCss(derived),
+    isArchived: always,
+  },
+  {
+    file: 'tokens-stepped.css',
+    about: 'the same without clamp(), sizes in steps',
+    type: CSS,
+    write: async (document, derived) =>
+      (await import('./stepped.ts')).writeStepped(document, derived),
+    isArchived: () => false,
+  },
+  {
+    file: 'utilities.css',
+    about: 'classes for padding, margin and gap, where Space, Classes asks for them',
+    type: CSS,
+    write: async (document, derived) =>
+      (await import('./utilities.ts')).writeUtilities(document, derived),
+    isArchived: ({ space }) => space.utilities !== undefined,
+  },
+  {
+    file: 'tokens.json',
+    about: 'the open token format, with all decisions',
+    type: 'application/json; charset=utf-8',
+    write: async (document, derived) => (await import('./dtcg.ts')).writeDtcg(derived, document),
+    isArchived: always,
+  },
+  {
+    file: 'handoff.md',
+    about: 'what was decided and why, in words',
+    type: 'text/markdown; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./handoff.ts')).writeHandoff(document, derived),
+    isArchived: always,
+  },
+];
+
+/** What is handed over as an archive; its bytes are put together where the font files are. */
+export const ARCHIVES = [
+  { file: 'tokens.zip', about: 'the files above, with the font files and licenses' },
+  { file: 'fonts.zip', about: 'the font files alone, to be installed for mock-ups' },
+] as const;
+
+export type ArchiveFile = (typeof ARCHIVES)[number]['file'];
+
+/** Everything that can be taken away, by its name and in words. */
+export const DOWNLOADS: readonly Pick<Format, 'file' | 'about'>[] = [...FORMATS, ...ARCHIVES];

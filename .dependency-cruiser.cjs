@@ -1,3 +1,28 @@
+/** The floors of web, from the ground up: each stands on those before it. */
+const FLOORS = [
+  ['api'],
+  ['ui'],
+  ['system'],
+  ['charts', 'findings'],
+  ['proof'],
+  ['brief'],
+  ['areas', 'list'],
+  ['app'],
+];
+
+/** A floor imports nothing that stands above it. */
+const floors = FLOORS.slice(0, -1).map((floor, index) => ({
+  name: `web-floors-${floor.join('-')}`,
+  comment: 'api < ui < system < charts, findings < proof < brief < areas, list < app',
+  severity: 'error',
+  from: { path: `^web/src/(${floor.join('|')})/` },
+  to: {
+    path: `^web/src/(${FLOORS.slice(index + 1)
+      .flat()
+      .join('|')})/`,
+  },
+}));
+
 /** The layers: who may import whom. */
 module.exports = {
   forbidden: [
@@ -36,6 +61,7 @@ module.exports = {
       to: { path: '^web/src/areas/', pathNot: '^web/src/areas/($1/|areas\\.ts)' },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    ...floors,
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

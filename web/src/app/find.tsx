@@ -7,7 +7,7 @@ import { decisionAddress, findingAddress } from '../findings/address.ts';
 import type { SystemState, SystemStore } from '../system/store.ts';
 import { useStore, useSystem } from '../system/system-context.ts';
 import { Dialog } from '../ui/dialog.tsx';
-import { setPreferences } from './preferences.ts';
+import { setPreferences } from '../ui/preferences.ts';
 
 interface Entry {
   readonly kind: string;

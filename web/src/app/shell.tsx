@@ -8,7 +8,7 @@ import { Message } from '../ui/message.tsx';
 import { lazyPart, useServerSilent } from '../ui/patient.ts';
 import { isTyping } from '../ui/typing.ts';
 import { ConflictDialog } from './conflict-dialog.tsx';
-import { usePreferences } from './preferences.ts';
+import { usePreferences } from '../ui/preferences.ts';
 import { Strip } from './strip.tsx';
 import { TopBar } from './top-bar.tsx';
 import { useAdded } from './use-added.ts';

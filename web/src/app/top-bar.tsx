@@ -4,7 +4,7 @@ import type { Step } from '../system/history.ts';
 import type { SystemState } from '../system/store.ts';
 import { useDecided, useStore, useSystem } from '../system/system-context.ts';
 import { useNameDraft } from '../ui/name-field.tsx';
-import { setPreferences, usePreferences } from './preferences.ts';
+import { setPreferences, usePreferences } from '../ui/preferences.ts';
 
 const savingWords = ({ saving, why }: Pick<SystemState, 'saving' | 'why'>): string =>
   saving === 'waiting'

@@ -1,6 +1,6 @@
 import type { Finding, Repair } from '@garnish/core/checks/finding';
 import { useEffect, useState } from 'react';
-import { showInProof } from '../proof/spot.ts';
+import { showInProof } from './spot.ts';
 import { useStore } from '../system/system-context.ts';
 
 interface AcceptProps {

@@ -8,7 +8,7 @@ import {
   type SystemPage,
   type SystemSummary,
 } from '../api/resources.ts';
-import { setPreferences, usePreferences } from '../app/preferences.ts';
+import { setPreferences, usePreferences } from '../ui/preferences.ts';
 import { Choice } from '../ui/choice.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { Portrait } from './portrait.tsx';

@@ -5,7 +5,7 @@ import { homePage } from '@garnish/core/proof/home';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import { useEffect, useLayoutEffect, useMemo, useState, type RefObject } from 'react';
 import { createPortal } from 'react-dom';
-import { usePreferences } from '../app/preferences.ts';
+import { usePreferences } from '../ui/preferences.ts';
 import { useShown, useStore, useSystem } from '../system/system-context.ts';
 import { liveSheet, type LiveSheet } from './live-sheet.ts';
 import { litRule, useLit } from './lit.ts';

@@ -3,7 +3,7 @@ import type { Finding } from '@garnish/core/checks/finding';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { decisionAddress } from '../findings/address.ts';
-import { clearSpot, useSpot } from './spot.ts';
+import { clearSpot, useSpot } from '../findings/spot.ts';
 
 interface Mark {
   readonly finding: Finding;

@@ -2,7 +2,14 @@ import { Maximize2, Minimize2 } from 'lucide-react';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { setPreferences, usePreferences, type Preferences } from '../app/preferences.ts';
+import {
+  heldWidth,
+  NARROWEST_PROOF,
+  setPreferences,
+  usePreferences,
+  WIDEST_PROOF,
+  type Preferences,
+} from '../ui/preferences.ts';
 import { decisionAddress } from '../findings/address.ts';
 import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { NumberField } from '../ui/number-field.tsx';
@@ -14,7 +21,7 @@ import { Frame } from './frame.tsx';
 import { Marks } from './marks.tsx';
 import { setPageInFrame } from './page-in-frame.ts';
 import { Reader } from './reader.tsx';
-import { heldWidth, NARROWEST, Ruler, WIDEST } from './ruler.tsx';
+import { Ruler } from './ruler.tsx';
 import { filterFor, SeenFilters } from './seen.tsx';
 import { useMeasured } from './use-measured.ts';
 import { useWriting } from './use-writing.ts';
@@ -170,8 +177,8 @@ export function Proof() {
             label="Width of the proof"
             hideLabel
             value={widthPx}
-            min={NARROWEST}
-            max={WIDEST}
+            min={NARROWEST_PROOF}
+            max={WIDEST_PROOF}
             step={10}
             decimals={0}
             unit="px"
@@ -277,8 +284,8 @@ export function Proof() {
             role="slider"
             tabIndex={0}
             aria-label="Edge of the proof"
-            aria-valuemin={NARROWEST}
-            aria-valuemax={WIDEST}
+            aria-valuemin={NARROWEST_PROOF}
+            aria-valuemax={WIDEST_PROOF}
             aria-valuenow={widthPx}
             aria-valuetext={`${widthPx} px`}
             className="absolute inset-y-0 -end-3 w-6 cursor-ew-resize touch-none"

@@ -1,4 +1,4 @@
-import { setPreferences, usePreferences } from '../app/preferences.ts';
+import { setPreferences, usePreferences } from '../ui/preferences.ts';
 import { Choice } from '../ui/choice.tsx';
 import { SEEN } from './seen.tsx';
 import { NumberField } from '../ui/number-field.tsx';

@@ -1,13 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-
-export const NARROWEST = 320;
-export const WIDEST = 1600;
+import { heldWidth, NARROWEST_PROOF, WIDEST_PROOF } from '../ui/preferences.ts';
 
 const STEP = 10;
-
-export const heldWidth = (px: number): number =>
-  Math.round(Math.min(WIDEST, Math.max(NARROWEST, px)));
 
 interface RulerProps {
   readonly widthPx: number;
@@ -18,7 +13,7 @@ interface RulerProps {
 /** All widths from 320 to 1600 px on one line; the mark is the present one. */
 export function Ruler({ widthPx, onChange, lengthPx }: RulerProps) {
   const track = useRef<HTMLDivElement>(null);
-  const scale = scaleLinear([NARROWEST, WIDEST], [0, lengthPx]).clamp(true);
+  const scale = scaleLinear([NARROWEST_PROOF, WIDEST_PROOF], [0, lengthPx]).clamp(true);
   const at = (clientX: number): number =>
     heldWidth(scale.invert(clientX - (track.current?.getBoundingClientRect().left ?? 0)));
   const drag = (event: PointerEvent): void => {
@@ -31,8 +26,8 @@ export function Ruler({ widthPx, onChange, lengthPx }: RulerProps) {
       ArrowDown: widthPx - step,
       ArrowRight: widthPx + step,
       ArrowUp: widthPx + step,
-      Home: NARROWEST,
-      End: WIDEST,
+      Home: NARROWEST_PROOF,
+      End: WIDEST_PROOF,
     }[event.key];
     if (next === undefined) return;
     event.preventDefault();
@@ -44,8 +39,8 @@ export function Ruler({ widthPx, onChange, lengthPx }: RulerProps) {
       role="slider"
       tabIndex={0}
       aria-label="Width of the proof on the ruler"
-      aria-valuemin={NARROWEST}
-      aria-valuemax={WIDEST}
+      aria-valuemin={NARROWEST_PROOF}
+      aria-valuemax={WIDEST_PROOF}
       aria-valuenow={widthPx}
       aria-valuetext={`${widthPx} px`}
       className="relative h-6 cursor-ew-resize touch-none"

@@ -1,5 +1,5 @@
 import { colorMatrixValues, visionMatrix, VISIONS, type Vision } from '@garnish/core/color/vision';
-import type { Preferences } from '../app/preferences.ts';
+import type { Preferences } from '../ui/preferences.ts';
 
 export const SEEN = ['usual', ...VISIONS, 'outdoors'] as const;
 

@@ -2,7 +2,7 @@ import { fillsOf, nearestRoles, plainPaints } from '@garnish/core/formats/artwor
 import type { Hex } from '@garnish/core/color/srgb';
 import { jsonOf } from '@garnish/core/system/patch';
 import { useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { RoleSelect } from './role-select.tsx';

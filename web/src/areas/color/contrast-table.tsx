@@ -6,7 +6,7 @@ import type { Need } from '@garnish/core/derive/derived';
 import { colorsIn } from '@garnish/core/derive/color/paint';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { ContrastDetail } from './contrast-detail.tsx';

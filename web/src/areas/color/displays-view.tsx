@@ -7,7 +7,7 @@ import { DITHERINGS, type Dithering } from '@garnish/core/image/dither';
 import { contrastOnDisplay } from '@garnish/core/image/on-display';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { pictureOfProof } from '../../proof/picture-of-proof.ts';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';

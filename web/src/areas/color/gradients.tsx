@@ -11,7 +11,7 @@ import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';

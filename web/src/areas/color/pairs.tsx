@@ -3,7 +3,7 @@ import type { TextPair } from '@garnish/core/derive/derived';
 import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
 import { RoleSelect } from './role-select.tsx';

@@ -2,7 +2,7 @@ import type { Hex } from '@garnish/core/color/srgb';
 import { usesOf } from '@garnish/core/derive/color/uses';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { useEffect, useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { light, litSelector } from '../../proof/lit.ts';
 import { presenceOf, tooMuch, type Presence, type Share } from '../../proof/measure-colors.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';

@@ -7,7 +7,7 @@ import { inOrder, VEIL_SIDES, type Veil } from '@garnish/core/system/document';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import { Plus, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { measureHero, type PictureFrame } from '../../proof/measure-hero.ts';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';

@@ -10,7 +10,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useDecided } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
-import { useTryList, type Candidate } from '../../ui/use-try-list.ts';
+import { useTryList, type Candidate } from '../../system/use-try-list.ts';
 import { choiceAt, choosing, nameOf, type Target } from './choosing.ts';
 import { Filters } from './filters.tsx';
 

@@ -1,6 +1,6 @@
 import { NARROW_SCREEN_PX } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
-import { setPreferences, usePreferences } from '../../app/preferences.ts';
+import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { Fact } from '../../findings/fact.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';

@@ -7,7 +7,7 @@ import { useEffect, useRef, useState } from 'react';
 import { LanguagesField, MoodField, NeedsField } from '../../brief/brief-fields.tsx';
 import { useDecided } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
-import { useTryList, type Candidate, type TryList } from '../../ui/use-try-list.ts';
+import { useTryList, type Candidate, type TryList } from '../../system/use-try-list.ts';
 import { choosingAll } from './choosing.ts';
 import { Proposals } from './proposals.tsx';
 import type { RankedPair } from './rank-worker.ts';

@@ -1,6 +1,6 @@
 import { proposalOrder } from '@garnish/core/fonts/proposals';
 import { useState } from 'react';
-import type { Candidate, TryList } from '../../ui/use-try-list.ts';
+import type { Candidate, TryList } from '../../system/use-try-list.ts';
 
 interface ProposalsProps {
   readonly candidates: readonly Candidate[];

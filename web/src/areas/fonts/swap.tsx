@@ -1,6 +1,6 @@
 import { BEFORE_FONTS } from '@garnish/core/proof/without-fonts';
 import { useState } from 'react';
-import { setPreferences, usePreferences } from '../../app/preferences.ts';
+import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { swapShifts } from '../../proof/swap-shift.ts';
 import { useSystem } from '../../system/system-context.ts';

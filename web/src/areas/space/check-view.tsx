@@ -1,4 +1,4 @@
-import { setPreferences, usePreferences } from '../../app/preferences.ts';
+import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { Note } from '../../findings/note.tsx';
 import { useLastMeasured } from '../../proof/use-layout-findings.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';

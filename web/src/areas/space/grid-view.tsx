@@ -5,7 +5,7 @@ import { forgetting } from '@garnish/core/system/breakpoints';
 import { inOrder, NARROW_SCREEN_PX } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useState } from 'react';
-import { setPreferences, usePreferences } from '../../app/preferences.ts';
+import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';

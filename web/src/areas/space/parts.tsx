@@ -3,7 +3,7 @@ import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import type { Patch } from '@garnish/core/system/patch';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { light } from '../../proof/lit.ts';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';

@@ -2,7 +2,7 @@ import type { DerivedPattern } from '@garnish/core/derive/derived';
 import { PATTERN_KINDS, svgAddress } from '@garnish/core/space/pattern';
 import { adding } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';

@@ -6,7 +6,7 @@ import { jsonOf } from '@garnish/core/system/patch';
 import { SPACE_USES, type SpaceUse } from '@garnish/core/system/space-schema';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { Curves } from '../../charts/curves.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { useDecided, useShown, useStore, useSystem } from '../../system/system-context.ts';

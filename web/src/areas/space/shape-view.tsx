@@ -1,6 +1,6 @@
 import { innerRadius } from '@garnish/core/space/corners';
 import { inOrder } from '@garnish/core/system/document';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useSystem } from '../../system/system-context.ts';

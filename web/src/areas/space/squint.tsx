@@ -5,7 +5,7 @@ import {
 } from '@garnish/core/checks/page/measured-page';
 import type { Salience, Spot } from '@garnish/core/image/salience';
 import { useEffect, useRef, useState } from 'react';
-import { setPreferences, usePreferences } from '../../app/preferences.ts';
+import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { layoutNow } from '../../proof/measure-layout.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { pictureOfProof } from '../../proof/picture-of-proof.ts';

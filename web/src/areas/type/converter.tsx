@@ -3,7 +3,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { convert, LENGTH_UNITS, type LengthUnit } from '@garnish/core/type/convert';
 import { useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { useDecidedLater } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 import { readQuantity } from '../../ui/quantity.ts';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { setPreferences, usePreferences } from '../../app/preferences.ts';
+import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { misfitsOf, type Misfits } from '../../proof/measure-text.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
-import { NARROWEST } from '../../proof/ruler.tsx';
+import { NARROWEST_PROOF } from '../../ui/preferences.ts';
 
 const FRAMES = 30;
 
@@ -21,8 +21,8 @@ export function Measured() {
   const [found, setFound] = useState<Misfits>();
   const measure = async (shown: Document): Promise<void> => {
     const before = { proofWidth, proofZoom };
-    setPreferences({ proofWidth: NARROWEST, proofZoom: 100 });
-    await untilWide(shown, NARROWEST);
+    setPreferences({ proofWidth: NARROWEST_PROOF, proofZoom: 100 });
+    await untilWide(shown, NARROWEST_PROOF);
     await shown.fonts.ready;
     setFound(misfitsOf(shown));
     setPreferences(before);
@@ -41,7 +41,7 @@ export function Measured() {
         disabled={!page}
         onClick={() => page && void measure(page)}
       >
-        Measure the proof at {NARROWEST} px
+        Measure the proof at {NARROWEST_PROOF} px
       </button>
       {found && (
         <dl className="text-xs" role="status">

@@ -4,7 +4,7 @@ import { faceFor } from '@garnish/core/system/faces';
 import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
 import { memo, useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { useStore } from '../../system/system-context.ts';
 import type { View } from '../../system/views.ts';
 import { Copy } from '../../ui/copy.tsx';

@@ -4,7 +4,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
 import { useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import type { View } from '../../system/views.ts';
 import { Copy } from '../../ui/copy.tsx';
 

@@ -3,7 +3,7 @@ import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import { valueAt } from '@garnish/core/system/patch';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { useState } from 'react';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { useWriting } from '../../proof/use-writing.ts';
 import type { View } from '../../system/views.ts';
 import { useFace } from '../../ui/use-face.ts';

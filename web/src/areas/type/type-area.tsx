@@ -1,6 +1,6 @@
 import { lineAt } from '@garnish/core/checks/lines';
 import { inOrder } from '@garnish/core/system/document';
-import { usePreferences } from '../../app/preferences.ts';
+import { usePreferences } from '../../ui/preferences.ts';
 import { SizeCurves } from '../../charts/size-curves.tsx';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';

@@ -1,6 +1,6 @@
 import type { Finding } from '@garnish/core/checks/finding';
 import { useSyncExternalStore } from 'react';
-import { setPreferences } from '../app/preferences.ts';
+import { heldWidth, setPreferences } from '../ui/preferences.ts';
 
 /** What the proof was last asked to show; a new object for each time it was asked. */
 export interface Spot {
@@ -20,7 +20,7 @@ export function showInProof({ where }: Finding): void {
   setPreferences({
     ...(where.mode && { proofTheme: where.mode }),
     ...(where.widthPx !== undefined && {
-      proofWidth: Math.min(1600, Math.max(320, where.widthPx)),
+      proofWidth: heldWidth(where.widthPx),
     }),
   });
   set({ selector: where.selector });

@@ -2,10 +2,18 @@ import { VISIONS } from '@garnish/core/color/vision';
 import { useSyncExternalStore } from 'react';
 import * as z from 'zod/mini';
 
+/** How narrow and how wide the proof can be, in px. */
+export const NARROWEST_PROOF = 320;
+export const WIDEST_PROOF = 1600;
+
+/** A width of the proof, in whole px, within its limits. */
+export const heldWidth = (px: number): number =>
+  Math.round(Math.min(WIDEST_PROOF, Math.max(NARROWEST_PROOF, px)));
+
 /** How the interface stands in this browser; no part of any system. */
 const schema = z.object({
   look: z.enum(['day', 'night']),
-  proofWidth: z.number().check(z.gte(320), z.lte(1600)),
+  proofWidth: z.number().check(z.gte(NARROWEST_PROOF), z.lte(WIDEST_PROOF)),
   proofTheme: z.enum(['light', 'dark']),
   wide: z.boolean(),
   /** Whether the words in the proof can be changed where they stand. */

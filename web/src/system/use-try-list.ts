@@ -1,6 +1,6 @@
 import type { Patch } from '@garnish/core/system/patch';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { useStore } from '../system/system-context.ts';
+import { useStore } from './system-context.ts';
 
 /** Pointing has to rest so long before something is tried, so that passing over a list does nothing. */
 const HOVER_MS = 90;

@@ -3,8 +3,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /**
- * Rules that take most of the time and seldom find anything: on in the slow run (`npm run test:slow`), which
- * CI makes too.
+ * Rules that take most of the time and seldom find anything: on in the slow run, `npm run test:slow`.
  */
 const isSlow = process.env.GARNISH_SLOW_LINT === '1';
 

@@ -17,7 +17,7 @@ interface Form {
   readonly innerType?: z.ZodMiniType;
 }
 
-const formOf = (schema: z.ZodMiniType): Form => schema._zod.def as Form;
+const formOf = (schema: z.ZodMiniType): Form => schema._zod.def;
 
 const isWhole = (schema: z.ZodMiniType, value: unknown): boolean => schema.safeParse(value).success;
 

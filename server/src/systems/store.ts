@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { SCHEMA, type StyleDocument } from '@garnish/core/system/document';
-import { overlapsOf, patched, valueAt, type Operation } from '@garnish/core/system/patch';
+import { contestedPaths } from '@garnish/core/system/contest';
+import { patched, valueAt, type Operation } from '@garnish/core/system/patch';
 import { readDocument, upgradePatch } from '@garnish/core/system/upgrade';
 import { trusted } from '@garnish/core/system/validate';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
@@ -295,42 +296,25 @@ export function createStore({ sequelize, Changes }: Database) {
             `Nothing was changed. The newest change is ${row.sequence}; this one names ${change.base}.`,
           );
         const { document } = read(row);
-        const bases = new Map(change.settled.map(({ path, sequence }) => [path, sequence]));
         const since =
           change.base === row.sequence
             ? []
             : await changesAfter(systemId, change.base, { ...change, person }, transaction);
-        const touched = since.map(({ sequence, patch, schema }) => ({
-          sequence,
-          patch: upgradePatch(patch, schema),
-        }));
-        const contested = [
-          ...new Set(
-            change.patch.flatMap(({ path }) => {
-              const settled = bases.get(path) ?? 0;
-              const newer = touched.filter(({ sequence }) => sequence > settled);
-              return newer.some(
-                ({ patch }) => overlapsOf([{ op: 'remove', path }], patch).length > 0,
-              )
-                ? [path]
-                : [];
-            }),
-          ),
-        ];
+        const contested = contestedPaths(
+          change,
+          since.map(({ sequence, patch, schema }) => ({
+            sequence,
+            patch: upgradePatch(patch, schema),
+          })),
+        );
         if (contested.length > 0)
           throw new Problem('conflict', 'Nothing was changed. Choose which values stay.', {
             conflict: {
               sequence: row.sequence,
-              places: contested
-                // A place within another is answered with it.
-                .filter(
-                  (path) =>
-                    !contested.some((other) => other !== path && path.startsWith(`${other}/`)),
-                )
-                .map((path) => {
-                  const value = valueAt(document, path);
-                  return { path, ...(value !== undefined && { value }) };
-                }),
+              places: contested.map((path) => {
+                const value = valueAt(document, path);
+                return { path, ...(value !== undefined && { value }) };
+              }),
             },
           });
         const result = patched(document, change.patch);

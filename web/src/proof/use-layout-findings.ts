@@ -119,14 +119,15 @@ export function useLayoutFindings(): void {
   }, []);
   useEffect(() => {
     let isOff = false;
+    const isCalledOff = (): boolean => isOff;
     const measure = async (): Promise<void> => {
-      const pages = await measuring.current?.pagesOf(decided, () => isOff);
-      if (!pages || isOff) return;
+      const pages = await measuring.current?.pagesOf(decided, isCalledOff);
+      if (!pages || isCalledOff()) return;
       const checks = checkPages(pages, decided.document, decided.derived);
       let step = checks.next();
       while (!step.done) {
         await breathe();
-        if (isOff) return;
+        if (isCalledOff()) return;
         step = checks.next();
       }
       store.found('layout', step.value);

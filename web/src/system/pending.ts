@@ -1,3 +1,4 @@
+import { contestedPaths, outermost } from '@garnish/core/system/contest';
 import { overlaps, patched, valueAt, type Operation, type Patch } from '@garnish/core/system/patch';
 import type { StyleDocument } from '@garnish/core/system/document';
 import type { Pending } from './unsaved.ts';
@@ -127,30 +128,26 @@ interface Saved {
 
 /**
  * The places at which what waits bears on what other windows have done since, all changes taken together:
- * so that everything is asked about at once. By the rules of the server, which has the last word.
+ * so that everything is asked about at once.
  */
-export function contestedPaths(
+export const contestedOfAll = (
   pending: readonly Pending[],
   saved: readonly Saved[],
-): readonly string[] {
-  const paths = pending.flatMap(({ author, base, kind, patch, settled, window }) => {
-    const since = saved.filter(
-      (change) =>
-        change.sequence > base &&
-        (kind === 'change' ? change.window !== window : change.author !== author),
-    );
-    return patch.flatMap(({ path }) => {
-      const known = settled.find((one) => one.path === path)?.sequence ?? 0;
-      const newer = since.filter(({ sequence }) => sequence > known);
-      return newer.some((change) => change.patch.some((other) => overlaps(path, other.path)))
-        ? [path]
-        : [];
-    });
-  });
-  return [...new Set(paths)].filter(
-    (path, _, all) => !all.some((other) => other !== path && path.startsWith(`${other}/`)),
+): readonly string[] =>
+  outermost(
+    pending.flatMap((claim) =>
+      contestedPaths(
+        claim,
+        saved.filter(
+          (change) =>
+            change.sequence > claim.base &&
+            (claim.kind === 'change'
+              ? change.window !== claim.window
+              : change.author !== claim.author),
+        ),
+      ),
+    ),
   );
-}
 
 /** Both values of each contested place. */
 export const contestedOf = (

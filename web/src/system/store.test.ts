@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import type { StyleDocument } from '@garnish/core/system/document';
-import { overlapsOf, patched, valueAt, type Patch } from '@garnish/core/system/patch';
+import { contestedPaths } from '@garnish/core/system/contest';
+import { patched, valueAt, type Patch } from '@garnish/core/system/patch';
 import { sampleDocument } from '@garnish/core/system/sample';
 import type { ChangeRecord } from '../api/resources.ts';
 import { createSystemStore, type SystemStore } from './store.ts';
@@ -42,13 +43,7 @@ function fakeServer() {
           change.sequence > base &&
           (kind === 'change' ? change.window !== window : change.author !== author),
       );
-      const places = posted.patch
-        .map(({ path }) => path)
-        .filter((path) => {
-          const known = posted.settled.find((one) => one.path === path)?.sequence ?? 0;
-          const newer = since.filter(({ sequence }) => sequence > known);
-          return newer.some(({ patch }) => overlapsOf([{ op: 'remove', path }], patch).length > 0);
-        });
+      const places = contestedPaths(posted, since);
       if (places.length > 0)
         return {
           status: 409,

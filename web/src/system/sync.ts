@@ -6,7 +6,7 @@ import { stacksOf, type Past, type Stacks } from './history.ts';
 import {
   answered,
   contestedOf,
-  contestedPaths,
+  contestedOfAll,
   continued,
   onto,
   wordsOf,
@@ -216,7 +216,7 @@ export function createSync(
     } catch {
       return;
     }
-    const paths = new Set([...named, ...contestedPaths(pending, history)]);
+    const paths = new Set([...named, ...contestedOfAll(pending, history)]);
     conflict = {
       sequence,
       places: contestedOf(

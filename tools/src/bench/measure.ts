@@ -89,7 +89,7 @@ const figure = (value: number): string =>
 export const said = (row: Row): string =>
   [
     `${figure(row.value)} ${row.unit}`.padStart(10),
-    row.limit === undefined ? ''.padEnd(12) : `of ${row.limit} ${row.unit}`.padEnd(12),
+    row.limit === undefined ? ''.padEnd(12) : `of ${figure(row.limit)} ${row.unit}`.padEnd(12),
     row.name,
     row.against && `(${row.against})`,
     isOver(row) ? 'OVER ITS LIMIT' : '',
@@ -104,7 +104,7 @@ export const tableOf = (rows: readonly Row[]): string =>
     '|---|---:|---:|---|',
     ...rows.map(
       (row) =>
-        `| ${row.name} | ${figure(row.value)} ${row.unit} | ${row.limit === undefined ? '' : `${row.limit} ${row.unit}`} | ${row.against} |`,
+        `| ${row.name} | ${figure(row.value)} ${row.unit} | ${row.limit === undefined ? '' : `${figure(row.limit)} ${row.unit}`} | ${row.against} |`,
     ),
     '',
   ].join('\n');

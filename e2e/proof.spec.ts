@@ -216,3 +216,66 @@ test('words that look like a script stay words, and nothing runs in the proof', 
   await expect(proof(page).getByRole('heading', { level: 1 })).toHaveText(evil);
   expect(await page.evaluate(() => 'ran' in globalThis)).toBe(false);
 });
+
+test('after any movements the proof holds the exported sheet, rule by rule', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  /** The rules of the proof’s sheet, and of the exported file as the same browser reads it. */
+  const both = async (): Promise<readonly (readonly string[])[]> => {
+    await saved(page);
+    const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+    return page.evaluate((text) => {
+      const frame = document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]');
+      const shown = frame?.contentDocument?.adoptedStyleSheets[0];
+      const Sheet = (frame?.contentWindow as (Window & typeof globalThis) | null)?.CSSStyleSheet;
+      if (!shown || !Sheet) throw new Error('the proof has no sheet');
+      const exported = new Sheet();
+      exported.replaceSync(text);
+      return [shown, exported].map(({ cssRules }) => [...cssRules].map(({ cssText }) => cssText));
+    }, css);
+  };
+  const same = async (): Promise<void> => {
+    const [shown, exported] = await both();
+    expect(shown?.length).toBeGreaterThan(200);
+    expect(shown).toEqual(exported);
+  };
+  await openArea(page, id, 'type');
+  await same();
+  const slider = page.getByRole('slider', { name: /^base on the narrow/ });
+  await slider.focus();
+  for (let press = 0; press < 12; press += 1) await page.keyboard.press('ArrowRight');
+  await same();
+  await openArea(page, id, 'color');
+  const buoy = page.getByRole('textbox', { name: 'Value of buoy', exact: true });
+  await buoy.fill('rebeccapurple');
+  await buoy.press('Enter');
+  await same();
+  await openArea(page, id, 'space');
+  const unit = page.getByRole('spinbutton', { name: 'unit', exact: true });
+  await unit.fill('11');
+  await unit.press('Enter');
+  await same();
+  // What is undone is written back in the same way.
+  await page.keyboard.press('Control+z');
+  await expect(unit).toHaveValue('8');
+  await same();
+  // A name takes rules away and brings others, in the sheet that stands.
+  const { sequence } = (await (await request.get(`/api/systems/${id}`)).json()) as {
+    sequence: number;
+  };
+  const renamed = await request.post(`/api/systems/${id}/changes`, {
+    data: {
+      id: crypto.randomUUID(),
+      base: sequence,
+      patch: [{ op: 'replace', path: '/color/roles/items/surface/name', value: 'sheet' }],
+      label: 'surface is called sheet',
+      window: crypto.randomUUID(),
+      gesture: crypto.randomUUID(),
+    },
+  });
+  expect(renamed.ok()).toBe(true);
+  await expect(proof(page).locator('.on-sheet').first()).toBeVisible();
+  await same();
+});

@@ -51,7 +51,7 @@ function update(live: CSSRule | undefined, before: SheetBlock, now: SheetBlock):
   return true;
 }
 
-/** Takes out the blocks that are gone and puts in those that are new; false where others changed their places. */
+/** Takes out the blocks that are gone and puts in those that are new; undefined where others changed their places. */
 function rearrange(
   sheet: CSSStyleSheet,
   before: readonly SheetBlock[],
@@ -71,6 +71,25 @@ function rearrange(
       shown.splice(index, 0, block);
     }
   return shown;
+}
+
+/** Writes what differs into a sheet that holds the blocks of before; false where only the whole will do. */
+function write(
+  sheet: CSSStyleSheet,
+  before: readonly SheetBlock[],
+  now: readonly SheetBlock[],
+): boolean {
+  const isArranged =
+    before.length === now.length && before.every(({ key }, index) => key === now[index]?.key);
+  const shown = isArranged ? before : rearrange(sheet, before, now);
+  if (!shown) return false;
+  for (const [index, block] of now.entries()) {
+    const earlier = shown[index];
+    if (!earlier || earlier === block || update(sheet.cssRules[index], earlier, block)) continue;
+    sheet.deleteRule(index);
+    sheet.insertRule(blockCss(block), index);
+  }
+  return true;
 }
 
 /** A sheet of a document that holds blocks, and takes in others by what differs. */
@@ -95,22 +114,15 @@ export function liveSheet(sheet: CSSStyleSheet): LiveSheet {
     sheet,
     show(blocks) {
       if (shown === blocks) return;
-      const isArranged =
-        shown?.length === blocks.length &&
-        shown.every(({ key }, index) => key === blocks[index]?.key);
-      const before = shown && (isArranged ? shown : rearrange(sheet, shown, blocks));
-      if (!before) {
-        all(blocks);
-        return;
+      const earlier = shown;
+      // Should a rule not be taken, the sheet is neither the one nor the other: then it is written whole.
+      shown = undefined;
+      try {
+        if (earlier && write(sheet, earlier, blocks)) shown = blocks;
+      } catch {
+        shown = undefined;
       }
-      for (const [index, block] of blocks.entries()) {
-        const earlier = before[index];
-        if (!earlier || earlier === block || update(sheet.cssRules[index], earlier, block))
-          continue;
-        sheet.deleteRule(index);
-        sheet.insertRule(blockCss(block), index);
-      }
-      shown = blocks;
+      if (!shown) all(blocks);
     },
   };
 }

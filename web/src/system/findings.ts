@@ -54,7 +54,7 @@ export function createFindings(
   /** What is left of each finding's repairs after they were tried on one document. */
   let tried: { readonly of: StyleDocument; readonly findings: Map<string, Finding> } | undefined;
   let asking: ReturnType<typeof setTimeout> | undefined;
-  let askedOf: readonly Finding[] = [];
+  let asked: { readonly of: StyleDocument; readonly findings: readonly Finding[] } | undefined;
   let trying = false;
   let callOff: (() => void) | undefined;
   const trier = makeTrier?.((of, finding) => {
@@ -84,12 +84,15 @@ export function createFindings(
   /** Asks what repairs are good for, once nothing has moved for a moment. */
   function tryRepairs(findings: readonly Finding[]): void {
     const now = findings.filter(isOffering);
-    const same =
-      now.length === askedOf.length && now.every((finding, index) => finding === askedOf[index]);
-    if (!trier || same) return;
-    askedOf = now;
-    clearTimeout(asking);
+    const isAsked =
+      asked?.of === view.document &&
+      now.length === asked.findings.length &&
+      now.every((finding, index) => finding === asked?.findings[index]);
+    if (!trier || isAsked) return;
+    // Another document is another question: what was good there may make something worse here.
     const of = view.document;
+    asked = { of, findings: now };
+    clearTimeout(asking);
     trying = now.length > 0;
     asking = setTimeout(() => {
       asking = undefined;

@@ -67,6 +67,8 @@ function RepairButton({ repair }: { readonly repair: Repair }) {
 
 /** What a check says, beside the decision that causes it; the repair is the last line. */
 export function Note({ finding }: { readonly finding: Finding }) {
+  const { watchRepairs } = useStore();
+  useEffect(watchRepairs, [watchRepairs]);
   const [accepting, setAccepting] = useState(false);
   const { severity, title, figures, reason, source, repair, ways = [] } = finding;
   const tone = severity === 'repair' ? 'error' : 'warning';

@@ -25,6 +25,8 @@ export interface Findings {
   readonly look: (view: View) => void;
   /** What was measured on the page of a document. */
   readonly found: (kind: Measured, of: StyleDocument, measured: readonly Finding[]) => void;
+  /** Somebody looks at repairs: from now on they are tried, until they are looked at no more. */
+  readonly watchRepairs: () => () => void;
   readonly close: () => void;
 }
 
@@ -56,6 +58,7 @@ export function createFindings(
   let asking: ReturnType<typeof setTimeout> | undefined;
   let asked: { readonly of: StyleDocument; readonly findings: readonly Finding[] } | undefined;
   let trying = false;
+  let watchers = 0;
   let callOff: (() => void) | undefined;
   const trier = makeTrier?.((of, finding) => {
     if (of !== view.document) return;
@@ -81,14 +84,14 @@ export function createFindings(
     return { ...plain, ...(repair && { repair }), ...(ways.length > 0 && { ways }) };
   }
 
-  /** Asks what repairs are good for, once nothing has moved for a moment. */
+  /** Asks what repairs are good for, where somebody looks at them and nothing has moved for a moment. */
   function tryRepairs(findings: readonly Finding[]): void {
     const now = findings.filter(isOffering);
     const isAsked =
       asked?.of === view.document &&
       now.length === asked.findings.length &&
       now.every((finding, index) => finding === asked?.findings[index]);
-    if (!trier || isAsked) return;
+    if (!trier || watchers === 0 || isAsked) return;
     // Another document is another question: what was good there may make something worse here.
     const of = view.document;
     asked = { of, findings: now };
@@ -153,6 +156,13 @@ export function createFindings(
       if (findings.length === 0 && !measured[kind]?.findings.length) return;
       measured = { ...measured, [kind]: { of, findings } };
       tell();
+    },
+    watchRepairs() {
+      watchers += 1;
+      if (watchers === 1) tell();
+      return () => {
+        watchers -= 1;
+      };
     },
     close() {
       callOff?.();

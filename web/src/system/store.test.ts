@@ -269,36 +269,60 @@ describe('a change', () => {
     expect(store.state().findings).toBe(before);
   });
 
-  test('while repairs are tried asks anew for the document as it is now, whatever it leaves as it was', async () => {
-    const questions: StyleDocument[] = [];
-    let answer: (of: StyleDocument) => void = () => undefined;
-    store = createSystemStore(
-      'one',
-      { document: server.document(), sequence: server.changes.length },
-      [],
-      HERE,
-      {
-        makeTrier: (tell) => {
-          answer = (of) => tell(of, undefined);
-          return { ask: (of) => questions.push(of), close: () => undefined };
+  describe('and the repairs of its findings', () => {
+    let questions: StyleDocument[];
+    let answer: (of: StyleDocument) => void;
+
+    beforeEach(() => {
+      questions = [];
+      store = createSystemStore(
+        'one',
+        { document: server.document(), sequence: server.changes.length },
+        [],
+        HERE,
+        {
+          makeTrier: (tell) => {
+            answer = (of) => tell(of, undefined);
+            return { ask: (of) => questions.push(of), close: () => undefined };
+          },
         },
-      },
-    );
-    store.change(
-      [{ op: 'replace', path: '/type/anchors/items/narrow/base', value: 9 }],
-      'a small base',
-    );
-    await settle();
-    const first = questions.at(-1);
-    expect(store.state().trying).toBe(true);
-    // A name changes no finding; what is answered for the document before is answered for nobody.
-    store.change([{ op: 'replace', path: '/name', value: 'another name' }], 'name');
-    if (first) answer(first);
-    await settle();
-    expect(questions.at(-1)).toBe(store.state().decided.document);
-    expect(questions.at(-1)).not.toBe(first);
-    answer(store.state().decided.document);
-    expect(store.state().trying).toBe(false);
+      );
+      store.change(
+        [{ op: 'replace', path: '/type/anchors/items/narrow/base', value: 9 }],
+        'a small base',
+      );
+    });
+
+    test('are tried only while somebody looks at them', async () => {
+      await settle();
+      expect([questions, store.state().trying]).toEqual([[], false]);
+      const leave = store.watchRepairs();
+      await settle();
+      expect(questions).toEqual([store.state().decided.document]);
+      answer(store.state().decided.document);
+      leave();
+      store.change([{ op: 'replace', path: '/name', value: 'another name' }], 'name');
+      await settle();
+      expect(questions).toHaveLength(1);
+      store.watchRepairs();
+      await settle();
+      expect(questions.at(-1)).toBe(store.state().decided.document);
+    });
+
+    test('are tried anew for the document as it is now, whatever it leaves as it was', async () => {
+      store.watchRepairs();
+      await settle();
+      const first = questions.at(-1);
+      expect(store.state().trying).toBe(true);
+      // A name changes no finding; what is answered for the document before is answered for nobody.
+      store.change([{ op: 'replace', path: '/name', value: 'another name' }], 'name');
+      if (first) answer(first);
+      await settle();
+      expect(questions.at(-1)).toBe(store.state().decided.document);
+      expect(questions.at(-1)).not.toBe(first);
+      answer(store.state().decided.document);
+      expect(store.state().trying).toBe(false);
+    });
   });
 
   test('that would not fit is told beforehand, and nothing is changed', () => {

@@ -34,6 +34,8 @@ export interface SystemStore {
    * layout until it is measured again.
    */
   readonly found: (kind: Measured, measured: readonly Finding[]) => void;
+  /** Somebody looks at repairs: they are tried from now on, until the answer is called. */
+  readonly watchRepairs: () => () => void;
   /** Hears of every change that is made here. */
   readonly onChange: (listener: (change: Made) => void) => () => void;
   readonly undo: () => void;
@@ -128,6 +130,7 @@ export function createSystemStore(
       const result = patched(sync.document(), patch);
       return result.ok ? undefined : (result.problems[0]?.message ?? 'This does not fit.');
     },
+    watchRepairs: findings.watchRepairs,
     found: (kind, measured) => findings.found(kind, sync.document(), measured),
     undo: () => {
       trial = undefined;

@@ -51,7 +51,11 @@ test('axe finds nothing in the site’s page, in either theme', async ({ page, r
   for (const theme of ['light', 'dark']) {
     await page.getByRole('button', { name: theme, exact: true }).click();
     await expect(proof(page).locator('html')).toHaveAttribute('data-theme', theme);
-    const found = await violationsOf(page, { within: 'iframe[title="Proof"]' });
+    const frame = await (
+      await page.locator('iframe[title="Proof"]').elementHandle()
+    )?.contentFrame();
+    if (!frame) throw new Error('the proof has no page');
+    const found = await violationsOf(frame);
     expect(found.map((one) => [theme, ...one])).toEqual([]);
   }
 });

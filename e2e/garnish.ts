@@ -1,10 +1,11 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { readDocument } from '@garnish/core/system/upgrade';
 import type { StyleDocument } from '@garnish/core/system/document';
+import axe, { type AxeResults, type RunOptions } from 'axe-core';
 import {
   test as base,
   expect,
   type APIRequestContext,
+  type Frame,
   type FrameLocator,
   type Page,
 } from '@playwright/test';
@@ -39,18 +40,31 @@ interface Looked {
   readonly rules?: readonly string[];
 }
 
-/** What axe finds on a page: rule and element. Only violations are told, which is what takes it the least time. */
+/**
+ * What axe finds on a page or in one of its frames: rule and element. What stands in frames within is left
+ * out, and only violations are told, which is what takes it the least time.
+ */
 export async function violationsOf(
-  page: Page,
+  page: Page | Frame,
   { within, without, rules }: Looked = {},
 ): Promise<readonly (readonly [rule: string, html: string | undefined])[]> {
-  let axe = new AxeBuilder({ page }).options({
+  const options: RunOptions = {
+    iframes: false,
     resultTypes: ['violations'],
     ...(rules && { runOnly: { type: 'rule', values: [...rules] } }),
-  });
-  if (within !== undefined) axe = axe.include(within);
-  if (without !== undefined) axe = axe.exclude(without);
-  const { violations } = await axe.analyze();
+  };
+  await page.evaluate(`if (!globalThis.axe) { ${axe.source} }`);
+  const { violations } = await page.evaluate<
+    AxeResults,
+    readonly [include: string, exclude: string | undefined, options: RunOptions]
+  >(
+    ([include, exclude, how]) =>
+      (globalThis as unknown as { readonly axe: typeof axe }).axe.run(
+        { include: [include], ...(exclude !== undefined && { exclude: [exclude] }) },
+        how,
+      ),
+    [within ?? ':root', without, options],
+  );
   return violations.map(({ id, nodes }) => [id, nodes[0]?.html]);
 }
 

@@ -1,6 +1,21 @@
 import * as z from 'zod/mini';
 import { inheritedWords, isInherited, jsonProblem, type Json } from './json.ts';
 
+/** What is read of a schema: its kind, what it checks, and the schemas of its parts. */
+interface Form {
+  readonly type: string;
+  readonly format?: string;
+  readonly checks?: readonly unknown[];
+  readonly shape?: Readonly<Record<string, z.ZodMiniType>>;
+  readonly keyType?: z.ZodMiniType;
+  readonly valueType?: z.ZodMiniType;
+  readonly innerType?: z.ZodMiniType;
+  readonly element?: z.ZodMiniType;
+  readonly options?: readonly z.ZodMiniType[];
+}
+
+export const formOf = (schema: z.ZodMiniType): Form => schema._zod.def;
+
 /** A name from outside: not one that every object has. */
 export const ownName = z.refine<string>((name) => !isInherited(name), {
   error: ({ input }) => inheritedWords(String(input)),

@@ -1,23 +1,11 @@
 import type * as z from 'zod/mini';
-import { collectionParts, orderProblems } from './schema-parts.ts';
+import { collectionParts, formOf, orderProblems } from './schema-parts.ts';
 
 /** Parts of documents that were found to be of a form, by that form; they are frozen, so that they stay so. */
 const known = new WeakMap<object, object>();
 
 const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-
-/** What is read of a schema: its kind, and the schemas of its parts. */
-interface Form {
-  readonly type: string;
-  readonly checks?: readonly unknown[];
-  readonly shape?: Readonly<Record<string, z.ZodMiniType>>;
-  readonly keyType?: z.ZodMiniType;
-  readonly valueType?: z.ZodMiniType;
-  readonly innerType?: z.ZodMiniType;
-}
-
-const formOf = (schema: z.ZodMiniType): Form => schema._zod.def;
 
 const isWhole = (schema: z.ZodMiniType, value: unknown): boolean => schema.safeParse(value).success;
 

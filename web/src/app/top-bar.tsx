@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Step } from '../system/history.ts';
 import type { SystemState } from '../system/store.ts';
 import { useDecided, useStore, useSystem } from '../system/system-context.ts';
-import { useNameDraft } from '../ui/name-field.tsx';
+import { LONGEST_NAME, useNameDraft } from '../ui/name-field.tsx';
 import { setPreferences, usePreferences } from '../ui/preferences.ts';
 
 const savingWords = ({ saving, why }: Pick<SystemState, 'saving' | 'why'>): string =>
@@ -13,18 +13,20 @@ const savingWords = ({ saving, why }: Pick<SystemState, 'saving' | 'why'>): stri
 
 function Name({ name }: { readonly name: string }) {
   const store = useStore();
-  const { input, problem } = useNameDraft(name, (next) =>
+  const { field, problem, problemId } = useNameDraft(name, (next) =>
     store.change([{ op: 'replace', path: '/name', value: next }], `name ${next}`),
   );
   return (
     <span className="relative flex min-w-24 shrink">
       <input
+        {...field}
+        maxLength={LONGEST_NAME}
         aria-label="Name of the system"
         className="min-h-7 max-w-80 min-w-24 shrink bg-transparent px-1 font-semibold text-ellipsis [field-sizing:content] hover:bg-base-200 focus:bg-base-100"
-        {...input}
       />
       {problem !== undefined && (
         <span
+          id={problemId}
           role="alert"
           className="absolute start-0 top-full z-30 bg-base-100 px-1 text-xs whitespace-nowrap text-error"
         >

@@ -1,5 +1,6 @@
 import type { Derived } from '@garnish/core/derive/derived';
 import { gridAt } from '@garnish/core/derive/space/grid';
+import { px } from '../ui/px.ts';
 
 interface DrawnGridProps {
   readonly grid: Derived['grid'];
@@ -18,7 +19,7 @@ export function DrawnGrid({ grid, widthPx, rootPx, scale }: DrawnGridProps) {
     <svg
       className="pointer-events-none absolute inset-0 h-full w-full"
       role="img"
-      aria-label={`${columns} columns of ${Number(column.toFixed(2))} px`}
+      aria-label={`${columns} columns of ${px(column)}`}
     >
       {Array.from({ length: columns }, (_, index) => (
         <g key={index}>

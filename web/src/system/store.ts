@@ -25,7 +25,10 @@ export interface ChangeOptions {
 export interface SystemStore {
   readonly subscribe: (listener: () => void) => () => void;
   readonly state: () => SystemState;
+  /** Takes a change; one that does not fit is told to everybody. */
   readonly change: (patch: Patch, label: string, options?: ChangeOptions) => boolean;
+  /** Takes a change; why one does not fit is the answer, for whoever asked to tell it in its place. */
+  readonly decide: (patch: Patch, label: string, options?: ChangeOptions) => string | undefined;
   /** Why a change would not be taken, in words; nothing where it would. */
   readonly problemOf: (patch: Patch) => string | undefined;
   readonly tryOut: (patch: Patch | undefined) => void;
@@ -98,6 +101,19 @@ export function createSystemStore(
     listeners.forEach((listener) => listener());
   }
 
+  function decide(
+    patch: Patch,
+    label: string,
+    { gesture = crypto.randomUUID() }: ChangeOptions = {},
+  ): string | undefined {
+    const before = trial;
+    trial = undefined;
+    const why = sync.push(patch, label, gesture);
+    // What is tried goes on where nothing was taken.
+    if (why !== undefined) trial = before;
+    return why;
+  }
+
   return {
     subscribe(listener) {
       listeners.add(listener);
@@ -108,17 +124,12 @@ export function createSystemStore(
       hearers.add(hear);
       return () => hearers.delete(hear);
     },
-    change(patch, label, { gesture = crypto.randomUUID() } = {}) {
-      const before = trial;
-      trial = undefined;
-      const isTaken = sync.push(patch, label, gesture);
-      // What is tried goes on where nothing was taken.
-      if (!isTaken && before) {
-        trial = before;
-        publish();
-      }
-      return isTaken;
+    change(patch, label, options) {
+      const why = decide(patch, label, options);
+      if (why !== undefined) sync.refuse(why);
+      return why === undefined;
     },
+    decide,
     tryOut(patch) {
       const tried = patch && patched(sync.document(), patch);
       const next = tried?.ok ? tried.document : undefined;

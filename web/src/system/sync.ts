@@ -47,7 +47,10 @@ export interface Sync {
   /** What is saved with everything that is on its way. */
   readonly document: () => StyleDocument;
   readonly state: () => SyncState;
-  readonly push: (patch: Patch, label: string, gesture: string) => boolean;
+  /** Takes a change, or answers why it does not fit, in words. */
+  readonly push: (patch: Patch, label: string, gesture: string) => string | undefined;
+  /** Tells everybody why something was not taken. */
+  readonly refuse: (why: string) => void;
   readonly step: (kind: 'undo' | 'redo') => void;
   /** Answers every place of the conflict. */
   readonly resolve: (choices: ReadonlyMap<string, Choice>) => void;
@@ -259,13 +262,9 @@ export function createSync(
     kind: Past['kind'],
     gesture: string,
     from: number,
-  ): boolean {
+  ): string | undefined {
     const result = patched(document, patch);
-    if (!result.ok) {
-      refused = { why: result.problems[0]?.message ?? 'This does not fit.' };
-      publish();
-      return false;
-    }
+    if (!result.ok) return result.problems[0]?.message ?? 'This does not fit.';
     refused = undefined;
     const last = pending.at(-1);
     const isOpen = last?.gesture === gesture && kind === 'change' && !sent.has(last.id);
@@ -296,12 +295,19 @@ export function createSync(
     }, SETTLE_MS);
     publish();
     told({ patch, label, kind });
-    return true;
+    return undefined;
+  }
+
+  function refuse(why: string): void {
+    refused = { why };
+    publish();
   }
 
   function step(kind: 'undo' | 'redo'): void {
     const top = stacks()[kind].at(-1);
-    if (top) push(top.patch, top.label, kind, crypto.randomUUID(), top.sequence);
+    if (!top) return;
+    const why = push(top.patch, top.label, kind, crypto.randomUUID(), top.sequence);
+    if (why !== undefined) refuse(why);
   }
 
   function hear(newest: number): void {
@@ -350,6 +356,7 @@ export function createSync(
       };
     },
     push: (patch, label, gesture) => push(patch, label, 'change', gesture, sequence),
+    refuse,
     step,
     resolve(choices) {
       if (!conflict) return;

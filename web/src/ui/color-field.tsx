@@ -1,8 +1,10 @@
 import { parseColor } from '@garnish/core/color/parse-color';
 import type { Hex } from '@garnish/core/color/srgb';
 import { useId, useRef, useState } from 'react';
+import { DraftProblem } from './draft-problem.tsx';
 import { useGesture } from './gesture.ts';
 import { OklchPicker } from './oklch-picker.tsx';
+import { useDraft } from './use-draft.ts';
 
 const PICKER_PX = { width: 336, height: 150 };
 
@@ -22,11 +24,9 @@ interface ColorFieldProps {
 export function ColorField({ label, value, wide, onChange, hideLabel = false }: ColorFieldProps) {
   const id = useId();
   const gesture = useGesture();
-  const [draft, setDraft] = useState<string>();
   const [open, setOpen] = useState(false);
   const swatch = useRef<HTMLButtonElement>(null);
   const panel = useRef<HTMLDivElement>(null);
-  const [told, setTold] = useState<{ readonly words: string; readonly wrong: boolean }>();
 
   /** Puts the picker under the swatch, and within the window. */
   const place = (): void => {
@@ -39,16 +39,15 @@ export function ColorField({ label, value, wide, onChange, hideLabel = false }: 
     panel.current.style.top = `${fits ? below : Math.max(8, box.top - PICKER_PX.height - 6)}px`;
   };
 
-  const take = (text: string): void => {
-    const read = parseColor(text);
-    if (!read.ok) {
-      setTold({ words: `${read.problem} ${value} stays in force.`, wrong: true });
-      return;
-    }
-    setDraft(undefined);
-    setTold(undefined);
-    if (read.hex !== value || read.wide !== wide) onChange(read.hex, gesture(), read.wide);
-  };
+  const draft = useDraft({
+    shown: wide ?? value,
+    take(text) {
+      const read = parseColor(text);
+      if (!read.ok) return read.problem;
+      if (read.hex !== value || read.wide !== wide) onChange(read.hex, gesture(), read.wide);
+      return undefined;
+    },
+  });
 
   return (
     <div className="min-w-0">
@@ -67,22 +66,11 @@ export function ColorField({ label, value, wide, onChange, hideLabel = false }: 
           style={{ background: wide ?? value }}
         />
         <input
+          {...draft.field}
           id={id}
           className={`figures min-h-7 w-full min-w-0 bg-transparent ${wide === undefined ? 'text-[0.9375rem]' : 'text-xs'}`}
           autoComplete="off"
           spellCheck={false}
-          aria-invalid={told?.wrong ?? false}
-          aria-describedby={told ? `${id}-told` : undefined}
-          value={draft ?? wide ?? value}
-          onChange={(event) => setDraft(event.currentTarget.value)}
-          onBlur={(event) => draft !== undefined && take(event.currentTarget.value)}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') take(event.currentTarget.value);
-            if (event.key === 'Escape') {
-              setDraft(undefined);
-              setTold(undefined);
-            }
-          }}
         />
       </div>
       <div
@@ -95,20 +83,12 @@ export function ColorField({ label, value, wide, onChange, hideLabel = false }: 
       >
         {open && <OklchPicker label={label} value={value} wide={wide} onChange={onChange} />}
       </div>
-      {wide !== undefined && !told && (
+      {wide !== undefined && draft.problem === undefined && (
         <p className="mt-1 text-xs text-quiet">
           Beyond sRGB: kept, with <span className="figures">{value}</span> for other screens.
         </p>
       )}
-      {told && (
-        <p
-          id={`${id}-told`}
-          role="alert"
-          className={`mt-1 text-xs ${told.wrong ? 'text-error' : 'text-quiet'}`}
-        >
-          {told.words}
-        </p>
-      )}
+      <DraftProblem draft={draft} stays={value} />
     </div>
   );
 }

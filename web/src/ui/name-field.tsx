@@ -1,42 +1,21 @@
-import { useId, useState, type ComponentProps } from 'react';
+import { useId } from 'react';
+import { DraftProblem } from './draft-problem.tsx';
+import { useDraft, type Draft } from './use-draft.ts';
 
-const LONGEST = 80;
+export const LONGEST_NAME = 80;
 
-interface NameDraft {
-  /** What the input needs: value, events, and that it was refused. */
-  readonly input: ComponentProps<'input'>;
-  /** Why the name was refused, to stand beside the field. */
-  readonly problem: string | undefined;
-}
-
-/** A name being written: taken when the field is left or with Enter; an empty one is refused. */
-export function useNameDraft(value: string, onChange: (value: string) => void): NameDraft {
-  const [draft, setDraft] = useState<string>();
-  const [isRefused, setRefused] = useState(false);
-  const take = (): void => {
-    if (draft === undefined) return;
-    const next = draft.trim();
-    setRefused(next === '');
-    if (next !== '' && next !== value) onChange(next);
-    setDraft(undefined);
-  };
-  return {
-    problem: isRefused ? `A name needs a letter or a sign. It stays “${value}”.` : undefined,
-    input: {
-      maxLength: LONGEST,
-      value: draft ?? value,
-      'aria-invalid': isRefused,
-      onChange: (event) => setDraft(event.currentTarget.value),
-      onBlur: take,
-      onKeyDown: (event) => {
-        if (event.key === 'Enter') take();
-        if (event.key !== 'Escape') return;
-        setDraft(undefined);
-        setRefused(false);
-      },
+/** A name being written: an empty one is refused. */
+export const useNameDraft = (value: string, onChange: (value: string) => void): Draft =>
+  useDraft({
+    shown: value,
+    goesBack: true,
+    take(text) {
+      const next = text.trim();
+      if (next === '') return `A name needs a letter or a sign. It stays “${value}”.`;
+      if (next !== value) onChange(next);
+      return undefined;
     },
-  };
-}
+  });
 
 interface NameFieldProps {
   readonly label: string;
@@ -48,23 +27,19 @@ interface NameFieldProps {
 /** The name of something, with what is wrong with it below. */
 export function NameField({ label, value, onChange, hideLabel = false }: NameFieldProps) {
   const id = useId();
-  const { input, problem } = useNameDraft(value, onChange);
+  const draft = useNameDraft(value, onChange);
   return (
     <div className="min-w-0">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'block text-quiet'}>
         {label}
       </label>
       <input
+        {...draft.field}
         id={id}
+        maxLength={LONGEST_NAME}
         className="input w-full font-semibold text-ellipsis"
-        aria-describedby={problem === undefined ? undefined : `${id}-problem`}
-        {...input}
       />
-      {problem !== undefined && (
-        <p id={`${id}-problem`} className="mt-1 text-xs text-error" role="alert">
-          {problem}
-        </p>
-      )}
+      <DraftProblem draft={draft} />
     </div>
   );
 }

@@ -1,40 +1,12 @@
 import { MOODS } from '@garnish/core/fonts/mood';
-import { useState } from 'react';
 import { LanguagesField, MoodField, NeedsField, setBrief } from '../../brief/brief-fields.tsx';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
-
-interface WordsProps {
-  readonly label: string;
-  readonly hint: string;
-  readonly value: string;
-  readonly onChange: (value: string) => void;
-}
-
-function Words({ label, hint, value, onChange }: WordsProps) {
-  const [draft, setDraft] = useState<string>();
-  return (
-    <label className="mb-3 block">
-      <span className="text-quiet">{label}</span>
-      <textarea
-        className="block w-full border-b border-line-strong bg-transparent"
-        rows={2}
-        maxLength={2000}
-        placeholder={hint}
-        value={draft ?? value}
-        onChange={(event) => setDraft(event.currentTarget.value)}
-        onBlur={() => {
-          if (draft !== undefined && draft !== value) onChange(draft);
-          setDraft(undefined);
-        }}
-      />
-    </label>
-  );
-}
+import { WordsField } from '../../ui/words-field.tsx';
 
 /** What the site is to do, for whom, and how it should feel: what every later choice is held against. */
 export default function BriefArea() {
@@ -46,7 +18,7 @@ export default function BriefArea() {
     <Bench title="Brief">
       <Section title="The site">
         <div data-decision="/description">
-          <Words
+          <WordsField
             label="description, as on the list of systems"
             hint="In a sentence or two, for whoever opens this next."
             value={decided.document.description}
@@ -56,13 +28,13 @@ export default function BriefArea() {
           />
         </div>
         <div data-decision="/brief/purpose">
-          <Words
+          <WordsField
             label="what it is for"
             hint="What should somebody be able to do here?"
             value={brief.purpose}
             onChange={(value) => setBrief(store, 'purpose', value)}
           />
-          <Words
+          <WordsField
             label="who reads it"
             hint="Who, where, how often, in what light?"
             value={brief.audience}
@@ -120,19 +92,16 @@ export default function BriefArea() {
         }
       >
         <div className="flex items-end gap-6">
-          <div className="w-32" data-decision="/brief/fontBudgetKb">
-            <NumberField
+          <div className="w-32">
+            <DecidedNumber
+              path="/brief/fontBudgetKb"
+              name="budget of the fonts"
               label="fonts on a first visit"
               value={brief.fontBudgetKb}
-              min={10}
-              max={5000}
               step={10}
               decimals={0}
               unit="kB"
               units={{ kb: 1, mb: 1000 }}
-              onChange={(value, gesture) =>
-                setBrief(store, 'fontBudgetKb', value, 'budget of the fonts', gesture)
-              }
             />
           </div>
           <div data-decision="/brief/conformance">
@@ -147,33 +116,31 @@ export default function BriefArea() {
               onChange={(value) => setBrief(store, 'conformance', value, `conformance ${value}`)}
             />
           </div>
-          <div className="w-32" data-decision="/brief/zoom">
-            <NumberField
+          <div className="w-32">
+            <DecidedNumber
+              path="/brief/zoom"
+              name="highest zoom"
               label="browsers zoom up to"
               value={brief.zoom}
-              min={200}
-              max={500}
               step={50}
               decimals={0}
               unit="%"
-              onChange={(value, gesture) => setBrief(store, 'zoom', value, 'highest zoom', gesture)}
             />
           </div>
         </div>
         <div className="mt-3 flex items-end gap-6" data-decision="/brief/line">
           {(['from', 'to'] as const).map((end) => (
             <div key={end} className="w-32">
-              <NumberField
+              <DecidedNumber
+                path={`/brief/line/${end}`}
+                name="length of lines"
+                min={end === 'to' ? Math.max(20, brief.line.from + 1) : undefined}
+                max={end === 'from' ? Math.min(120, brief.line.to - 1) : undefined}
                 label={end === 'from' ? 'lines of text, at least' : 'at most'}
                 value={brief.line[end]}
-                min={end === 'from' ? 10 : brief.line.from + 1}
-                max={end === 'from' ? Math.min(120, brief.line.to - 1) : 160}
                 step={1}
                 decimals={0}
                 unit="char."
-                onChange={(value, gesture) =>
-                  setBrief(store, `line/${end}`, value, 'length of lines', gesture)
-                }
               />
             </div>
           ))}

@@ -1,8 +1,8 @@
 import type { Paint } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 
 /** How far surfaces stand from the page in the dark theme, in rungs: surface, raised surface. */
 const SEPARATIONS = {
@@ -81,25 +81,16 @@ export function Dark() {
           links without underline
         </label>
       </div>
-      <div data-decision="/color/darkChroma">
-        <NumberField
-          label="color kept in dark"
-          value={darkChroma * 100}
-          min={30}
-          max={100}
-          step={5}
-          decimals={0}
-          unit="%"
-          slider
-          onChange={(value, gesture) =>
-            store.change(
-              [{ op: 'add', path: '/color/darkChroma', value: value / 100 }],
-              'color kept in dark',
-              { gesture },
-            )
-          }
-        />
-      </div>
+      <DecidedNumber
+        path="/color/darkChroma"
+        value={darkChroma}
+        factor={0.01}
+        label="color kept in dark"
+        step={5}
+        decimals={0}
+        unit="%"
+        slider
+      />
     </div>
   );
 }

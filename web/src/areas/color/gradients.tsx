@@ -12,10 +12,10 @@ import { inOrder } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 import { RoleSelect } from './role-select.tsx';
 
 /** The length over which bands are looked for: a wide screen. */
@@ -80,16 +80,15 @@ function GradientEditor({ gradient }: EditorProps) {
           />
         </div>
         <div className="w-20">
-          <NumberField
+          <DecidedNumber
+            path={`${path}/angle`}
+            name={`angle of ${name}`}
             label={`Angle of ${name}`}
             hideLabel
             value={angle}
-            min={0}
-            max={359}
             step={5}
             decimals={0}
             unit="°"
-            onChange={(value, gesture) => set('angle', value, `angle of ${name}`, gesture)}
           />
         </div>
         <button
@@ -153,18 +152,16 @@ function GradientEditor({ gradient }: EditorProps) {
               value={role}
               onChange={(next) => set(`stops/items/${stop}/color`, next, `color in ${name}`)}
             />
-            <NumberField
+            <DecidedNumber
+              path={`${path}/stops/items/${stop}/at`}
+              value={at}
+              factor={0.01}
+              name={`place in ${name}`}
               label={`Place in ${name}`}
               hideLabel
-              value={at * 100}
-              min={0}
-              max={100}
               step={5}
               decimals={1}
               unit="%"
-              onChange={(value, gesture) =>
-                set(`stops/items/${stop}/at`, value / 100, `place in ${name}`, gesture)
-              }
             />
             {decidedStops.order.length > 2 && (
               <button

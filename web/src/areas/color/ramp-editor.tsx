@@ -1,8 +1,8 @@
 import type { RampShape } from '@garnish/core/color/ramp';
 import type { Hex } from '@garnish/core/color/srgb';
-import { jsonOf } from '@garnish/core/system/patch';
+import { jsonOf, type Patch } from '@garnish/core/system/patch';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useStore } from '../../system/system-context.ts';
-import { NumberField } from '../../ui/number-field.tsx';
 import { RampDrawing } from './ramp-drawing.tsx';
 
 interface RampEditorProps {
@@ -19,47 +19,40 @@ interface RampEditorProps {
 export function RampEditor({ name, path, decided, usual, colors, source }: RampEditorProps) {
   const store = useStore();
   const shape: RampShape = { ...usual, ...decided };
-  const change = (part: Partial<RampShape>, gesture: string): void => {
-    store.change([{ op: 'add', path, value: jsonOf({ ...decided, ...part }) }], `ramp of ${name}`, {
-      gesture,
-    });
-  };
+  const changing = (part: Partial<RampShape>): Patch => [
+    { op: 'add', path, value: jsonOf({ ...decided, ...part }) },
+  ];
   const number = (
     label: string,
     part: Exclude<keyof RampShape, 'positions'>,
-    options: { min: number; max: number; step: number; times?: number; unit?: string },
-  ) => {
-    const { min, max, step, times = 1, unit = '' } = options;
-    return (
-      <NumberField
-        label={label}
-        value={shape[part] * times}
-        min={min}
-        max={max}
-        step={step}
-        decimals={3}
-        unit={unit}
-        onChange={(value, gesture) => change({ [part]: value / times }, gesture)}
-      />
-    );
-  };
-  const share = { min: 0, max: 200, step: 2, times: 100, unit: '%' };
-  const turn = { min: -180, max: 180, step: 2, unit: '°' };
+    options: { readonly step: number; readonly factor?: number; readonly unit?: string },
+  ) => (
+    <DecidedNumber
+      {...options}
+      label={label}
+      path={`${path}/${part}`}
+      name={`ramp of ${name}`}
+      value={shape[part]}
+      change={(value) => changing({ [part]: value })}
+    />
+  );
+  const share = { step: 2, factor: 0.01, unit: '%' };
+  const turn = { step: 2, unit: '°' };
   return (
     <div role="group" aria-label={`Run of ${name}`} className="mt-2 border-s border-line ps-3">
       <RampDrawing
         name={name}
         colors={colors}
         shape={shape}
-        onChange={change}
+        onChange={(part, gesture) => store.change(changing(part), `ramp of ${name}`, { gesture })}
         {...(source !== undefined && { source })}
       />
       <div className="mt-2 grid grid-cols-3 gap-x-3 gap-y-1">
         <span className="self-end pb-1 text-quiet">at paper</span>
-        {number('lightness', 'paper', { min: 0.6, max: 1, step: 0.005 })}
+        {number('lightness', 'paper', { step: 0.005 })}
         {number('hue turns', 'driftAtPaper', turn)}
         <span className="self-end pb-1 text-quiet">at ink</span>
-        {number('lightness', 'ink', { min: 0, max: 0.5, step: 0.005 })}
+        {number('lightness', 'ink', { step: 0.005 })}
         {number('hue turns', 'driftAtInk', turn)}
         {source !== undefined && (
           <>

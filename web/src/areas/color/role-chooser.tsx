@@ -3,12 +3,12 @@ import { removing } from '@garnish/core/system/collection';
 import { MODES, type Mode, type Paint } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useEffect, useRef, useState } from 'react';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { bringIntoView } from '../../ui/bring-into-view.ts';
 import { ColorField } from '../../ui/color-field.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { RoleSelect } from './role-select.tsx';
 
@@ -163,15 +163,16 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
         {paint.kind === 'share' ? (
           <div>
             <div className="grid grid-cols-[4rem_minmax(0,1fr)_minmax(0,1fr)] items-end gap-x-2">
-              <NumberField
+              <DecidedNumber
+                path={`/color/roles/items/${id}/${mode}/share`}
+                name={`${name} in ${modes.join(' and ')}`}
+                value={share.share}
+                factor={0.01}
+                change={(value) => painting({ ...share, share: value })}
                 label="so much"
-                value={share.share * 100}
-                min={0}
-                max={100}
                 step={1}
                 decimals={1}
                 unit="%"
-                onChange={(value, gesture) => take({ ...share, share: value / 100 }, gesture)}
               />
               {(['of', 'over'] as const).map((end) => (
                 <RoleSelect

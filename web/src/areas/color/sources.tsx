@@ -7,10 +7,10 @@ import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { Plus, X } from 'lucide-react';
 import { memo, useCallback, useState } from 'react';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { ColorField } from '../../ui/color-field.tsx';
 import { NameField } from '../../ui/name-field.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 import { RampEditor } from './ramp-editor.tsx';
 import { Related } from './related.tsx';
 
@@ -247,21 +247,15 @@ export function Sources() {
               ))}
             </select>
           </label>
-          <NumberField
+          <DecidedNumber
+            path="/color/neutral/tint"
+            value={neutral.tint}
+            factor={0.01}
+            name="tint of the neutrals"
             label="tint"
-            value={Math.round(neutral.tint * 100)}
-            min={0}
-            max={100}
             step={1}
             decimals={0}
             unit="%"
-            onChange={(percent, gesture) =>
-              store.change(
-                [{ op: 'replace', path: '/color/neutral/tint', value: percent / 100 }],
-                'tint of the neutrals',
-                { gesture },
-              )
-            }
           />
         </div>
         {neutralRamp && <RampBands ramp={neutralRamp} />}

@@ -9,11 +9,11 @@ import { Plus, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
 import { measureHero, type PictureFrame } from '../../proof/measure-hero.ts';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { useGesture } from '../../ui/gesture.ts';
 import { NameField } from '../../ui/name-field.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 import { pixelsAt } from '../../ui/picture.ts';
 import { RoleSelect } from './role-select.tsx';
 import type { VeilAnswer, VeilQuestion } from './veil-worker.ts';
@@ -403,26 +403,23 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
             <option value={veil.color}>{veil.color}</option>
           )}
         </RoleSelect>
-        <NumberField
+        <DecidedNumber
+          path={`${path}/pixels`}
+          value={veil.pixels}
+          factor={0.01}
+          name={`pixels that pass on ${veil.name}`}
           label="pixels"
-          value={veil.pixels * 100}
-          min={50}
-          max={100}
           step={1}
           decimals={1}
           unit="%"
-          onChange={(value, gesture) =>
-            replace('pixels', value / 100, `pixels of ${veil.name}`, gesture)
-          }
         />
-        <NumberField
+        <DecidedNumber
+          path={`${path}/strength`}
+          name={`veil of ${veil.name}`}
           label="of 255"
           value={veil.strength}
-          min={0}
-          max={255}
           step={1}
           decimals={0}
-          onChange={(value, gesture) => replace('strength', value, `veil of ${veil.name}`, gesture)}
         />
       </div>
       <div className="mt-1 flex flex-wrap items-center gap-x-3">

@@ -1,10 +1,9 @@
-import { NARROW_SCREEN_PX } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
 import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { Fact } from '../../findings/fact.tsx';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 import type { Target } from './choosing.ts';
 
@@ -86,23 +85,16 @@ export function Narrow({ target, onChange }: NarrowProps) {
           below
         </span>
         <div className="w-20">
-          <NumberField
+          <DecidedNumber
+            path="/fonts/narrow/below"
+            name="end of narrow screens"
             label="narrow screens end at"
             hideLabel
             value={narrow.below}
-            min={NARROW_SCREEN_PX + 1}
-            max={2000}
             step={10}
             decimals={0}
             unit="px"
             units={PX_UNITS}
-            onChange={(value, gesture) =>
-              store.change(
-                [{ op: 'replace', path: '/fonts/narrow/below', value }],
-                'end of narrow screens',
-                { gesture },
-              )
-            }
           />
         </div>
       </div>

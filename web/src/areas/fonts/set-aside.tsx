@@ -7,6 +7,7 @@ import * as z from 'zod/mini';
 import { get, send } from '../../api/client.ts';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
+import { LineField } from '../../ui/line-field.tsx';
 import { choosingAll } from './choosing.ts';
 import { Compare, pairName } from './compare.tsx';
 
@@ -30,7 +31,6 @@ interface RowProps {
 
 function Row({ keeper, compared, full, onCompare, onNote, onTake, onLetGo }: RowProps) {
   const { note, origin, pair } = keeper;
-  const [draft, setDraft] = useState<string>();
   const name = pairName(pair);
   return (
     <li className="border-b border-line py-1.5">
@@ -74,18 +74,13 @@ function Row({ keeper, compared, full, onCompare, onNote, onTake, onLetGo }: Row
         </button>
       </div>
       <div className="ms-9 flex items-baseline gap-2 text-xs">
-        <input
-          aria-label={`Note on ${name}`}
+        <LineField
+          label={`Note on ${name}`}
           className="min-h-6 min-w-0 grow bg-transparent"
           placeholder="a note"
-          maxLength={500}
-          value={draft ?? note}
-          onChange={(event) => setDraft(event.currentTarget.value)}
-          onBlur={() => {
-            if (draft !== undefined && draft !== note) onNote(draft);
-            setDraft(undefined);
-          }}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          longest={500}
+          value={note}
+          onChange={onNote}
         />
         <span className="shrink-0 text-quiet">from {origin}</span>
       </div>

@@ -67,8 +67,6 @@ export function CheckView() {
               name="space on a phone"
               value={limits.phone}
               factor={0.01}
-              min={0}
-              max={100}
               step={5}
               unit="%"
             />
@@ -80,8 +78,6 @@ export function CheckView() {
               name="space on a wide screen"
               value={limits.wide}
               factor={0.01}
-              min={0}
-              max={100}
               step={5}
               unit="%"
             />

@@ -4,7 +4,8 @@ import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 import { useGesture } from '../../ui/gesture.ts';
-import { Items, Pick } from './items.tsx';
+import { DecidedChoice } from '../../system/decided-choice.tsx';
+import { Items } from '../../system/items.tsx';
 
 interface Picture {
   readonly name: string;
@@ -169,8 +170,6 @@ export function Crops() {
               path={`${path}/width`}
               name={`shape ${name}`}
               value={width}
-              min={1}
-              max={100}
               step={1}
               decimals={0}
             />
@@ -179,12 +178,10 @@ export function Crops() {
               path={`${path}/height`}
               name={`shape ${name}`}
               value={height}
-              min={1}
-              max={100}
               step={1}
               decimals={0}
             />
-            <Pick
+            <DecidedChoice
               label="fit"
               path={`${path}/fit`}
               value={fit}
@@ -199,8 +196,6 @@ export function Crops() {
               name={`view of ${name}`}
               value={x}
               factor={0.01}
-              min={0}
-              max={100}
               step={5}
               unit="%"
             />
@@ -210,8 +205,6 @@ export function Crops() {
               name={`view of ${name}`}
               value={y}
               factor={0.01}
-              min={0}
-              max={100}
               step={5}
               unit="%"
             />

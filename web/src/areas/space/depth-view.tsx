@@ -7,7 +7,7 @@ import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
-import { Items } from './items.tsx';
+import { Items } from '../../system/items.tsx';
 
 /** The light, its height over the ground, and how far the shadow of a thing falls. */
 function LightDrawing() {
@@ -126,36 +126,11 @@ export function DepthView() {
   const findings = useSystem((state) => state.findings);
   const { shape } = decided.document;
   const { light, dark, cards } = shape;
-  const field = (
-    label: string,
-    path: string,
-    value: number,
-    max: number,
-    unit = '',
-  ): React.JSX.Element => (
-    <DecidedNumber
-      label={label}
-      path={path}
-      value={value}
-      min={0}
-      max={max}
-      step={0.05}
-      unit={unit}
-      slider
-    />
+  const field = (label: string, path: string, value: number, unit = ''): React.JSX.Element => (
+    <DecidedNumber label={label} path={path} value={value} step={0.05} unit={unit} slider />
   );
   const percent = (label: string, path: string, value: number): React.JSX.Element => (
-    <DecidedNumber
-      label={label}
-      path={path}
-      value={value}
-      factor={0.01}
-      min={0}
-      max={100}
-      step={1}
-      unit="%"
-      slider
-    />
+    <DecidedNumber label={label} path={path} value={value} factor={0.01} step={1} unit="%" slider />
   );
   return (
     <>
@@ -174,15 +149,13 @@ export function DepthView() {
               path="/shape/light/from"
               name="direction of the light"
               value={light.from}
-              min={-90}
-              max={90}
               step={5}
               unit="°"
               note="0 is straight above"
               slider
             />
-            {field('falls for each px of height', '/shape/light/reach', light.reach, 3, 'px')}
-            {field('blurs for each px of height', '/shape/light/softness', light.softness, 6, 'px')}
+            {field('falls for each px of height', '/shape/light/reach', light.reach, 'px')}
+            {field('blurs for each px of height', '/shape/light/softness', light.softness, 'px')}
             {percent('cast shadow', '/shape/light/strength', light.strength)}
             {percent('shade around', '/shape/light/ambient', light.ambient)}
           </div>
@@ -213,8 +186,6 @@ export function DepthView() {
                 path={`${path}/height`}
                 name={`level ${name}`}
                 value={height}
-                min={0.5}
-                max={80}
                 step={1}
                 unit="px"
               />
@@ -265,8 +236,6 @@ export function DepthView() {
                 name={`opacity ${name}`}
                 value={value}
                 factor={0.01}
-                min={0}
-                max={100}
                 step={1}
                 unit="%"
               />
@@ -301,8 +270,6 @@ export function DepthView() {
                 path={`${path}/level`}
                 name={`layer ${name}`}
                 value={level}
-                min={-1}
-                max={9999}
                 step={1}
                 decimals={0}
               />

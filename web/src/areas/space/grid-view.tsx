@@ -12,7 +12,8 @@ import { useDecided, useStore, useSystem } from '../../system/system-context.ts'
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
-import { Items, px } from './items.tsx';
+import { Items } from '../../system/items.tsx';
+import { px } from '../../ui/px.ts';
 import { KnownField } from './known-field.tsx';
 
 const PARTS = ['container', 'columns', 'column', 'gutter', 'margin'] as const;
@@ -97,9 +98,9 @@ function Known() {
                       label={`${SAYS[part]}, ${range.name}`}
                       known={own[part]}
                       computed={computedOf(part, range)}
-                      check={(value) => problemWith(range, part, value)}
-                      onChange={(value) =>
-                        store.change(
+                      decide={(value) =>
+                        problemWith(range, part, value) ??
+                        store.decide(
                           setting(range, part, value),
                           value === undefined
                             ? `${SAYS[part]} left open, ${range.name}`
@@ -190,7 +191,7 @@ function Spans() {
       </ol>
       {grid.fluid && (
         <p className="text-xs text-quiet">
-          At a screen of {Number(grid.container.toFixed(2))} px; the columns grow with it.
+          At a screen of {px(grid.container)}; the columns grow with it.
         </p>
       )}
     </div>
@@ -244,8 +245,6 @@ function Breakpoints() {
               path={`${path}/width`}
               name={`breakpoint ${name}`}
               value={width}
-              min={200}
-              max={4000}
               step={10}
               decimals={0}
               unit="px"

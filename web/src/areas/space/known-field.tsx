@@ -1,5 +1,7 @@
-import { useId, useState } from 'react';
+import { useId } from 'react';
+import { DraftProblem } from '../../ui/draft-problem.tsx';
 import { readQuantity, PX_UNITS } from '../../ui/quantity.ts';
+import { useDraft } from '../../ui/use-draft.ts';
 
 interface KnownFieldProps {
   readonly label: string;
@@ -7,56 +9,38 @@ interface KnownFieldProps {
   readonly known: number | undefined;
   /** What it comes out as. */
   readonly computed: string;
-  /** Why a number would not do. */
-  readonly check: (value: number | undefined) => string | undefined;
-  readonly onChange: (value: number | undefined) => void;
+  /** Takes a number, or nothing, and answers why it would not do. */
+  readonly decide: (value: number | undefined) => string | undefined;
 }
 
 /** A number that may be left open: what is computed instead stands in it quietly. */
-export function KnownField({ label, known, computed, check, onChange }: KnownFieldProps) {
+export function KnownField({ label, known, computed, decide }: KnownFieldProps) {
   const id = useId();
-  const [draft, setDraft] = useState<string>();
-  const [problem, setProblem] = useState<string>();
-  const take = (text: string): void => {
-    const read = text.trim() === '' ? undefined : readQuantity(text, PX_UNITS);
-    const told =
-      read && !read.ok ? read.problem : check(read?.ok ? Number(read.value.toFixed(4)) : undefined);
-    setProblem(told);
-    if (told !== undefined) return;
-    setDraft(undefined);
-    const next = read?.ok ? Number(read.value.toFixed(4)) : undefined;
-    if (next !== known) onChange(next);
-  };
+  const shown = known === undefined ? '' : String(known);
+  const draft = useDraft({
+    shown,
+    take(text) {
+      const read = text.trim() === '' ? undefined : readQuantity(text, PX_UNITS);
+      if (read && !read.ok) return read.problem;
+      const next = read && Number(read.value.toFixed(4));
+      return next === known ? undefined : decide(next);
+    },
+  });
   return (
     <div className="min-w-0">
       <label htmlFor={id} className="sr-only">
         {label}
       </label>
       <input
+        {...draft.field}
         id={id}
         className={`figures min-h-7 w-full min-w-0 border-b bg-transparent text-end text-[0.9375rem] placeholder:text-quiet placeholder:italic ${known === undefined ? 'border-line' : 'border-line-strong'}`}
         inputMode="decimal"
         autoComplete="off"
         placeholder={computed}
-        aria-invalid={problem !== undefined}
-        aria-describedby={problem === undefined ? undefined : `${id}-problem`}
-        value={draft ?? (known === undefined ? '' : String(known))}
-        onChange={(event) => setDraft(event.currentTarget.value)}
         onFocus={(event) => event.currentTarget.select()}
-        onBlur={(event) => draft !== undefined && take(event.currentTarget.value)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') take(event.currentTarget.value);
-          if (event.key === 'Escape') {
-            setDraft(undefined);
-            setProblem(undefined);
-          }
-        }}
       />
-      {problem !== undefined && (
-        <p id={`${id}-problem`} role="alert" className="mt-1 text-xs text-error">
-          {problem} {known === undefined ? computed : known} stays in force.
-        </p>
-      )}
+      <DraftProblem draft={draft} stays={known === undefined ? computed : shown} />
     </div>
   );
 }

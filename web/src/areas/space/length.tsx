@@ -5,9 +5,9 @@ import { inOrder, type SpaceLength, type StyleDocument } from '@garnish/core/sys
 import { jsonOf } from '@garnish/core/system/patch';
 import type { SpaceUse } from '@garnish/core/system/space-schema';
 import { ROOT_PX } from '@garnish/core/type/fluid';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 import { StepPick } from './step-pick.tsx';
 import { SwapDrawing } from './swap-drawing.tsx';
 
@@ -83,17 +83,13 @@ function Fixed({
             {shown}
           </span>
         )}
-        <NumberField
+        <DecidedNumber
+          path={`${path}/value`}
+          min={least}
           label={label}
           hideLabel={shown !== undefined}
           value={length.value}
-          min={least}
-          max={400}
           step={length.unit === 'px' ? 1 : 0.125}
-          check={(value) => store.problemOf([{ op: 'replace', path: `${path}/value`, value }])}
-          onChange={(value, gesture) =>
-            store.change([{ op: 'replace', path: `${path}/value`, value }], label, { gesture })
-          }
         />
       </span>
       <select
@@ -285,22 +281,13 @@ export function Length({ path, name, use, length }: LengthProps) {
                 />
               )}
               <span className="w-16">
-                <NumberField
+                <DecidedNumber
+                  path={`${path}/share`}
+                  name={`share of ${name}`}
                   label="share"
                   value={length.share}
-                  min={0.1}
-                  max={50}
                   step={1}
                   unit="%"
-                  onChange={(value, gesture) =>
-                    store.change(
-                      [{ op: 'replace', path: `${path}/share`, value }],
-                      `share of ${name}`,
-                      {
-                        gesture,
-                      },
-                    )
-                  }
                 />
               </span>
               <Fixed

@@ -120,8 +120,6 @@ export function LogoEditor() {
             path="/layout/logo/least"
             name="least height of the logo"
             value={logo.least}
-            min={8}
-            max={200}
             step={1}
             unit="px"
           />
@@ -130,8 +128,6 @@ export function LogoEditor() {
             path="/layout/logo/clear"
             name="clear space of the logo"
             value={logo.clear}
-            min={0}
-            max={2}
             step={0.05}
             unit="×"
           />
@@ -140,8 +136,6 @@ export function LogoEditor() {
             path="/layout/logo/scale"
             name="scale of the logo"
             value={logo.scale}
-            min={0.5}
-            max={8}
             step={0.1}
             unit="×"
           />

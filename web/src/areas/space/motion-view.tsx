@@ -4,7 +4,7 @@ import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
-import { Items } from './items.tsx';
+import { Items } from '../../system/items.tsx';
 
 interface CurveProps {
   readonly name: string;
@@ -98,8 +98,6 @@ export function MotionView() {
                 path={`${path}/ms`}
                 name={`duration ${name}`}
                 value={ms}
-                min={0}
-                max={10000}
                 step={20}
                 decimals={0}
                 unit="ms"
@@ -110,8 +108,6 @@ export function MotionView() {
                 path={`${path}/reduced`}
                 name={`duration ${name}, less motion`}
                 value={reduced}
-                min={0}
-                max={10000}
                 step={20}
                 decimals={0}
                 unit="ms"
@@ -149,8 +145,6 @@ export function MotionView() {
                   path={`${path}/${part}`}
                   name={`easing ${easing.name}`}
                   value={easing[part]}
-                  min={part.startsWith('x') ? 0 : -2}
-                  max={part.startsWith('x') ? 1 : 3}
                   step={0.05}
                 />
               ))}

@@ -6,7 +6,8 @@ import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { Crops } from './crops.tsx';
-import { Items, Pick } from './items.tsx';
+import { DecidedChoice } from '../../system/decided-choice.tsx';
+import { Items } from '../../system/items.tsx';
 import { LogoEditor } from './logo.tsx';
 import { Patterns } from './patterns.tsx';
 
@@ -28,7 +29,7 @@ function Widths() {
     >
       {(_, { name, bound, value, unit }, path) => (
         <>
-          <Pick
+          <DecidedChoice
             label={`Bound of width ${name}`}
             hideLabel
             path={`${path}/bound`}
@@ -44,11 +45,9 @@ function Widths() {
             path={`${path}/value`}
             name={`width ${name}`}
             value={value}
-            min={0.5}
-            max={4000}
             step={1}
           />
-          <Pick
+          <DecidedChoice
             label={`Unit of width ${name}`}
             hideLabel
             path={`${path}/unit`}

@@ -5,9 +5,9 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { usePreferences } from '../../ui/preferences.ts';
 import { light } from '../../proof/lit.ts';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
-import { NumberField } from '../../ui/number-field.tsx';
-import { px } from './items.tsx';
+import { px } from '../../ui/px.ts';
 
 type Part = StyleDocument['space']['parts'][string];
 
@@ -87,19 +87,14 @@ function PartRow({ id }: { readonly id: string }) {
         <option value="px">a length of its own</option>
       </select>
       {own !== undefined && 'px' in own ? (
-        <NumberField
+        <DecidedNumber
+          path={`${path}/px`}
+          name={`space ${part.says}`}
           label={`Length ${part.says}`}
           hideLabel
           value={own.px}
-          min={0}
-          max={400}
           step={1}
           unit="px"
-          onChange={(value, gesture) =>
-            store.change([{ op: 'replace', path: `${path}/px`, value }], `space ${part.says}`, {
-              gesture,
-            })
-          }
         />
       ) : (
         <span className="figures text-end text-quiet">

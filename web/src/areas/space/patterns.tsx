@@ -6,7 +6,7 @@ import { usePreferences } from '../../ui/preferences.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
-import { Pick } from './items.tsx';
+import { DecidedChoice } from '../../system/decided-choice.tsx';
 
 const Swatch = ({ pattern }: { readonly pattern: DerivedPattern | undefined }) => {
   const { proofTheme: mode } = usePreferences();
@@ -62,7 +62,7 @@ export function Patterns() {
               </p>
             </div>
             <div className="grid grid-cols-3 items-end gap-x-4 gap-y-1 @max-[26rem]:grid-cols-2">
-              <Pick
+              <DecidedChoice
                 label="kind"
                 path={`${path}/kind`}
                 value={pattern.kind}
@@ -71,9 +71,9 @@ export function Patterns() {
                   kind === 'shape' ? 'one soft shape' : kind,
                 ])}
               />
-              <Pick label="ink" path={`${path}/ink`} value={pattern.ink} options={roles} />
-              <Pick label="on" path={`${path}/on`} value={pattern.on} options={roles} />
-              <Pick
+              <DecidedChoice label="ink" path={`${path}/ink`} value={pattern.ink} options={roles} />
+              <DecidedChoice label="on" path={`${path}/on`} value={pattern.on} options={roles} />
+              <DecidedChoice
                 label="repeats every"
                 path={`${path}/cell`}
                 value={pattern.cell}
@@ -85,8 +85,6 @@ export function Patterns() {
                 name={`strength of ${pattern.name}`}
                 value={pattern.strength}
                 factor={0.01}
-                min={1}
-                max={100}
                 step={1}
                 unit="%"
               />
@@ -95,8 +93,6 @@ export function Patterns() {
                 path={`${path}/turn`}
                 name={`turn of ${pattern.name}`}
                 value={pattern.turn}
-                min={0}
-                max={179}
                 step={15}
                 unit="°"
               />

@@ -15,7 +15,7 @@ import { Copy } from '../../ui/copy.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { useSearched } from '../../ui/use-searched.tsx';
 import { ByBreakpoint } from './by-breakpoint.tsx';
-import { px } from './items.tsx';
+import { px } from '../../ui/px.ts';
 import { KINDS, Length } from './length.tsx';
 
 const USE_SAYS: Readonly<Record<SpaceUse, string>> = {

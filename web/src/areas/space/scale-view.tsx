@@ -10,9 +10,8 @@ import { useDecided, useStore, useSystem } from '../../system/system-context.ts'
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
-import { Items } from './items.tsx';
+import { Items } from '../../system/items.tsx';
 import { stepUses } from './step-uses.ts';
 
 const LARGEST_BAR_PX = 480;
@@ -31,8 +30,6 @@ function Base() {
             path="/space/unit"
             name="base unit"
             value={unit}
-            min={1}
-            max={400}
             step={1}
             unit="px"
             units={PX_UNITS}
@@ -77,8 +74,6 @@ function Base() {
             label="first step, in units"
             path="/space/series/first"
             value={series.first}
-            min={0.125}
-            max={16}
             step={0.5}
             unit="×"
           />
@@ -87,8 +82,6 @@ function Base() {
             path="/space/series/ratio"
             name="ratio of the steps"
             value={series.ratio}
-            min={1.05}
-            max={4}
             step={0.05}
             slider
           />
@@ -113,7 +106,6 @@ function Base() {
 }
 
 function Steps() {
-  const store = useStore();
   const decided = useSystem((state) => state.decided);
   const { document, derived } = decided;
   const { space } = document;
@@ -162,25 +154,14 @@ function Steps() {
               {space.scale === 'geometric' ? (
                 <span />
               ) : (
-                <NumberField
+                <DecidedNumber
+                  path={`${at}/${space.scale === 'multiples' ? 'multiple' : 'px'}`}
+                  name={`step ${step?.name ?? id}`}
                   label={`${space.scale === 'multiples' ? 'Multiple' : 'Size'} of step ${step?.name ?? id}`}
                   hideLabel
                   value={space.scale === 'multiples' ? multiple : px}
-                  min={space.scale === 'multiples' ? 0.125 : 0.5}
-                  max={space.scale === 'multiples' ? 64 : 1000}
                   step={1}
                   unit={space.scale === 'multiples' ? '×' : 'px'}
-                  onChange={(value, gesture) =>
-                    store.change(
-                      [
-                        space.scale === 'multiples'
-                          ? { op: 'replace', path: `${at}/multiple`, value }
-                          : { op: 'add', path: `${at}/px`, value },
-                      ],
-                      `step ${step?.name ?? id}`,
-                      { gesture },
-                    )
-                  }
                 />
               )}
               <Copy

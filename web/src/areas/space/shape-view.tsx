@@ -6,7 +6,9 @@ import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
-import { Items, Pick, px } from './items.tsx';
+import { DecidedChoice } from '../../system/decided-choice.tsx';
+import { Items } from '../../system/items.tsx';
+import { px } from '../../ui/px.ts';
 
 const CORNER_SAYS = {
   control: 'buttons and fields',
@@ -112,8 +114,6 @@ export function ShapeView() {
                   hideLabel
                   path={`${path}/px`}
                   value={size}
-                  min={0}
-                  max={200}
                   step={1}
                   unit="px"
                 />
@@ -129,7 +129,7 @@ export function ShapeView() {
           </Items>
           <div className="grid grid-cols-3 gap-x-6">
             {Object.entries(shape.corners).map(([what, id]) => (
-              <Pick
+              <DecidedChoice
                 key={what}
                 label={CORNER_SAYS[what as keyof typeof CORNER_SAYS]}
                 name={`corners of ${what}`}
@@ -163,8 +163,6 @@ export function ShapeView() {
                   hideLabel
                   path={`${path}/px`}
                   value={size}
-                  min={0}
-                  max={40}
                   step={1}
                   unit="px"
                 />
@@ -178,7 +176,7 @@ export function ShapeView() {
           </Items>
           <div className="grid grid-cols-3 gap-x-6">
             {Object.entries(shape.edges).map(([what, id]) => (
-              <Pick
+              <DecidedChoice
                 key={what}
                 label={`${what}: ${EDGE_SAYS[what as keyof typeof EDGE_SAYS]}`}
                 path={`/shape/edges/${what}`}
@@ -197,8 +195,6 @@ export function ShapeView() {
               path="/shape/icon/size"
               name="size of icons"
               value={shape.icon.size}
-              min={0.5}
-              max={6}
               step={0.05}
               unit="em"
             />
@@ -209,8 +205,6 @@ export function ShapeView() {
               path="/shape/icon/stroke"
               name="stroke of icons"
               value={shape.icon.stroke}
-              min={0.5}
-              max={8}
               step={0.25}
               unit="px"
             />

@@ -1,5 +1,5 @@
 import { useDecided } from '../../system/system-context.ts';
-import { px } from './items.tsx';
+import { px } from '../../ui/px.ts';
 
 /** One of the steps, or what was there before. */
 export function StepPick({

@@ -8,7 +8,7 @@ import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { Ticks } from '../../charts/ticks.tsx';
 import { Copy } from '../../ui/copy.tsx';
-import { px } from './items.tsx';
+import { px } from '../../ui/px.ts';
 
 const WIDTH = 320;
 const HEIGHT = 84;

@@ -6,14 +6,14 @@ import {
   type Anchor,
   type StyleDocument,
 } from '@garnish/core/system/document';
-import { forgettingAnchor } from '@garnish/core/system/breakpoints';
-import { jsonOf, type Patch } from '@garnish/core/system/patch';
+import { addingAnchor, removingAnchor } from '@garnish/core/system/type-changes';
 import { intervalOf, INTERVALS, sizeOfPlace } from '@garnish/core/type/scale';
 import { breakpointsOf } from '@garnish/core/formats/stepped';
 import { X } from 'lucide-react';
-import { memo, useState } from 'react';
+import { memo } from 'react';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { Later, useDecided, useStore } from '../../system/system-context.ts';
-import { NumberField } from '../../ui/number-field.tsx';
+import { LineField } from '../../ui/line-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 
 type Type = StyleDocument['type'];
@@ -29,58 +29,6 @@ export const anchorName = (type: Type, id: string): string => {
 };
 
 const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
-
-/** A new anchor in the widest gap, on the line between its neighbors, so that no size jumps. */
-function adding({ anchors }: Type): Patch {
-  const all = inOrder(anchors);
-  const gaps = all.slice(1).map(([, right], index) => {
-    const left = all[index]?.[1] ?? right;
-    return { left, right, index, px: right.width - left.width };
-  });
-  const widest = gaps.reduce((one, other) => (other.px > one.px ? other : one));
-  const { left, right, index } = widest;
-  const id = crypto.randomUUID();
-  const between = (one: number, other: number): number => (one + other) / 2;
-  const value: Anchor = {
-    width: Math.round(between(left.width, right.width)),
-    base: round(between(left.base, right.base), 2),
-    ratio: round(between(left.ratio, right.ratio), 4),
-    ...(left.second !== undefined &&
-      right.second !== undefined && { second: round(between(left.second, right.second), 4) }),
-  };
-  return [
-    { op: 'add', path: `/type/anchors/items/${id}`, value: jsonOf(value) },
-    {
-      op: 'replace',
-      path: '/type/anchors/order',
-      value: anchors.order.toSpliced(index + 1, 0, id),
-    },
-  ];
-}
-
-/** Takes an anchor out, and what text and space roles had decided at it. */
-function removing(document: StyleDocument, id: string): Patch {
-  const { anchors, roles } = document.type;
-  return [
-    ...forgettingAnchor(document, id),
-    ...inOrder(roles).flatMap(([role, { sizes = {} }]): Patch =>
-      Object.hasOwn(sizes, id)
-        ? [
-            {
-              op: 'remove',
-              path: `/type/roles/items/${role}/sizes${Object.keys(sizes).length > 1 ? `/${id}` : ''}`,
-            },
-          ]
-        : [],
-    ),
-    {
-      op: 'replace',
-      path: '/type/anchors/order',
-      value: anchors.order.filter((one) => one !== id),
-    },
-    { op: 'remove', path: `/type/anchors/items/${id}` },
-  ];
-}
 
 interface IntervalProps {
   readonly label: string;
@@ -147,40 +95,37 @@ const AnchorRow = memo(function AnchorRow(props: AnchorRowProps) {
       aria-label={`${name} screen`}
       data-decision={path}
     >
-      <NumberField
+      <DecidedNumber
+        path={`${path}/width`}
+        name={`${name} width`}
         label={`width of ${screen}`}
         hideLabel
         value={width}
-        min={160}
-        max={5120}
         step={10}
         decimals={0}
         unit="px"
         units={PX_UNITS}
-        onChange={set('width')}
       />
-      <NumberField
+      <DecidedNumber
+        path={`${path}/base`}
+        name={`base at ${width} px`}
         label={`base on ${screen}`}
         hideLabel
         value={base}
-        min={6}
-        max={64}
         step={0.5}
         unit="px"
         units={PX_UNITS}
         slider
-        onChange={set('base')}
       />
-      <NumberField
+      <DecidedNumber
+        path={`${path}/ratio`}
+        name={`ratio at ${width} px`}
         label={`ratio on ${screen}`}
         hideLabel
         value={ratio}
-        min={1}
-        max={2.5}
         step={0.01}
         decimals={4}
         slider
-        onChange={set('ratio')}
       />
       <div className="min-w-0">
         <Interval
@@ -193,19 +138,25 @@ const AnchorRow = memo(function AnchorRow(props: AnchorRowProps) {
             <span className="text-xs" aria-hidden>
               h1
             </span>
-            <NumberField
+            <DecidedNumber
+              path={`${path}/ratio`}
+              name={`ratio at ${width} px`}
+              min={base}
+              max={Math.min(400, base * 2.5 ** place)}
+              change={(px) => [
+                {
+                  op: 'replace',
+                  path: `${path}/ratio`,
+                  value: round((px / base) ** (1 / place), 4),
+                },
+              ]}
               label={`h1 on ${screen}`}
               hideLabel
               value={largest}
-              min={base}
-              max={Math.min(400, base * 2.5 ** place)}
               step={1}
               decimals={1}
               unit="px"
               units={PX_UNITS}
-              onChange={(px, gesture) =>
-                set('ratio')(round((px / base) ** (1 / place), 4), gesture)
-              }
             />
           </div>
         )}
@@ -216,7 +167,10 @@ const AnchorRow = memo(function AnchorRow(props: AnchorRowProps) {
           className="grid min-h-7 min-w-6 place-items-center text-quiet hover:text-base-content"
           aria-label={`Remove the anchor at ${width} px`}
           onClick={() =>
-            store.change(removing(store.state().decided.document, id), `no anchor at ${width} px`)
+            store.change(
+              removingAnchor(store.state().decided.document, id),
+              `no anchor at ${width} px`,
+            )
           }
         >
           <X size={13} aria-hidden />
@@ -227,16 +181,15 @@ const AnchorRow = memo(function AnchorRow(props: AnchorRowProps) {
       {scale === 'two ratios' && (
         <>
           <span className="col-span-2 pt-1 text-end text-xs text-quiet">and in turn</span>
-          <NumberField
+          <DecidedNumber
+            path={`${path}/second`}
+            name={`second at ${width} px`}
             label={`second ratio on ${screen}`}
             hideLabel
             value={second}
-            min={1}
-            max={2.5}
             step={0.01}
             decimals={4}
             slider
-            onChange={set('second')}
           />
           <Interval
             label={`second interval on ${screen}`}
@@ -253,7 +206,6 @@ const AnchorRow = memo(function AnchorRow(props: AnchorRowProps) {
 const Ground = memo(function Ground({ type }: { readonly type: Type }) {
   const store = useStore();
   const { scale, rounding, unit, baseline, root = 100, breakpoints } = type;
-  const [draft, setDraft] = useState<string>();
   const takeBreakpoints = (text: string): void => {
     const widths = [
       ...new Set(
@@ -263,7 +215,6 @@ const Ground = memo(function Ground({ type }: { readonly type: Type }) {
           .map(Number),
       ),
     ].sort((one, other) => one - other);
-    setDraft(undefined);
     if (widths.join() === (breakpoints ?? []).join()) return;
     store.change(
       widths.length === 0
@@ -323,40 +274,31 @@ const Ground = memo(function Ground({ type }: { readonly type: Type }) {
           )}
         </select>
       </label>
-      <div className="pt-1" data-decision="/type/root">
+      <div className="pt-1">
         <span className="text-xs text-quiet">root</span>
-        <NumberField
+        <DecidedNumber
+          path="/type/root"
+          name="root font size"
+          change={(value) =>
+            value === 100
+              ? [{ op: 'remove', path: '/type/root' }]
+              : [{ op: 'add', path: '/type/root', value }]
+          }
           label="root font size"
           hideLabel
           value={root}
-          min={50}
-          max={200}
           step={12.5}
           decimals={2}
           unit="%"
-          onChange={(value, gesture) =>
-            store.change(
-              value === 100
-                ? [{ op: 'remove', path: '/type/root' }]
-                : [{ op: 'add', path: '/type/root', value }],
-              'root font size',
-              { gesture },
-            )
-          }
         />
       </div>
       <label className="col-span-3 pt-1" data-decision="/type/breakpoints">
         <span className="text-xs text-quiet">steps of the sheet without clamp(), px</span>
-        <input
+        <LineField
           className="figures input w-full"
           placeholder={breakpointsOf(type).join(', ')}
-          value={draft ?? (breakpoints ?? []).join(', ')}
-          onChange={(event) => setDraft(event.currentTarget.value)}
-          onBlur={(event) => draft !== undefined && takeBreakpoints(event.currentTarget.value)}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') takeBreakpoints(event.currentTarget.value);
-            if (event.key === 'Escape') setDraft(undefined);
-          }}
+          value={(breakpoints ?? []).join(', ')}
+          onChange={takeBreakpoints}
         />
       </label>
     </div>
@@ -391,7 +333,7 @@ export function Anchors() {
         <button
           type="button"
           className="act"
-          onClick={() => store.change(adding(type), 'another anchor')}
+          onClick={() => store.change(addingAnchor(type, crypto.randomUUID()), 'another anchor')}
         >
           Another anchor between
         </button>

@@ -2,8 +2,8 @@ import { sizeAtAnchor } from '@garnish/core/derive/type/styles';
 import { inOrder } from '@garnish/core/system/document';
 import { placeName } from '@garnish/core/type/scale';
 import { X } from 'lucide-react';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
-import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 
 /** A list of sizes made by hand: each step in use at each anchor; what is not set follows the ratio. */
@@ -34,27 +34,21 @@ export function ByHand() {
             const own = anchor.sizes?.[String(place)] !== undefined;
             return (
               <div key={id} className="flex items-baseline gap-1">
-                <NumberField
+                <DecidedNumber
+                  path={`${path}/${place}`}
+                  name={`${placeName(place)} at ${anchor.width} px`}
+                  change={(value) => [
+                    anchor.sizes
+                      ? { op: 'add', path: `${path}/${place}`, value }
+                      : { op: 'add', path, value: { [place]: value } },
+                  ]}
                   label={`${placeName(place)} at ${anchor.width} px`}
                   hideLabel
                   value={sizeAtAnchor(type, anchor, place)}
-                  min={4}
-                  max={400}
                   step={1}
                   decimals={2}
                   unit="px"
                   units={PX_UNITS}
-                  onChange={(value, gesture) =>
-                    store.change(
-                      [
-                        anchor.sizes
-                          ? { op: 'add', path: `${path}/${place}`, value }
-                          : { op: 'add', path, value: { [place]: value } },
-                      ],
-                      `${placeName(place)} at ${anchor.width} px`,
-                      { gesture },
-                    )
-                  }
                 />
                 <button
                   type="button"

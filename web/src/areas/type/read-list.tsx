@@ -4,6 +4,7 @@ import { fitScales, readSizes, type FittedScale } from '@garnish/core/type/read-
 import { intervalOf } from '@garnish/core/type/scale';
 import { useState } from 'react';
 import { useDecidedLater, useStore } from '../../system/system-context.ts';
+import { px } from '../../ui/px.ts';
 
 const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
 
@@ -59,14 +60,14 @@ export function ReadList() {
               className="flex flex-wrap items-baseline gap-x-4 border-b border-line py-1"
             >
               <span className="figures">
-                {round(base, 2)} px × {ratio.toFixed(3)}
+                {px(base)} × {ratio.toFixed(3)}
               </span>
               <span className="text-xs text-quiet">
                 {[intervalOf(ratio), `off by ${error.toFixed(1)} % on the mean`]
                   .filter(Boolean)
                   .join(', ')}
                 {outliers.length > 0 &&
-                  `; not on it: ${outliers.map((index) => `${round(sizes[index]?.px ?? 0, 2)} px`).join(', ')}`}
+                  `; not on it: ${outliers.map((index) => px(sizes[index]?.px ?? 0)).join(', ')}`}
               </span>
               <span className="grow" />
               {anchors.map(([id, { width }]) => (

@@ -5,16 +5,17 @@ import {
   FIGURES,
   inOrder,
   LETTER_CASES,
-  type StyleDocument,
   type TextRole,
 } from '@garnish/core/system/document';
-import type { Json, Patch } from '@garnish/core/system/patch';
+import type { Json } from '@garnish/core/system/patch';
+import { removingTextRole } from '@garnish/core/system/type-changes';
 import { LENGTHS } from '@garnish/core/type/fluid';
 import { letterSpacingOf, lineHeightOf } from '@garnish/core/type/line-height';
 import type { ReactNode } from 'react';
+import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useStore, useSystem } from '../../system/system-context.ts';
+import { LineField } from '../../ui/line-field.tsx';
 import { NameField } from '../../ui/name-field.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 import { anchorName } from './anchors.tsx';
 
@@ -51,25 +52,6 @@ function Own({ name, own, onClear, children }: OwnProps) {
   );
 }
 
-/** Takes a role out, and every use of it in the colors. */
-export function removingRole({ color, type }: StyleDocument, id: string): Patch {
-  const uses = inOrder(color.texts).filter(([, { text }]) => text === id);
-  return [
-    {
-      op: 'replace',
-      path: '/color/texts/order',
-      value: color.texts.order.filter((use) => !uses.some(([key]) => key === use)),
-    },
-    ...uses.map(([use]) => ({ op: 'remove' as const, path: `/color/texts/items/${use}` })),
-    {
-      op: 'replace',
-      path: '/type/roles/order',
-      value: type.roles.order.filter((one) => one !== id),
-    },
-    { op: 'remove', path: `/type/roles/items/${id}` },
-  ];
-}
-
 interface EditorProps {
   readonly id: string;
   readonly role: TextRole;
@@ -82,12 +64,9 @@ export function RoleEditor({ id, role, style }: EditorProps) {
   const decided = useSystem((state) => state.decided);
   const { color, space, type } = decided.document;
   const path = `/type/roles/items/${id}`;
-  const set = (part: string, value: Json, gesture?: string): void => {
-    store.change(
-      [{ op: 'add', path: `${path}/${part}`, value }],
-      `${part.split('/')[0] ?? part} of ${role.name}`,
-      gesture === undefined ? {} : { gesture },
-    );
+  const said = (part: keyof TextRole): string => `${part} of ${role.name}`;
+  const set = (part: keyof TextRole, value: Json): void => {
+    store.change([{ op: 'add', path: `${path}/${part}`, value }], said(part));
   };
   const clear = (part: string): void => {
     store.change([{ op: 'remove', path: `${path}/${part}` }], `${part} of ${role.name} automatic`);
@@ -124,21 +103,21 @@ export function RoleEditor({ id, role, style }: EditorProps) {
               own={Object.hasOwn(sizes, anchorId)}
               onClear={() => clear(Object.keys(sizes).length > 1 ? `sizes/${anchorId}` : 'sizes')}
             >
-              <NumberField
+              <DecidedNumber
+                path={`${path}/sizes/${anchorId}`}
+                name={said('sizes')}
+                change={(value) => [
+                  role.sizes
+                    ? { op: 'add', path: `${path}/sizes/${anchorId}`, value }
+                    : { op: 'add', path: `${path}/sizes`, value: { [anchorId]: value } },
+                ]}
                 label={`${role.name} on the ${anchorName(type, anchorId)} screen`}
                 hideLabel
                 value={sizes[anchorId] ?? sizeAtAnchor(type, anchor, role.place)}
-                min={4}
-                max={400}
                 step={0.5}
                 decimals={2}
                 unit="px"
                 units={PX_UNITS}
-                onChange={(value, gesture) =>
-                  role.sizes
-                    ? set(`sizes/${anchorId}`, value, gesture)
-                    : set('sizes', { [anchorId]: value }, gesture)
-                }
               />
             </Own>
           );
@@ -148,15 +127,14 @@ export function RoleEditor({ id, role, style }: EditorProps) {
           own={role.lineHeight !== undefined}
           onClear={() => clear('lineHeight')}
         >
-          <NumberField
+          <DecidedNumber
+            path={`${path}/lineHeight`}
+            name={said('lineHeight')}
             label={`line height of ${role.name}`}
             hideLabel
             value={role.lineHeight ?? lineHeight}
-            min={0.8}
-            max={3}
             step={0.05}
             decimals={2}
-            onChange={(value, gesture) => set('lineHeight', value, gesture)}
           />
         </Own>
         <Own
@@ -164,29 +142,29 @@ export function RoleEditor({ id, role, style }: EditorProps) {
           own={role.letterSpacing !== undefined}
           onClear={() => clear('letterSpacing')}
         >
-          <NumberField
+          <DecidedNumber
+            path={`${path}/letterSpacing`}
+            name={said('letterSpacing')}
             label={`letter spacing of ${role.name}`}
             hideLabel
             value={role.letterSpacing ?? letterSpacingOf(px, role.case === 'uppercase')}
-            min={-0.2}
-            max={0.5}
             step={0.005}
             decimals={3}
             unit="em"
-            onChange={(value, gesture) => set('letterSpacing', value, gesture)}
           />
         </Own>
         <Own name="longest line" own={role.longest !== undefined} onClear={() => clear('longest')}>
-          <NumberField
+          <DecidedNumber
+            path={`${path}/longest`}
+            name={said('longest')}
+            min={role.longest === undefined ? 0 : undefined}
+            change={(value) => [{ op: 'add', path: `${path}/longest`, value: Math.max(10, value) }]}
             label={`longest line of ${role.name}`}
             hideLabel
             value={role.longest ?? 0}
-            min={role.longest === undefined ? 0 : 10}
-            max={200}
             step={1}
             decimals={0}
             unit={role.longest === undefined ? 'any' : 'char.'}
-            onChange={(value, gesture) => value > 0 && set('longest', Math.max(10, value), gesture)}
           />
         </Own>
         {selects.map(([part, name, value, options, automatic]) => (
@@ -207,32 +185,36 @@ export function RoleEditor({ id, role, style }: EditorProps) {
           </Own>
         ))}
         <Own name="lines at most" own={role.fit !== undefined} onClear={() => clear('fit')}>
-          <NumberField
+          <DecidedNumber
+            path={`${path}/fit/lines`}
+            name={said('fit')}
+            min={role.fit ? undefined : 0}
+            change={(lines) => [
+              {
+                op: 'add',
+                path: `${path}/fit`,
+                value: { least: LEAST_FIT_PX, ...role.fit, lines },
+              },
+            ]}
             label={`lines of ${role.name} at most`}
             hideLabel
             value={role.fit?.lines ?? 0}
-            min={role.fit ? 1 : 0}
-            max={6}
             step={1}
             decimals={0}
             unit={role.fit ? 'lines' : 'any'}
-            onChange={(lines, gesture) =>
-              lines > 0 && set('fit', { least: LEAST_FIT_PX, ...role.fit, lines }, gesture)
-            }
           />
         </Own>
         {role.fit && (
           <Own name="but never under" own={false} onClear={() => undefined}>
-            <NumberField
+            <DecidedNumber
+              path={`${path}/fit/least`}
+              name={said('fit')}
               label={`least size of ${role.name}`}
               hideLabel
               value={role.fit.least}
-              min={4}
-              max={400}
               step={1}
               unit="px"
               units={PX_UNITS}
-              onChange={(value, gesture) => set('fit/least', value, gesture)}
             />
           </Own>
         )}
@@ -258,17 +240,16 @@ export function RoleEditor({ id, role, style }: EditorProps) {
         {role.container &&
           (['from', 'to'] as const).map((end) => (
             <Own key={end} name={`container ${end}`} own={false} onClear={() => undefined}>
-              <NumberField
+              <DecidedNumber
+                path={`${path}/container/${end}`}
+                name={said('container')}
                 label={`container of ${role.name} ${end}`}
                 hideLabel
                 value={role.container?.[end] ?? 0}
-                min={80}
-                max={3000}
                 step={10}
                 decimals={0}
                 unit="px"
                 units={PX_UNITS}
-                onChange={(value, gesture) => set(`container/${end}`, value, gesture)}
               />
             </Own>
           ))}
@@ -291,17 +272,10 @@ export function RoleEditor({ id, role, style }: EditorProps) {
         {role.unit && (
           <label className="col-span-2">
             <span className="text-xs text-quiet">because</span>
-            <input
-              key={role.unit.because}
-              className="input w-full"
-              maxLength={200}
+            <LineField
               placeholder="why it does not follow the reader"
-              defaultValue={role.unit.because}
-              onBlur={(event) => {
-                const { value } = event.currentTarget;
-                if (value !== role.unit?.because) set('unit/because', value);
-              }}
-              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+              value={role.unit.because}
+              onChange={(because) => set('unit', { length: role.unit?.length ?? 'px', because })}
             />
           </label>
         )}
@@ -347,7 +321,7 @@ export function RoleEditor({ id, role, style }: EditorProps) {
           type="button"
           className="min-h-6 text-quiet underline underline-offset-2 hover:text-base-content"
           onClick={() =>
-            store.change(removingRole(decided.document, id), `no text role ${role.name}`)
+            store.change(removingTextRole(decided.document, id), `no text role ${role.name}`)
           }
         >
           Take the role out

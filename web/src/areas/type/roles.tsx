@@ -1,6 +1,7 @@
 import { weightsOf } from '@garnish/core/fonts/family';
 import { FACES, HIGHEST_PLACE, inOrder, LOWEST_PLACE } from '@garnish/core/system/document';
 import { faceFor } from '@garnish/core/system/faces';
+import { addingTextRole } from '@garnish/core/system/type-changes';
 import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
 import { memo, useState } from 'react';
@@ -55,14 +56,7 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
   };
   const add = (): void => {
     const id = crypto.randomUUID();
-    const value = { name: 'a new role', face: 'text', place: 0 };
-    const taken = store.change(
-      [
-        { op: 'add', path: `/type/roles/items/${id}`, value },
-        { op: 'replace', path: '/type/roles/order', value: [...type.roles.order, id] },
-      ],
-      'a text role',
-    );
+    const taken = store.change(addingTextRole(type, id), 'a text role');
     if (taken) setOpen(id);
   };
   return (

@@ -3,8 +3,8 @@ import { adding, removing } from '@garnish/core/system/collection';
 import type { Patch } from '@garnish/core/system/patch';
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { useStore } from '../../system/system-context.ts';
-import { NameField } from '../../ui/name-field.tsx';
+import { useStore } from './system-context.ts';
+import { NameField } from '../ui/name-field.tsx';
 
 interface ItemsProps<Item extends { readonly name: string }> {
   /** Where the collection stands in the document. */
@@ -97,39 +97,3 @@ export function Items<Item extends { readonly name: string }>(props: ItemsProps<
     </div>
   );
 }
-
-interface PickProps {
-  readonly label: string;
-  readonly path: string;
-  readonly value: string;
-  readonly options: readonly (readonly [value: string, name: string])[];
-  /** How the change is called. */
-  readonly name?: string;
-  readonly className?: string;
-  readonly hideLabel?: boolean;
-}
-
-/** One of several, as one decision. */
-export function Pick({ label, path, value, options, name, className = '', hideLabel }: PickProps) {
-  const store = useStore();
-  return (
-    <label className={`block min-w-0 ${className}`} data-decision={path}>
-      <span className={hideLabel === true ? 'sr-only' : 'block text-quiet'}>{label}</span>
-      <select
-        className="select w-full"
-        value={value}
-        onChange={(event) =>
-          store.change([{ op: 'replace', path, value: event.currentTarget.value }], name ?? label)
-        }
-      >
-        {options.map(([id, words]) => (
-          <option key={id} value={id}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
-
-export const px = (value: number, decimals = 2): string => `${Number(value.toFixed(decimals))} px`;

@@ -53,7 +53,7 @@ test('axe finds nothing in the site’s page, in either theme', async ({ page, r
     await expect(proof(page).locator('html')).toHaveAttribute('data-theme', theme);
     const frame = await (
       await page.locator('iframe[title="Proof"]').elementHandle()
-    )?.contentFrame();
+    ).contentFrame();
     if (!frame) throw new Error('the proof has no page');
     const found = await violationsOf(frame);
     expect(found.map((one) => [theme, ...one])).toEqual([]);

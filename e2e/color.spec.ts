@@ -183,10 +183,8 @@ test('rungs at which every text reads are found, seen, taken, and what is pinned
   await group.getByRole('button', { name: 'Take them' }).click();
   await saved(page);
   await expect(page.getByRole('link', { name: /^Review/ })).toContainText('0');
-  const { rung } = (await documentOf(request, id)).color.roles.items['link']?.light as {
-    rung: number;
-  };
-  expect(rung).toBeGreaterThan(8);
+  const link = (await documentOf(request, id)).color.roles.items['link']?.light;
+  expect(link && 'rung' in link ? link.rung : 0).toBeGreaterThan(8);
   await group.getByRole('button', { name: 'Find rungs at which every text reads' }).click();
   await expect(group.getByRole('status')).toHaveText(
     'Every text reads already, in light and in dark.',

@@ -57,7 +57,7 @@ const readJson = (file: string): unknown =>
   existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
 
 const tsc = (project: string) => async (): Promise<Count> =>
-  one(await run([bin('typescript/bin/tsc'), '-p', project], {}, true));
+  one(await run([bin('typescript-7/bin/tsc'), '-p', project], {}, true));
 
 const jestResult = z.object({ numPassedTests: z.number(), numFailedTests: z.number() });
 
@@ -141,8 +141,7 @@ async function main(): Promise<void> {
     { name: 'types', run: tsc('.') },
     {
       name: 'lint',
-      run: async () =>
-        one(await run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0'], {}, true)),
+      run: async () => one(await run([bin('oxlint/bin/oxlint'), '--deny-warnings', '.'], {}, true)),
     },
     {
       name: 'format',

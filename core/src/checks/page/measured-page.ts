@@ -86,10 +86,10 @@ export function nameOf({ classes, text, tag }: MeasuredBox): string {
 
 /** The boxes around a box, from the nearest out. */
 export function* around(boxes: readonly MeasuredBox[], index: number): Generator<MeasuredBox> {
-  let at = boxes[index]?.parent ?? -1;
-  for (let box = boxes[at]; box; box = boxes[at]) {
+  let box = boxes[boxes[index]?.parent ?? -1];
+  while (box) {
     yield box;
-    at = box.parent;
+    box = boxes[box.parent];
   }
 }
 

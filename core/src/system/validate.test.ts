@@ -7,7 +7,11 @@ import { sampleDocument } from './sample.ts';
 import { isSound } from './sound.ts';
 import { RULES, validate } from './validate.ts';
 
-const document = sampleDocument();
+// What a family is measured at is long, and no change addresses it: here it is short.
+const short = (role: 'heading' | 'text'): Patch => [
+  { op: 'replace', path: `/fonts/roles/${role}/family/statics`, value: [] },
+];
+const document = sampleDocument([...short('heading'), ...short('text')]);
 
 /** Every place of a value that holds no other, as JSON Pointers. */
 const leavesOf = (value: unknown, path = ''): readonly string[] =>

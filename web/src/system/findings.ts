@@ -1,15 +1,12 @@
 import { createChecker, inOrderOfWeight, isAccepted } from '@garnish/core/checks/checks';
 import type { Finding, Repair } from '@garnish/core/checks/finding';
+import { MEASUREMENTS, stillMeasured, type Measured } from '@garnish/core/checks/measurements';
 import { isOffering } from '@garnish/core/checks/tried-repairs';
 import { keptList } from '@garnish/core/same';
 import type { StyleDocument } from '@garnish/core/system/document';
-import { valueAt } from '@garnish/core/system/patch';
 import { afterFrame } from './after-frame.ts';
 import type { RepairTrier, Tell } from './repair-trier.ts';
 import type { View } from './views.ts';
-
-/** What is measured on the page in the browser. */
-export type Measured = 'colors' | 'layout';
 
 /** What is said of a system; lists and findings are the very same as long as they say the same. */
 export interface Said {
@@ -32,6 +29,8 @@ export interface Findings {
 
 /** Repairs are tried when nothing has moved for so long. */
 const TRY_AFTER_MS = 300;
+
+const KINDS = Object.keys(MEASUREMENTS) as readonly Measured[];
 
 const repairsOf = ({ repair, ways = [] }: Finding): readonly Repair[] =>
   repair ? [repair, ...ways] : ways;
@@ -104,21 +103,15 @@ export function createFindings(
   }
 
   /** What was measured, as far as it still holds. */
-  function stillMeasured(): readonly Finding[] {
-    const { document } = view;
-    const { colors, layout } = measured;
-    if (colors && (colors.of.color !== document.color || colors.of.content !== document.content))
-      measured = { ...(layout && { layout }) };
-    // What was decided anew since then is measured again in a moment; until then nobody knows.
-    return Object.values(measured).flatMap(({ of, findings }) =>
-      of === document
-        ? findings
-        : findings.filter(({ decision }) => valueAt(of, decision) === valueAt(document, decision)),
-    );
+  function stillFound(): readonly Finding[] {
+    return KINDS.flatMap((kind) => {
+      const before = measured[kind];
+      return before ? stillMeasured(kind, before.of, before.findings, view.document) : [];
+    });
   }
 
   function compute(): Said {
-    const seen = stillMeasured();
+    const seen = stillFound();
     const all = seen.length === 0 ? judged : inOrderOfWeight([...judged, ...seen]);
     tryRepairs(all);
     const shown = trier ? all.map(withTried) : all;

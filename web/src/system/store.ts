@@ -1,7 +1,8 @@
 import type { StyleDocument } from '@garnish/core/system/document';
 import { patched, type Patch } from '@garnish/core/system/patch';
 import type { ChangeRecord } from '../api/resources.ts';
-import { createFindings, type Findings, type Measured, type Said } from './findings.ts';
+import type { Measured } from '@garnish/core/checks/measurements';
+import { createFindings, type Findings, type Said } from './findings.ts';
 import type { Choice } from './pending.ts';
 import type { RepairTrier, Tell } from './repair-trier.ts';
 import { createSync, type Made, type Me, type SyncState } from './sync.ts';
@@ -32,10 +33,7 @@ export interface SystemStore {
   /** Why a change would not be taken, in words; nothing where it would. */
   readonly problemOf: (patch: Patch) => string | undefined;
   readonly tryOut: (patch: Patch | undefined) => void;
-  /**
-   * What was measured on the page as it stands: of its colors until colors or words change, of its
-   * layout until it is measured again.
-   */
+  /** What was measured on the page as it stands. */
   readonly found: (kind: Measured, measured: readonly Finding[]) => void;
   /** Somebody looks at repairs: they are tried from now on, until the answer is called. */
   readonly watchRepairs: () => () => void;

@@ -1,6 +1,7 @@
 import type { Derived } from '../../derive/derived.ts';
 import type { StyleDocument } from '../../system/document.ts';
 import type { Finding } from '../finding.ts';
+import type { Measurement } from '../measurement.ts';
 import { edgesCheck } from './edges.ts';
 import { groupingCheck } from './grouping.ts';
 import { childrenOf, type MeasuredPage, type PageCheck } from './measured-page.ts';
@@ -10,6 +11,9 @@ import { roomCheck } from './room.ts';
 import { middleCheck, navigationCheck } from './rows.ts';
 import { siblingsCheck } from './siblings.ts';
 import { targetsCheck } from './targets.ts';
+
+/** What is measured of the layout follows from all that is decided. */
+export const measuredLayout: Measurement = { reads: (document) => [document], outlives: true };
 
 /** All checks of a page as it is laid out; a new one is a file and a line here. */
 export const PAGE_CHECKS: readonly PageCheck[] = [

@@ -4,7 +4,8 @@ import { NEUTRAL } from '@garnish/core/system/validate';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
 import { light, litSelector } from '../../proof/lit.ts';
-import { presenceOf, tooMuch, type Presence, type Share } from '../../proof/measure-colors.ts';
+import { tooMuch, type Presence, type Share } from '@garnish/core/checks/measured-colors';
+import { presenceOf } from '../../proof/measure-colors.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { tooMuch } from './measure-colors.ts';
+import { tooMuch } from './measured-colors.ts';
 
 test('a page of dark words and one vivid color has nothing too much', () => {
   const presence = {

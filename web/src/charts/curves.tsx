@@ -1,10 +1,12 @@
 import { inOrder } from '@garnish/core/system/document';
+import { limitsOf } from '@garnish/core/system/limits';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { heldWidth, setPreferences, usePreferences } from '../ui/preferences.ts';
 import { useShownLater, useStore } from '../system/system-context.ts';
 import { useGesture } from '../ui/gesture.ts';
+import { handle, inDrawing, type Handle } from '../ui/handle.ts';
 import { Ticks } from './ticks.tsx';
 
 const WIDTH = 352;
@@ -125,6 +127,22 @@ export function Curves({ label, curves, height, least, marked = [] }: CurvesProp
         'knee of the curves',
         { gesture: gesture() },
       );
+  };
+  const knee = (id: string, width: number): Handle => {
+    const { least: lowest, most } = limitsOf(`/type/anchors/items/${id}/width`);
+    return handle({
+      label: `Knee at ${width} px`,
+      value: width,
+      min: lowest,
+      max: most,
+      says: `${width} px`,
+      step: 10,
+      valueAt: (event) => {
+        const at = inDrawing(event, { width: WIDTH, height });
+        return at && x.invert(at.x);
+      },
+      onMove: (to) => moveKnee(id, to),
+    });
   };
   const curve = curves[chosen];
   const reading = curve ? readingOf(curve, at) : '';
@@ -262,29 +280,7 @@ export function Curves({ label, curves, height, least, marked = [] }: CurvesProp
                 width={KNEE}
                 height={KNEE}
                 className="cursor-grab fill-transparent"
-                role="slider"
-                tabIndex={0}
-                aria-label={`Knee at ${width} px`}
-                aria-valuenow={width}
-                aria-valuemin={160}
-                aria-valuemax={5120}
-                onPointerDown={(event) => {
-                  event.stopPropagation();
-                  event.currentTarget.setPointerCapture(event.pointerId);
-                }}
-                onPointerMove={(event) => {
-                  event.stopPropagation();
-                  const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
-                  if (event.buttons !== 1 || !box) return;
-                  moveKnee(id, x.invert(((event.clientX - box.left) / box.width) * WIDTH));
-                }}
-                onKeyDown={(event) => {
-                  const by = { ArrowRight: 10, ArrowLeft: -10 }[event.key];
-                  if (by === undefined) return;
-                  event.preventDefault();
-                  event.stopPropagation();
-                  moveKnee(id, width + by);
-                }}
+                {...knee(id, width)}
               >
                 <title>{`The knee at ${width} px: drag it, or use the arrow keys`}</title>
               </rect>

@@ -1,6 +1,6 @@
 import { Maximize2, Minimize2 } from 'lucide-react';
 import { ROOT_PX } from '@garnish/core/type/fluid';
-import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   heldWidth,
@@ -12,6 +12,7 @@ import {
 } from '../ui/preferences.ts';
 import { decisionAddress } from '../findings/address.ts';
 import { useSystem, useSystemLater } from '../system/system-context.ts';
+import { handle } from '../ui/handle.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { Drawn } from './drawn.tsx';
 import { DrawnGrid } from './drawn-grid.tsx';
@@ -160,11 +161,17 @@ export function Proof() {
     proofRoot !== ROOT_PX || proofZoom !== 100 || proofSeen !== 'usual' || proofBlur > 0;
   const setWidth = (px: number): void => setPreferences({ proofWidth: heldWidth(px) });
 
-  const grab = useRef({ x: 0, width: 0 });
-  const drag = (event: PointerEvent): void => {
-    if (event.buttons !== 1) return;
-    setWidth(grab.current.width + (event.clientX - grab.current.x) / scale);
-  };
+  const [grab, setGrab] = useState({ x: 0, width: 0 });
+  const edge = handle({
+    label: 'Edge of the proof',
+    value: widthPx,
+    min: NARROWEST_PROOF,
+    max: WIDEST_PROOF,
+    says: `${widthPx} px`,
+    step: 10,
+    valueAt: ({ clientX }) => grab.width + (clientX - grab.x) / scale,
+    onMove: setWidth,
+  });
 
   return (
     <section
@@ -281,25 +288,11 @@ export function Proof() {
             />
           )}
           <div
-            role="slider"
-            tabIndex={0}
-            aria-label="Edge of the proof"
-            aria-valuemin={NARROWEST_PROOF}
-            aria-valuemax={WIDEST_PROOF}
-            aria-valuenow={widthPx}
-            aria-valuetext={`${widthPx} px`}
+            {...edge}
             className="absolute inset-y-0 -end-3 w-6 cursor-ew-resize touch-none"
             onPointerDown={(event) => {
-              grab.current = { x: event.clientX, width: widthPx };
-              event.currentTarget.setPointerCapture(event.pointerId);
-            }}
-            onPointerMove={drag}
-            onKeyDown={(event) => {
-              const sign = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-              if (sign !== 0) {
-                event.preventDefault();
-                setWidth(widthPx + sign * (event.shiftKey ? 100 : 10));
-              }
+              setGrab({ x: event.clientX, width: widthPx });
+              edge.onPointerDown(event);
             }}
           />
         </div>

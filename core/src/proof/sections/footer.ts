@@ -1,0 +1,63 @@
+import { inOrder } from '../../system/document.ts';
+import { nowhere, type Page, room } from '../build.ts';
+import { element, type ProofElement, type ProofNode } from '../node.ts';
+
+/** Links at the foot of the page, in groups on the grid. */
+function groups({ build: { text }, document: { content } }: Page): readonly ProofNode[] {
+  if (!content.footerGroups) return [];
+  const at = '/content/footerGroups/items';
+  return [
+    room(
+      'div',
+      { class: 'grid footer-groups' },
+      ['grid.columns', 'grid.gutter', 'footer-groups.gap'],
+      '/space/parts/footer-groups.gap',
+      ...inOrder(content.footerGroups).map(([id, { title, links }]) =>
+        room(
+          'div',
+          { class: 'footer-group span-2 span-3-from-wide' },
+          ['footer-group.gap'],
+          '/space/parts/footer-group.gap',
+          text('p', 'label', 'page', [title], `${at}/${id}/title`),
+          element(
+            'ul',
+            { class: 'footer-links' },
+            ...inOrder(links).map(([link, words]) =>
+              element(
+                'li',
+                {},
+                element(
+                  'a',
+                  { class: 'footer-link', ...nowhere },
+                  text('span', 'small', 'page', [words], `${at}/${id}/links/items/${link}`),
+                ),
+              ),
+            ),
+          ),
+        ),
+      ),
+    ),
+  ];
+}
+
+/** The foot of every page, over the pattern that was chosen for it. */
+export function footer(page: Page): ProofElement {
+  const { build, document, derived } = page;
+  const pattern = derived.patterns.find(({ id }) => id === document.content.pattern);
+  return element(
+    'footer',
+    pattern ? { class: `on-${pattern.on.slug} pattern-${pattern.slug}` } : {},
+    element(
+      'div',
+      { class: 'grid-frame' },
+      room(
+        'div',
+        { class: 'site-footer' },
+        ['footer.inset', ...(pattern ? [`color.${pattern.on.slug}`] : [])],
+        pattern ? `/layout/patterns/items/${pattern.id}` : '/space/parts/footer.inset',
+        ...groups(page),
+        build.text('p', 'small', 'page', [document.content.footer], '/content/footer'),
+      ),
+    ),
+  );
+}

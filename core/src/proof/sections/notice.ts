@@ -1,0 +1,22 @@
+import { type Section, wordsAt } from '../build.ts';
+
+/** What has to be known before anything else. */
+export const notice: Section = ({ build: { text, ground }, document: { content } }) => {
+  const { title, text: words } = content.notice;
+  if (title === '' && words === '') return [];
+  return [
+    ground(
+      'aside',
+      'surface',
+      { class: 'notice', 'aria-label': 'Notice' },
+      ['notice.background', 'notice.edge', 'notice.inset'],
+      [
+        text('p', 'body', 'surface', [
+          wordsAt('strong', title, '/content/notice/title'),
+          ' ',
+          wordsAt('span', words, '/content/notice/text'),
+        ]),
+      ],
+    ),
+  ];
+};

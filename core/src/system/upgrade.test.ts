@@ -3,7 +3,8 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { SCHEMA } from './document.ts';
 import { patched, valueAt, type Patch } from './patch.ts';
-import { readDocument, upgradePatch } from './upgrade.ts';
+import { keptPair, readKept } from './keeper.ts';
+import { readDocument, upgradeKept, upgradePatch } from './upgrade.ts';
 
 /** A document as the version of a schema number wrote it. */
 const written = (schema: number): Record<string, unknown> =>
@@ -107,5 +108,26 @@ describe('a change of an older schema', () => {
   test('of the newest schema is left alone', () => {
     const patch: Patch = [{ op: 'replace', path: '/space/unit', value: 9 }];
     expect(upgradePatch(patch, SCHEMA)).toEqual(patch);
+  });
+});
+
+describe('what is kept beside systems', () => {
+  const { heading, text } = read(1).fonts.roles;
+  const pair = { heading: heading.family, text: text.family };
+
+  test.each([...OLDER, SCHEMA])('under schema %i is read as the newest', (schema) => {
+    expect(readKept.pair(pair, schema)).toEqual(keptPair.parse(pair));
+    expect(readKept.family(pair.heading, schema)).toEqual(pair.heading);
+    const palette = { name: 'Low water', colors: [{ name: '', hex: '#b09a72' }] };
+    expect(readKept.palette(palette, schema)).toEqual(palette);
+  });
+
+  test('is not changed by steps that say nothing of it', () => {
+    expect(upgradeKept('pair', pair, 1)).toBe(pair);
+  });
+
+  test('that is not of its form is not read', () => {
+    expect(() => readKept.pair({ heading: 1 }, SCHEMA)).toThrow();
+    expect(() => readKept.palette({ name: '', colors: [] }, SCHEMA)).toThrow();
   });
 });

@@ -5,7 +5,7 @@ import { from1 } from './upgrades/from-1.ts';
 import { from2 } from './upgrades/from-2.ts';
 import { from3 } from './upgrades/from-3.ts';
 import { from4 } from './upgrades/from-4.ts';
-import { isRaw, type UpgradeStep } from './upgrades/upgrade-step.ts';
+import { isRaw, type KeptKind, type UpgradeStep } from './upgrades/upgrade-step.ts';
 import { validate, type Validated } from './validate.ts';
 
 /** One step for each older schema number, to the next one. Schema 1 is the first. */
@@ -31,6 +31,13 @@ export function readDocument(value: unknown): Validated {
   }
   return validate(here);
 }
+
+/**
+ * What was kept beside systems under an older schema, as it is in the newest; whoever asks reads it with the
+ * schema of its kind.
+ */
+export const upgradeKept = (kind: KeptKind, content: unknown, schema: number): unknown =>
+  STEPS.slice(schema - 1).reduce((here, step) => step.kept?.[kind]?.(here) ?? here, content);
 
 /**
  * A change that was made under an older schema, as it is in the newest, in its places and its values: it can

@@ -127,6 +127,24 @@ const STEPS: readonly Step[] = [
       `);
     },
   },
+  {
+    // Until here everything kept was of the forms of schema 5: no schema before it had others.
+    name: '0006-schema-of-what-is-kept',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        ALTER TABLE keepers ADD COLUMN schema integer NOT NULL DEFAULT 5;
+        ALTER TABLE own_families ADD COLUMN schema integer NOT NULL DEFAULT 5;
+        ALTER TABLE keepers ALTER COLUMN schema DROP DEFAULT;
+        ALTER TABLE own_families ALTER COLUMN schema DROP DEFAULT;
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query(`
+        ALTER TABLE keepers DROP COLUMN schema;
+        ALTER TABLE own_families DROP COLUMN schema;
+      `);
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

@@ -40,8 +40,9 @@ export class KeeperRow extends Model<
 > {
   declare id: CreationOptional<string>;
   declare kind: 'pair' | 'palette';
-  /** As it was set aside; read with the schema of its kind. */
+  /** As it was set aside, under the schema of that number; read with `readKept`. */
   declare content: unknown;
+  declare schema: number;
   declare note: string;
   /** The name of the system that it comes from. */
   declare origin: string;
@@ -54,7 +55,9 @@ export class OwnFamilyRow extends Model<
   InferCreationAttributes<OwnFamilyRow>
 > {
   declare id: string;
+  /** As it was measured, under the schema of that number; read with `readKept`. */
   declare record: unknown;
+  declare schema: number;
   declare licenceNote: string;
   declare createdAt: CreationOptional<Date>;
 }
@@ -136,6 +139,7 @@ export function connect(url: string): Database {
       id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
       kind: { type: DataTypes.TEXT, allowNull: false },
       content: { type: DataTypes.JSONB, allowNull: false },
+      schema: { type: DataTypes.INTEGER, allowNull: false },
       note: { type: DataTypes.TEXT, allowNull: false },
       origin: { type: DataTypes.TEXT, allowNull: false },
       createdAt: DataTypes.DATE,
@@ -146,6 +150,7 @@ export function connect(url: string): Database {
     {
       id: { type: DataTypes.TEXT, primaryKey: true },
       record: { type: DataTypes.JSONB, allowNull: false },
+      schema: { type: DataTypes.INTEGER, allowNull: false },
       licenceNote: { type: DataTypes.TEXT, allowNull: false },
       createdAt: DataTypes.DATE,
     },

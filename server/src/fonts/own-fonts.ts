@@ -1,5 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { fontFamily, WHOLE, type Category, type FontFamily } from '@garnish/core/fonts/family';
+import { SCHEMA } from '@garnish/core/system/document';
+import { readKept } from '@garnish/core/system/keeper';
 import type { Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
 import type { StorageKeeper } from '../storage/storage.ts';
@@ -55,8 +57,8 @@ export function createOwnFonts(
 
   /** A name that no shipped and no other own family has, since style sheets tell faces by name. */
   async function freeName(wanted: string): Promise<string> {
-    const rows = await OwnFamilies.findAll({ attributes: ['record'] });
-    const own = rows.map(({ record }) => fontFamily.parse(record).name);
+    const rows = await OwnFamilies.findAll({ attributes: ['record', 'schema'] });
+    const own = rows.map(({ record, schema }) => readKept.family(record, schema).name);
     const taken = new Set([...families.map(({ name }) => name), ...own]);
     const plain = plainName(wanted);
     for (let number = 1; ; number += 1) {
@@ -83,7 +85,7 @@ export function createOwnFonts(
   return {
     async list(): Promise<readonly FontFamily[]> {
       const rows = await OwnFamilies.findAll({ order: [['createdAt', 'DESC']] });
-      return rows.map(({ record }) => fontFamily.parse(record));
+      return rows.map(({ record, schema }) => readKept.family(record, schema));
     },
 
     async file(name: string): Promise<Buffer | undefined> {
@@ -93,7 +95,7 @@ export function createOwnFonts(
     async licence(id: string): Promise<string | undefined> {
       const row = await OwnFamilies.findByPk(id);
       if (!row) return undefined;
-      const { confirmed } = fontFamily.parse(row.record);
+      const { confirmed } = readKept.family(row.record, row.schema);
       return [row.licenceNote, confirmed].filter(Boolean).join('\n\n');
     },
 
@@ -136,7 +138,7 @@ export function createOwnFonts(
       });
       await storage.makeRoom(files.reduce((sum, { bytes }) => sum + bytes.length, 0));
       await sequelize.transaction(async (transaction) => {
-        await OwnFamilies.create({ id, record, licenceNote }, { transaction });
+        await OwnFamilies.create({ id, record, schema: SCHEMA, licenceNote }, { transaction });
         for (const { bytes, file } of files)
           await OwnFontFiles.create({ name: file.name, familyId: id, bytes }, { transaction });
       });

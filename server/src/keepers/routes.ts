@@ -1,4 +1,5 @@
-import { keptPair, keptPalette } from '@garnish/core/system/keeper';
+import { SCHEMA } from '@garnish/core/system/document';
+import { keptPair, readKept } from '@garnish/core/system/keeper';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import type { KeeperRow } from '../db/models.ts';
@@ -11,7 +12,7 @@ const hexColor = z.string().regex(/^#[0-9a-f]{6}$/);
 
 const newKeeper = z.strictObject({ pair: keptPair, note, origin });
 
-// Told to the description of the API in its own words; `keptPalette` reads what is stored.
+// Told to the description of the API in its own words; `readKept` reads what is stored.
 const newPalette = z.strictObject({
   palette: z.strictObject({
     name: z.string().min(1).max(80),
@@ -44,7 +45,7 @@ const params = z.object({ id: z.uuid() });
 
 const shown = (row: KeeperRow): z.infer<typeof keeper> => ({
   id: row.id,
-  pair: row.content,
+  pair: readKept.pair(row.content, row.schema),
   note: row.note,
   origin: row.origin,
   createdAt: row.createdAt.toISOString(),
@@ -52,7 +53,7 @@ const shown = (row: KeeperRow): z.infer<typeof keeper> => ({
 
 const shownPalette = (row: KeeperRow): z.infer<typeof palette> => ({
   id: row.id,
-  palette: keptPalette.parse(row.content),
+  palette: readKept.palette(row.content, row.schema),
   note: row.note,
   origin: row.origin,
   createdAt: row.createdAt.toISOString(),
@@ -86,6 +87,7 @@ export const keeperRoutes =
         const row = await Keepers.create({
           kind: 'palette',
           content: body.palette,
+          schema: SCHEMA,
           note: body.note,
           origin: body.origin,
         });
@@ -98,7 +100,13 @@ export const keeperRoutes =
       { schema: { body: newKeeper, response: { 201: keeper, ...failures } } },
       async ({ body }, reply) => {
         const { note: own, origin, pair } = body;
-        const row = await Keepers.create({ kind: 'pair', content: pair, note: own, origin });
+        const row = await Keepers.create({
+          kind: 'pair',
+          content: pair,
+          schema: SCHEMA,
+          note: own,
+          origin,
+        });
         return reply.status(201).send(shown(row));
       },
     );

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
-import { fontFamily } from '@garnish/core/fonts/family';
 import { SCHEMA } from '@garnish/core/system/document';
 import { jsonProblem } from '@garnish/core/system/json';
+import { readKept } from '@garnish/core/system/keeper';
 import { patchSchema } from '@garnish/core/system/patch';
 import { readDocument } from '@garnish/core/system/upgrade';
 import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
@@ -11,7 +11,9 @@ import type { Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
 
 const FORMAT = 'garnish-archive';
-const VERSION = 1;
+/** Version 1 did not say under which schema kept things were kept: it was the fifth. */
+const VERSION = 2;
+const FIRST_KEPT_SCHEMA = 5;
 
 /** Changes in one file of the archive. */
 const PAGE = 500;
@@ -21,7 +23,7 @@ export const MOST_UNPACKED = 2 * 1024 * 1024 * 1024;
 
 const manifestSchema = z.object({
   format: z.literal(FORMAT),
-  version: z.literal(VERSION),
+  version: z.union([z.literal(1), z.literal(VERSION)]),
   made: z.string(),
   files: z.record(z.string(), z.object({ bytes: z.number(), sha256: z.string() })),
 });
@@ -51,10 +53,13 @@ const changeRow = z.strictObject({
   at: time,
 });
 
+const keptSchema = z.int().min(1).max(SCHEMA).default(FIRST_KEPT_SCHEMA);
+
 const keeperRow = z.strictObject({
   id: z.uuid(),
   kind: z.enum(['pair', 'palette']),
   content: z.unknown(),
+  schema: keptSchema,
   note: z.string(),
   origin: z.string(),
   created_at: time,
@@ -62,7 +67,8 @@ const keeperRow = z.strictObject({
 
 const familyRow = z.strictObject({
   id: z.string().regex(/^own-[0-9a-f]{8}$/),
-  record: fontFamily,
+  record: z.unknown(),
+  schema: keptSchema,
   licence_note: z.string(),
   created_at: time,
 });
@@ -81,8 +87,8 @@ const CHANGE_COLUMNS = [
   ...['id', 'sequence', 'patch', 'inverse', 'label', 'author', 'window_id', 'gesture', 'kind'],
   ...['schema', 'at'],
 ];
-const KEEPER_COLUMNS = ['id', 'kind', 'content', 'note', 'origin', 'created_at'];
-const FAMILY_COLUMNS = ['id', 'record', 'licence_note', 'created_at'];
+const KEEPER_COLUMNS = ['id', 'kind', 'content', 'schema', 'note', 'origin', 'created_at'];
+const FAMILY_COLUMNS = ['id', 'record', 'schema', 'licence_note', 'created_at'];
 
 /** The parts of an archive, one after the other, as they stood at one moment. */
 async function* partsOf(
@@ -239,6 +245,15 @@ function parsed<Schema extends z.ZodType>(
   return result.data;
 }
 
+/** What was kept, read as it would be here; what is not of its form is refused. */
+function kept<Content>(what: string, read: () => Content): Content {
+  try {
+    return read();
+  } catch {
+    throw refused(`${what} holds something that is not of its form.`);
+  }
+}
+
 function systemsOf(files: ReadonlyMap<string, Uint8Array>): RestoredSystem[] {
   const systems = new Map<string, RestoredSystem>();
   for (const name of [...files.keys()].sort()) {
@@ -293,14 +308,16 @@ export async function restoreArchive(
 ): Promise<Restored> {
   const files = unpack(bytes);
   const systems = systemsOf(files);
-  const keepers = linesOf(files.get('keepers.jsonl'));
-  for (const line of keepers) parsed(keeperRow, line, 'keepers.jsonl');
-  const families = linesOf(files.get('families.jsonl'));
-  const fontNames = new Set(
-    families.flatMap((line) =>
-      parsed(familyRow, line, 'families.jsonl').record.files.map(({ name }) => name),
-    ),
-  );
+  const keepers = linesOf(files.get('keepers.jsonl')).map((line) => {
+    const row = parsed(keeperRow, line, 'keepers.jsonl');
+    kept('keepers.jsonl', () => readKept[row.kind](row.content, row.schema));
+    return row;
+  });
+  const families = linesOf(files.get('families.jsonl')).map((line) => {
+    const row = parsed(familyRow, line, 'families.jsonl');
+    return { row, family: kept('families.jsonl', () => readKept.family(row.record, row.schema)) };
+  });
+  const fontNames = new Set(families.flatMap(({ family }) => family.files.map(({ name }) => name)));
   const inFolder = (folder: string, isName: (name: string, content: Uint8Array) => boolean) =>
     [...files].flatMap(([name, content]) => {
       if (!name.startsWith(`${folder}/`)) return [];
@@ -360,23 +377,22 @@ export async function restoreArchive(
     await run(
       `INSERT INTO keepers (${KEEPER_COLUMNS.join(', ')})
        SELECT ${KEEPER_COLUMNS.join(', ')} FROM json_to_recordset($1::json) AS one(id uuid, kind text, content jsonb,
-         note text, origin text, created_at timestamptz) ON CONFLICT (id) DO NOTHING`,
-      [`[${keepers.join(',')}]`],
+         schema integer, note text, origin text, created_at timestamptz) ON CONFLICT (id) DO NOTHING`,
+      [JSON.stringify(keepers)],
     );
     await run(
       `INSERT INTO own_families (${FAMILY_COLUMNS.join(', ')})
        SELECT ${FAMILY_COLUMNS.join(', ')} FROM json_to_recordset($1::json) AS one(id text, record jsonb,
-         licence_note text, created_at timestamptz) ON CONFLICT (id) DO NOTHING`,
-      [`[${families.join(',')}]`],
+         schema integer, licence_note text, created_at timestamptz) ON CONFLICT (id) DO NOTHING`,
+      [JSON.stringify(families.map(({ row }) => row))],
     );
-    for (const line of families) {
-      const { id, record } = familyRow.parse(JSON.parse(line));
-      for (const { name } of record.files) {
+    for (const { row, family } of families) {
+      for (const { name } of family.files) {
         const file = fonts.find(([own]) => own === name)?.[1];
         if (file)
           await run(
             'INSERT INTO own_font_files (name, family_id, bytes) VALUES ($1, $2, $3) ON CONFLICT DO NOTHING',
-            [name, id, Buffer.from(file)],
+            [name, row.id, Buffer.from(file)],
           );
       }
     }

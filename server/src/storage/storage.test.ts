@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import { SCHEMA } from '@garnish/core/system/document';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
@@ -122,6 +124,56 @@ describe('an archive', () => {
     return manifest;
   };
 
+  /** An archive with other content in some of its files, and a manifest that says so. */
+  function resealed(
+    files: Record<string, Uint8Array>,
+    others: Record<string, Uint8Array>,
+    more: Record<string, unknown> = {},
+  ): Uint8Array {
+    const manifest = manifestOf(files);
+    for (const [name, bytes] of Object.entries(others))
+      manifest.files[name] = {
+        bytes: bytes.length,
+        sha256: createHash('sha256').update(bytes).digest('hex'),
+      };
+    const sealed = strToU8(JSON.stringify({ ...manifest, ...more }));
+    return zipSync({ ...files, ...others, 'manifest.json': sealed });
+  }
+
+  /** The lines of what is kept, each as something else. */
+  const keptAs = (
+    files: Record<string, Uint8Array>,
+    other: (line: Record<string, unknown>) => unknown,
+    name = 'keepers.jsonl',
+  ): Record<string, Uint8Array> => ({
+    [name]: strToU8(
+      strFromU8(files[name] ?? new Uint8Array())
+        .split('\n')
+        .map((line) => JSON.stringify(other(JSON.parse(line) as Record<string, unknown>)))
+        .join('\n'),
+    ),
+  });
+
+  test('of the first version, which did not say how things were kept, comes back as the fifth schema', async () => {
+    const archive = await backup(full);
+    const files = unzipSync(archive);
+    const silent = ({ schema: _, ...line }: Record<string, unknown>): unknown => line;
+    const first = resealed(
+      files,
+      { ...keptAs(files, silent), ...keptAs(files, silent, 'families.jsonl') },
+      { version: 1 },
+    );
+    const other = await testServer('garnish_first_archive');
+    try {
+      expect(await (await restore(other, first)).json()).toMatchObject({ keepers: 1, families: 1 });
+      const kept = content(await backup(other));
+      expect(kept['keepers.jsonl']).toContain('"schema" : 5');
+      expect(kept['families.jsonl']).toContain('"schema" : 5');
+    } finally {
+      await other.close();
+    }
+  }, 30_000);
+
   test.each<[string, (files: Record<string, Uint8Array>) => Uint8Array, string]>([
     ['is none', () => strToU8('not a zip'), 'no archive that can be unpacked'],
     ['has no manifest', ({ 'manifest.json': _, ...files }) => zipSync(files), 'no manifest'],
@@ -156,17 +208,27 @@ describe('an archive', () => {
         const bytes = strToU8(
           text.replace(/"document" ?: ?\{/, '"document": {"constructor": {"x": 1}, '),
         );
-        const manifest = manifestOf(files);
-        const { createHash } = process.getBuiltinModule('node:crypto');
-        const sha256 = createHash('sha256').update(bytes).digest('hex');
-        manifest.files[name] = { bytes: bytes.length, sha256 };
-        return zipSync({
-          ...files,
-          [name]: bytes,
-          'manifest.json': strToU8(JSON.stringify(manifest)),
-        });
+        return resealed(files, { [name]: bytes });
       },
       'every object has',
+    ],
+    [
+      'was kept under a schema that is not known here',
+      (files) =>
+        resealed(
+          files,
+          keptAs(files, (line) => ({ ...line, schema: SCHEMA + 1 })),
+        ),
+      'keepers.jsonl is not of its form',
+    ],
+    [
+      'holds a pair that is none',
+      (files) =>
+        resealed(
+          files,
+          keptAs(files, (line) => ({ ...line, content: { heading: 1 } })),
+        ),
+      'keepers.jsonl holds something that is not of its form',
     ],
   ])('that %s is refused in words, and nothing is changed', async (_, spoil, words) => {
     const archive = await backup(empty);

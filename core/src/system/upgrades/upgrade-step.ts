@@ -10,7 +10,15 @@ export interface UpgradeStep {
   readonly document: (document: Raw) => Raw;
   /** A change that was made under the older schema, in its place and in its value. */
   readonly operation: (operation: Operation) => Operation;
+  /**
+   * What is kept beside systems, by its kind, where this step changes the form of it. A step that changes the
+   * families in documents changes those in kept pairs, and kept families, here.
+   */
+  readonly kept?: Partial<Readonly<Record<KeptKind, (content: unknown) => unknown>>>;
 }
+
+/** What is kept beside systems: pairs and palettes set aside, families that somebody brought. */
+export type KeptKind = 'pair' | 'palette' | 'family';
 
 export const isRaw = (value: unknown): value is Raw =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

@@ -1,4 +1,3 @@
-export const root: string;
 export function prepare(): void;
 export function nodeProblem(version: string): string | undefined;
 export function diskProblem(freeMb: number, folder: string): string | undefined;

@@ -6,7 +6,7 @@ import { existsSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-export const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
+const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 
 const say = (words) => console.log(`garnish: ${words}`);
 

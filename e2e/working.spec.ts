@@ -1,3 +1,4 @@
+import { viewAddresses } from '@garnish/core/system/areas';
 import {
   BRACKWATER,
   copyOf,
@@ -279,21 +280,6 @@ test('a file that is dropped beside its place changes nothing, and the page stay
   expect(prevented).toBe(true);
 });
 
-/** Each view of each area, as the address names it. */
-const VIEWS = [
-  'brief',
-  ...['families', 'pairs', 'set aside', 'close look', 'delivery'].map((id) => `fonts?view=${id}`),
-  ...['decide', 'table', 'words'].map((id) => `type?view=${id}`),
-  ...['palette', 'roles', 'contrast', 'pictures', 'displays', 'whole'].map(
-    (id) => `color?view=${id}`,
-  ),
-  ...['scale', 'roles', 'grid', 'page', 'shape', 'depth', 'motion', 'check', 'classes'].map(
-    (id) => `space?view=${id}`,
-  ),
-  'tokens',
-  'review',
-];
-
 /** What is too small to be hit, too narrow to write in, or out of reach; empty where all is well. */
 function misfits(): readonly string[] {
   const found: string[] = [];
@@ -332,7 +318,7 @@ test('at 320 px nothing scrolls sideways and every control of every view can be 
   test.slow();
   const id = await copyOf(request, BRACKWATER);
   await page.setViewportSize({ width: 320, height: 640 });
-  for (const view of VIEWS) {
+  for (const view of viewAddresses()) {
     await page.goto(`/systems/${id}/${view}`);
     await expect(page.locator('main h2').first()).toBeAttached();
     await expect.poll(() => page.evaluate(misfits), { message: view }).toEqual([]);

@@ -2,6 +2,7 @@
  * Takes the current picture of each main view from the demo data. Names as arguments take only
  * those; `--to FOLDER` puts them somewhere else, `--size 1680x1050` takes them at another size.
  */
+import { AREAS, type AreaId } from '@garnish/core/system/areas';
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
@@ -24,9 +25,16 @@ const KESTREL = 'Kestrel Hill Planetarium';
 const TALLOW = 'Tallow Lane Candles';
 const NIGHT = { look: 'night' };
 
+/** Areas that say more of another system, or with something open. */
+const TELLING: ReadonlyMap<AreaId, Partial<View>> = new Map<AreaId, Partial<View>>([
+  ['tokens', { area: 'tokens?token=button.background' }],
+  ['review', { system: TALLOW }],
+]);
+
 const VIEWS: readonly View[] = [
   { name: 'systems' },
-  { name: 'fonts', system: BRACKWATER, area: 'fonts' },
+  // Each area once as it opens; where that says little, with something open in it.
+  ...AREAS.map(({ id }): View => ({ name: id, system: BRACKWATER, area: id, ...TELLING.get(id) })),
   {
     name: 'pairs',
     system: BRACKWATER,
@@ -39,10 +47,6 @@ const VIEWS: readonly View[] = [
       await page.keyboard.press('Home');
     },
   },
-  { name: 'brief', system: BRACKWATER, area: 'brief' },
-  { name: 'type', system: BRACKWATER, area: 'type' },
-  { name: 'color', system: BRACKWATER, area: 'color' },
-  { name: 'space', system: BRACKWATER, area: 'space' },
   {
     name: 'space-roles',
     system: BRACKWATER,
@@ -68,8 +72,6 @@ const VIEWS: readonly View[] = [
     preferences: { proofDrawn: 'spaces' },
     act: (page) => page.getByText(/elements at .* px, measured in/).waitFor(),
   },
-  { name: 'tokens', system: BRACKWATER, area: 'tokens?token=button.background' },
-  { name: 'review', system: TALLOW, area: 'review' },
   {
     name: 'type-night',
     system: KESTREL,

@@ -1,15 +1,44 @@
-/**
- * The areas of the work, in its order: where decisions are made, and where what came of them is looked at.
- * Everything that goes through all areas (router, strip, search, findings, tests, pictures) reads this list.
- */
-export const AREA_NAMES = [
-  { id: 'brief', name: 'Brief' },
-  { id: 'fonts', name: 'Fonts' },
-  { id: 'type', name: 'Type' },
-  { id: 'color', name: 'Color' },
-  { id: 'space', name: 'Space' },
-  { id: 'tokens', name: 'Tokens' },
-  { id: 'review', name: 'Review' },
-] as const;
+import type { Area, AreaView } from './areas/area.ts';
+import { brief } from './areas/brief.ts';
+import { color } from './areas/color.ts';
+import { fonts } from './areas/fonts.ts';
+import { review } from './areas/review.ts';
+import { space } from './areas/space.ts';
+import { tokens } from './areas/tokens.ts';
+import { type } from './areas/type.ts';
+import type { StyleDocument } from './document.ts';
 
-export type AreaId = (typeof AREA_NAMES)[number]['id'];
+/**
+ * The areas of the work, in its order; a new one is a file and a line here. Everything that goes through all
+ * areas (addresses, strip, search, findings, tests, pictures) reads this list.
+ */
+export const AREAS = [
+  brief,
+  fonts,
+  type,
+  color,
+  space,
+  tokens,
+  review,
+] as const satisfies readonly Area[];
+
+export type AreaId = (typeof AREAS)[number]['id'];
+
+/** The views of an area by its id. */
+export type ViewsOf<Id extends AreaId> = Extract<
+  (typeof AREAS)[number],
+  { readonly id: Id }
+>['views'];
+
+/** The area in which a place of the document is decided; Tokens for one that is decided nowhere. */
+export function areaOf(path: string): AreaId {
+  const part = path.split('/')[1] ?? '';
+  const list: readonly (Area & { readonly id: AreaId })[] = AREAS;
+  return list.find(({ decides }) => decides.includes(part as keyof StyleDocument))?.id ?? 'tokens';
+}
+
+/** Each view of each area as the address has it, behind that of the system; an area without views once. */
+export const viewAddresses = (): readonly string[] =>
+  AREAS.flatMap(({ id, views }: Area & { readonly views: readonly AreaView[] }) =>
+    views.length === 0 ? [id] : views.map((view) => `${id}?view=${encodeURIComponent(view.id)}`),
+  );

@@ -139,7 +139,7 @@ describe('the demo', () => {
     ]),
   );
 
-  test('has a finished system, one with a little left, and one in which every check finds something', () => {
+  test('has a finished system, one with a little left, and one with nine kinds of findings', () => {
     expect(found.get('Kestrel Hill Planetarium')).toEqual([]);
     expect(found.get('Brackwater Ferries')).toEqual(['alike']);
     expect(new Set(found.get('Tallow Lane Candles'))).toEqual(

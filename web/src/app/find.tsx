@@ -1,8 +1,9 @@
 import { DOWNLOADS } from '@garnish/core/formats/formats';
-import { inOrder } from '@garnish/core/system/document';
+import { AREAS } from '@garnish/core/system/areas';
+import type { Area } from '@garnish/core/system/areas/area';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { AREAS } from '../areas/areas.ts';
+import { AREA_PAGES } from '../areas/areas.ts';
 import { decisionAddress, findingAddress } from '../findings/address.ts';
 import type { SystemState, SystemStore } from '../system/store.ts';
 import { useStore, useSystem } from '../system/system-context.ts';
@@ -22,47 +23,11 @@ function entriesOf(
   store: SystemStore,
   go: (address: string) => void,
 ): Entry[] {
-  const { color, layout, space, type } = decided.document;
-  const decision = (name: string, path: string): Entry => ({
-    kind: 'decision',
-    name,
-    run: () => go(decisionAddress(path)),
-  });
   return [
-    ...AREAS.map((area): Entry => ({ kind: 'area', name: area.name, run: () => go(area.id) })),
-    decision('Heading face', '/fonts/roles/heading/family'),
-    decision('Text face', '/fonts/roles/text/family'),
-    decision('Label face', '/fonts/roles/label'),
-    decision('Pair for narrow screens', '/fonts/narrow'),
-    ...inOrder(type.anchors).flatMap(([anchor, { width }]) => [
-      decision(`Base at ${width} px`, `/type/anchors/items/${anchor}/base`),
-      decision(`Ratio at ${width} px`, `/type/anchors/items/${anchor}/ratio`),
-    ]),
-    ...inOrder(type.roles).map(([role, { name }]) =>
-      decision(`Text role ${name}`, `/type/roles/items/${role}`),
+    ...AREA_PAGES.map((area): Entry => ({ kind: 'area', name: area.name, run: () => go(area.id) })),
+    ...AREAS.flatMap(({ named }: Area) => named?.(decided.document) ?? []).map(
+      ({ name, path }): Entry => ({ kind: 'decision', name, run: () => go(decisionAddress(path)) }),
     ),
-    ...inOrder(color.sources).map(([source, { name }]) =>
-      decision(`Color ${name}`, `/color/sources/items/${source}/value`),
-    ),
-    ...inOrder(color.roles).map(([role, { name }]) =>
-      decision(`Color role ${name}`, `/color/roles/items/${role}`),
-    ),
-    decision('Base unit of space', '/space/unit'),
-    ...inOrder(space.steps).map(([step, { name }]) =>
-      decision(`Space step ${name}`, `/space/steps/items/${step}`),
-    ),
-    ...inOrder(space.roles).map(([role, { name }]) =>
-      decision(`Space role ${name}`, `/space/roles/items/${role}`),
-    ),
-    decision('Column grid', '/layout/grid'),
-    ...inOrder(layout.breakpoints).map(([breakpoint, { name }]) =>
-      decision(`Breakpoint ${name}`, `/layout/breakpoints/items/${breakpoint}`),
-    ),
-    decision('Logo', '/layout/logo'),
-    decision('Radii', '/shape/radii'),
-    decision('Light and shadows', '/shape/light'),
-    decision('Durations', '/shape/durations'),
-    decision('Utility classes', '/space/utilities'),
     ...findings.map((finding): Entry => ({
       kind: 'finding',
       name: finding.title,

@@ -1,5 +1,5 @@
 import { createBrowserRouter, Navigate, useParams, useRouteError } from 'react-router';
-import { AREAS, FIRST_AREA } from '../areas/areas.ts';
+import { AREA_PAGES, FIRST_AREA } from '../areas/areas.ts';
 import { StoragePage } from '../list/storage-page.tsx';
 import { SystemsPage } from '../list/systems-page.tsx';
 import { OpenSystem } from '../system/open-system.tsx';
@@ -32,7 +32,7 @@ export const router = createBrowserRouter([
         element: <SystemRoute />,
         children: [
           { index: true, element: <Navigate to={FIRST_AREA} replace /> },
-          ...AREAS.map(({ id, Area }) => ({ path: id, element: <Area /> })),
+          ...AREA_PAGES.map(({ id, Area }) => ({ path: id, element: <Area /> })),
           {
             path: '*',
             element: <Message title="There is no such area" detail="Choose one above." />,

@@ -4,7 +4,7 @@ import { chosenFaces } from '@garnish/core/system/faces';
 import { fluidPx } from '@garnish/core/type/fluid';
 import type { ComponentType } from 'react';
 import { NavLink } from 'react-router';
-import { AREAS, type AreaId } from '../areas/areas.ts';
+import { AREA_PAGES, type AreaId } from '../areas/areas.ts';
 import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { useFace } from '../ui/use-face.ts';
 
@@ -153,7 +153,7 @@ export function Strip() {
       aria-label="Areas"
       className="flex overflow-x-auto border-t border-line px-4 max-lg:border-b"
     >
-      {AREAS.map(({ id, name }) => {
+      {AREA_PAGES.map(({ id, name }) => {
         const Picture = PICTURES[id];
         return (
           <NavLink

@@ -1,4 +1,4 @@
-import { AREA_NAMES, type AreaId } from '@garnish/core/system/areas';
+import { AREAS, type AreaId } from '@garnish/core/system/areas';
 import type { ComponentType } from 'react';
 import { lazyPart } from '../ui/patient.ts';
 
@@ -22,10 +22,10 @@ const PARTS: Readonly<Record<AreaId, () => Promise<{ readonly default: Component
 };
 
 /** The areas in the order of the work. */
-export const AREAS: readonly AreaEntry[] = AREA_NAMES.map(({ id, name }) => ({
+export const AREA_PAGES: readonly AreaEntry[] = AREAS.map(({ id, name }) => ({
   id,
   name,
   Area: lazyPart(PARTS[id]),
 }));
 
-export const FIRST_AREA: AreaId = AREA_NAMES[0].id;
+export const FIRST_AREA: AreaId = AREAS[0].id;

@@ -1,10 +1,8 @@
+import type { AreaView } from '@garnish/core/system/areas/area';
 import { useSearchParams } from 'react-router';
 
-export interface View<Id extends string> {
+interface View<Id extends string> extends AreaView {
   readonly id: Id;
-  readonly name: string;
-  /** The places of the document that are decided in it. */
-  readonly at: readonly string[];
 }
 
 /**
@@ -12,7 +10,7 @@ export interface View<Id extends string> {
  * in which the decision of the address (`?at=`) is made, else the first.
  */
 export function useView<Id extends string>(
-  views: readonly [View<Id>, ...View<Id>[]],
+  views: readonly [View<Id>, ...(readonly View<Id>[])],
 ): readonly [view: Id, open: (id: Id) => void] {
   const [parameters, setParameters] = useSearchParams();
   const named = views.find(({ id }) => id === parameters.get('view'));
@@ -26,13 +24,21 @@ export function useView<Id extends string>(
   return [view.id, (id) => setParameters({ view: id })];
 }
 
+/** The ids of views, for an area that shows them as one choice among its sections. */
+export const viewIds = <Id extends string>(
+  views: readonly [View<Id>, ...(readonly View<Id>[])],
+): readonly [Id, ...(readonly Id[])] => {
+  const [first, ...others] = views;
+  return [first.id, ...others.map(({ id }) => id)];
+};
+
 /**
  * One of several ways in the address, under a name of its own; the first where it names none. What else
  * the address says of the same area stays, but not the decision that led here.
  */
 export function useInAddress<Id extends string>(
   name: string,
-  ids: readonly [Id, ...Id[]],
+  ids: readonly [Id, ...(readonly Id[])],
 ): readonly [Id, (id: Id) => void] {
   const [parameters, setParameters] = useSearchParams();
   const named = ids.find((id) => id === parameters.get(name));

@@ -1,6 +1,8 @@
+import type { ViewsOf } from '@garnish/core/system/areas';
+import { color } from '@garnish/core/system/areas/color';
 import { useSystem } from '../../system/system-context.ts';
 import { Bench } from '../../ui/bench.tsx';
-import { useView, Views, type View } from '../../ui/views.tsx';
+import { useView, Views } from '../../ui/views.tsx';
 import { ContrastView } from './contrast-view.tsx';
 import { DisplaysView } from './displays-view.tsx';
 import { PaletteView } from './palette-view.tsx';
@@ -8,20 +10,8 @@ import { PicturesView } from './pictures-view.tsx';
 import { RolesView } from './roles-view.tsx';
 import { WholeView } from './whole-view.tsx';
 
-type ViewId = 'palette' | 'roles' | 'contrast' | 'pictures' | 'displays' | 'whole';
-
-const VIEWS: readonly [View<ViewId>, ...View<ViewId>[]] = [
-  {
-    id: 'palette',
-    name: 'Palette',
-    at: ['/color/sources', '/color/neutral', '/color/gradients', '/color/rungNames'],
-  },
-  { id: 'roles', name: 'Roles', at: ['/color/roles', '/color/darkChroma', '/color/plainLinks'] },
-  { id: 'contrast', name: 'Contrast', at: ['/color/texts'] },
-  { id: 'pictures', name: 'Pictures', at: ['/color/veils', '/content/artwork'] },
-  { id: 'displays', name: 'Displays', at: [] },
-  { id: 'whole', name: 'Whole', at: ['/color'] },
-];
+const VIEWS = color.views;
+type ViewId = ViewsOf<'color'>[number]['id'];
 
 const SHOWN: Readonly<Record<ViewId, () => React.JSX.Element>> = {
   palette: PaletteView,

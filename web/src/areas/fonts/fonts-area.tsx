@@ -1,3 +1,4 @@
+import { fonts } from '@garnish/core/system/areas/fonts';
 import {
   hasItalic,
   isFirst,
@@ -17,7 +18,7 @@ import { useDecided, useStore, useSystem } from '../../system/system-context.ts'
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFace } from '../../ui/use-face.ts';
-import { useInAddress } from '../../ui/views.tsx';
+import { useInAddress, viewIds } from '../../ui/views.tsx';
 import { choiceAt, languageName, nameOf, pathOf, targetAt, type Target } from './choosing.ts';
 import { CloseLook } from './close-look.tsx';
 import { Delivery } from './delivery.tsx';
@@ -127,7 +128,7 @@ function Chosen({ target }: { readonly target: Target }) {
   );
 }
 
-const VIEWS = ['families', 'pairs', 'set aside', 'close look', 'delivery'] as const;
+const VIEWS = viewIds(fonts.views);
 
 /** What the pairs are ranked by, in a line, with the way to change it. */
 function BriefFact() {

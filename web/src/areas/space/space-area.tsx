@@ -1,6 +1,8 @@
+import type { ViewsOf } from '@garnish/core/system/areas';
+import { space } from '@garnish/core/system/areas/space';
 import { useSystem } from '../../system/system-context.ts';
 import { Bench } from '../../ui/bench.tsx';
-import { useView, Views, type View } from '../../ui/views.tsx';
+import { useView, Views } from '../../ui/views.tsx';
 import { CheckView } from './check-view.tsx';
 import { ClassesView } from './classes-view.tsx';
 import { DepthView } from './depth-view.tsx';
@@ -11,32 +13,8 @@ import { RolesView } from './roles-view.tsx';
 import { ScaleView } from './scale-view.tsx';
 import { ShapeView } from './shape-view.tsx';
 
-type ViewId =
-  'scale' | 'roles' | 'grid' | 'page' | 'shape' | 'depth' | 'motion' | 'check' | 'classes';
-
-const VIEWS: readonly [View<ViewId>, ...View<ViewId>[]] = [
-  {
-    id: 'scale',
-    name: 'Scale',
-    at: ['/space/unit', '/space/steps', '/space/series', '/space/scale', '/space/names'],
-  },
-  { id: 'roles', name: 'Roles', at: ['/space/roles'] },
-  { id: 'grid', name: 'Grid', at: ['/layout/grid', '/layout/breakpoints'] },
-  { id: 'page', name: 'Page', at: ['/layout', '/content/pattern'] },
-  {
-    id: 'shape',
-    name: 'Shape',
-    at: ['/shape/radii', '/shape/corners', '/shape/borders', '/shape/edges', '/shape/icon'],
-  },
-  {
-    id: 'depth',
-    name: 'Depth',
-    at: ['/shape/light', '/shape/dark', '/shape/shadows', '/shape/cards'],
-  },
-  { id: 'motion', name: 'Motion', at: ['/shape'] },
-  { id: 'check', name: 'Check', at: ['/space/parts', '/space/limits'] },
-  { id: 'classes', name: 'Classes', at: ['/space/utilities'] },
-];
+const VIEWS = space.views;
+type ViewId = ViewsOf<'space'>[number]['id'];
 
 const SHOWN: Readonly<Record<ViewId, () => React.JSX.Element>> = {
   scale: ScaleView,

@@ -1,3 +1,4 @@
+import { type } from '@garnish/core/system/areas/type';
 import { lineAt } from '@garnish/core/checks/lines';
 import { inOrder } from '@garnish/core/system/document';
 import { usePreferences } from '../../ui/preferences.ts';
@@ -8,7 +9,7 @@ import { Later, useDecidedLater, useSystem } from '../../system/system-context.t
 import type { SystemState } from '../../system/store.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { useInAddress } from '../../ui/views.tsx';
+import { useInAddress, viewIds } from '../../ui/views.tsx';
 import { LineHeightCurve } from '../../charts/line-height-curve.tsx';
 import { Anchors } from './anchors.tsx';
 import { ByHand } from './by-hand.tsx';
@@ -40,7 +41,7 @@ function LineLength() {
 /** While a slider moves, the proof comes first, the rest as soon as there is time. */
 const decidedOf = ({ decided }: SystemState) => decided;
 
-const VIEWS = ['decide', 'table', 'words'] as const;
+const VIEWS = viewIds(type.views);
 const TOOLS = ['convert a length', 'read a scale from sizes'] as const;
 
 /** Sizes at two and more screen widths, every role's place on the scale between, and what is proved. */

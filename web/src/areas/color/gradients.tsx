@@ -6,14 +6,13 @@ import {
   GRADIENT_SPACES,
   lowestContrast,
 } from '@garnish/core/color/gradient';
-import type { DerivedGradient } from '@garnish/core/derive/derived';
 import { adding, removing } from '@garnish/core/system/collection';
-import { inOrder } from '@garnish/core/system/document';
+import { inOrder, type Gradient } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { RoleSelect } from './role-select.tsx';
@@ -25,31 +24,33 @@ const WIDE_BAND_PX = 14;
 const STRIPS = 96;
 
 interface EditorProps {
-  readonly gradient: DerivedGradient;
+  readonly id: string;
+  readonly decided: Gradient;
 }
 
 /** One gradient: its stops, the space it runs in, what the eye would stumble over, and text on it. */
-function GradientEditor({ gradient }: EditorProps) {
+const GradientEditor = memo(function GradientEditor({ id, decided }: EditorProps) {
   const store = useStore();
-  const decided = useDecided(['brief', 'color'], ['colors']);
+  const roles = useSystem((state) => state.decided.document.color.roles);
+  const conformance = useSystem((state) => state.decided.document.brief.conformance);
+  const { colors } = useDecidedLater([], ['colors']).derived;
   const { proofTheme: mode } = usePreferences();
-  const { id, name, space, angle } = gradient;
+  const { name, space, angle, stops: decidedStops } = decided;
   const path = `/color/gradients/items/${id}`;
-  const { color, brief } = decided.document;
-  const decidedStops = color.gradients.items[id]?.stops;
-  const roles = inOrder(color.roles);
   const [text, setText] = useState('text');
   const stops = useMemo(
-    () => gradient.stops.map(({ at, role }) => ({ at, color: role.colors[mode] })),
-    [gradient, mode],
+    () =>
+      inOrder(decidedStops)
+        .map(([, { at, color }]) => ({ at, color: colors.get(color)?.colors[mode] ?? '#000000' }))
+        .sort((one, other) => one.at - other.at),
+    [decidedStops, colors, mode],
   );
   // While a color moves, what is measured along the gradient follows when there is time.
   const calm = useDeferredValue(stops);
   const facts = useMemo(() => gradientFacts(calm, space, LENGTH_PX), [calm, space]);
-  const ink = useDeferredValue(decided.derived.colors.get(text)?.colors[mode]);
+  const ink = useDeferredValue(colors.get(text)?.colors[mode]);
   const lowest = useMemo(() => ink && lowestContrast(calm, space, ink), [calm, space, ink]);
-  const needed = brief.conformance === 'AAA' ? 7 : 4.5;
-  if (!decidedStops) return null;
+  const needed = conformance === 'AAA' ? 7 : 4.5;
   const set = (part: string, value: string | number, label: string, gesture?: string): void => {
     store.change(
       [{ op: 'replace', path: `${path}/${part}`, value }],
@@ -63,7 +64,7 @@ function GradientEditor({ gradient }: EditorProps) {
     store.change(
       adding(`${path}/stops`, decidedStops, stop, {
         at: 0.5,
-        color: last?.color ?? roles[0]?.[0] ?? 'page',
+        color: last?.color ?? roles.order[0] ?? 'page',
       }),
       `another color in ${name}`,
     );
@@ -97,7 +98,7 @@ function GradientEditor({ gradient }: EditorProps) {
           aria-label={`Remove gradient ${name}`}
           onClick={() =>
             store.change(
-              removing('/color/gradients', color.gradients, id),
+              removing('/color/gradients', store.state().decided.document.color.gradients, id),
               `without gradient ${name}`,
             )
           }
@@ -142,7 +143,7 @@ function GradientEditor({ gradient }: EditorProps) {
           >
             <span
               className="h-4"
-              style={{ background: decided.derived.colors.get(role)?.colors[mode] }}
+              style={{ background: colors.get(role)?.colors[mode] }}
               aria-hidden
             />
             <RoleSelect
@@ -220,16 +221,15 @@ function GradientEditor({ gradient }: EditorProps) {
       )}
     </div>
   );
-}
+});
 
 /** Gradients between roles, which follow them into both themes. */
-export function Gradients() {
+export const Gradients = memo(function Gradients() {
   const store = useStore();
   const { gradients, roles } = useSystem(({ decided }) => ({
     gradients: decided.document.color.gradients,
     roles: decided.document.color.roles,
   }));
-  const derived = useSystem(({ decided }) => decided.derived.gradients);
   const add = (): void => {
     const id = `gradient-${crypto.randomUUID().slice(0, 8)}`;
     const has = (role: string): string =>
@@ -249,15 +249,15 @@ export function Gradients() {
   };
   return (
     <>
-      {derived.length === 0 && (
+      {gradients.order.length === 0 && (
         <p className="pb-1 text-quiet">None yet. A gradient runs between two roles or more.</p>
       )}
-      {derived.map((gradient) => (
-        <GradientEditor key={gradient.id} gradient={gradient} />
+      {inOrder(gradients).map(([id, decided]) => (
+        <GradientEditor key={id} id={id} decided={decided} />
       ))}
       <button type="button" className="act gap-1" onClick={add}>
         <Plus size={13} aria-hidden /> Another gradient
       </button>
     </>
   );
-}
+});

@@ -14,7 +14,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { keptPalette } from '@garnish/core/system/keeper';
 import { jsonOf } from '@garnish/core/system/patch';
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import useSWR from 'swr';
 import * as z from 'zod/mini';
 import { get, send } from '../../api/client.ts';
@@ -103,7 +103,7 @@ function Row({ name, words, colors, onTake, onLetGo }: RowProps) {
 }
 
 /** Palettes set aside across systems and those that are shipped: searched, taken from, read, saved. */
-export function Palettes() {
+export const Palettes = memo(function Palettes() {
   const store = useStore();
   const decided = useDecidedLater(['color', 'name']);
   const { sources } = decided.document.color;
@@ -271,4 +271,4 @@ export function Palettes() {
       )}
     </FileDrop>
   );
-}
+});

@@ -2,22 +2,24 @@ import type { RampShape } from '@garnish/core/color/ramp';
 import type { Hex } from '@garnish/core/color/srgb';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore } from '../../system/system-context.ts';
+import { useStore, useSystem } from '../../system/system-context.ts';
 import { RampDrawing } from './ramp-drawing.tsx';
 
 interface RampEditorProps {
+  /** The id of the ramp that comes of it. */
+  readonly id: string;
   readonly name: string;
   /** Where the shape is decided in the document. */
   readonly path: string;
   readonly decided: Partial<RampShape> | undefined;
   readonly usual: RampShape;
-  readonly colors: readonly Hex[];
   readonly source?: Hex;
 }
 
 /** How a ramp runs: its ends, its chroma and its hue towards both, and every rung by hand. */
-export function RampEditor({ name, path, decided, usual, colors, source }: RampEditorProps) {
+export function RampEditor({ id, name, path, decided, usual, source }: RampEditorProps) {
   const store = useStore();
+  const colors = useSystem((state) => state.decided.derived.ramps.get(id)?.colors);
   const shape: RampShape = { ...usual, ...decided };
   const changing = (part: Partial<RampShape>): Patch => [
     { op: 'add', path, value: jsonOf({ ...decided, ...part }) },
@@ -42,7 +44,7 @@ export function RampEditor({ name, path, decided, usual, colors, source }: RampE
     <div role="group" aria-label={`Run of ${name}`} className="mt-2 border-s border-line ps-3">
       <RampDrawing
         name={name}
-        colors={colors}
+        colors={colors ?? []}
         shape={shape}
         onChange={(part, gesture) => store.change(changing(part), `ramp of ${name}`, { gesture })}
         {...(source !== undefined && { source })}

@@ -1,6 +1,6 @@
 import { inOrder } from '@garnish/core/system/document';
 import type { ReactNode } from 'react';
-import { useDecided } from '../../system/system-context.ts';
+import { useSystem } from '../../system/system-context.ts';
 
 interface RoleSelectProps {
   readonly label: string;
@@ -19,7 +19,7 @@ interface RoleSelectProps {
 /** One of the color roles. */
 export function RoleSelect(props: RoleSelectProps) {
   const { label, value, onChange, bare = false, className = '', disabled, among, children } = props;
-  const decided = useDecided(['color']);
+  const roles = useSystem(({ decided }) => decided.document.color.roles);
   const select = (
     <select
       className={`select ${bare ? 'bare' : 'w-full'} ${className}`}
@@ -29,7 +29,7 @@ export function RoleSelect(props: RoleSelectProps) {
       onChange={(event) => onChange(event.currentTarget.value)}
     >
       {children}
-      {inOrder(decided.document.color.roles)
+      {inOrder(roles)
         .filter(([id]) => among?.includes(id) ?? true)
         .map(([id, { name }]) => (
           <option key={id} value={id}>

@@ -3,7 +3,7 @@ import { colorName, uniqueName } from '@garnish/core/color/names';
 import type { Hex } from '@garnish/core/color/srgb';
 import { adding } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { useDecidedLater, useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { UnreadablePicture } from '../../ui/picture.ts';
@@ -22,7 +22,7 @@ const percent = (share: number): string =>
   share < 0.01 ? `${(share * 100).toFixed(1)} %` : `${Math.round(share * 100)} %`;
 
 /** Colors out of a logo or a picture: dropped, pasted or chosen, each taken with a click. */
-export function Sample() {
+export const Sample = memo(function Sample() {
   const store = useStore();
   const decided = useDecidedLater(['color']);
   const { sources } = decided.document.color;
@@ -148,4 +148,4 @@ export function Sample() {
       )}
     </FileDrop>
   );
-}
+});

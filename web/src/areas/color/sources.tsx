@@ -1,20 +1,22 @@
 import { NEUTRAL_SHAPE, USUAL_SHAPE, type RampShape } from '@garnish/core/color/ramp';
 import { colorName } from '@garnish/core/color/names';
 import type { Hex } from '@garnish/core/color/srgb';
-import type { DerivedRamp } from '@garnish/core/derive/derived';
 import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { Plus, X } from 'lucide-react';
-import { memo, useCallback, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useDecided, useStore } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystemLater } from '../../system/system-context.ts';
 import { ColorField } from '../../ui/color-field.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { RampEditor } from './ramp-editor.tsx';
 import { Related } from './related.tsx';
 
-function RampBands({ ramp }: { readonly ramp: DerivedRamp }) {
+/** A ramp from paper to ink; it follows what the hand moves a moment later. */
+function RampBands({ id }: { readonly id: string }) {
+  const ramp = useSystemLater(({ decided }) => decided.derived.ramps.get(id));
+  if (!ramp) return null;
   const { colors, seat, name, rungNames } = ramp;
   return (
     <div>
@@ -44,13 +46,18 @@ function RampBands({ ramp }: { readonly ramp: DerivedRamp }) {
   );
 }
 
+/** What a color is called in words; found a moment later. */
+function ColorName({ value }: { readonly value: Hex }) {
+  const calm = useDeferredValue(value);
+  return useMemo(() => colorName(calm), [calm]);
+}
+
 /** What another color begins as. */
 const NEW_COLOR: Hex = '#5b6c8f';
 
 interface SourceProps {
   readonly id: string;
   readonly source: StyleDocument['color']['sources']['items'][string];
-  readonly ramp: DerivedRamp | undefined;
   readonly removable: boolean;
   readonly isRampOpen: boolean;
   readonly isRelatedOpen: boolean;
@@ -61,7 +68,7 @@ interface SourceProps {
 
 /** A color with its ramp; drawn anew only when one of them is another. */
 const Source = memo(function Source(props: SourceProps) {
-  const { id, source, ramp, removable, isRampOpen, isRelatedOpen } = props;
+  const { id, source, removable, isRampOpen, isRelatedOpen } = props;
   const { onRamp, onRelated, onTake } = props;
   const { name, value, wide, ramp: shape } = source;
   const store = useStore();
@@ -117,7 +124,7 @@ const Source = memo(function Source(props: SourceProps) {
           </button>
         )}
       </div>
-      {ramp && <RampBands ramp={ramp} />}
+      <RampBands id={id} />
       <p className="flex flex-wrap items-center gap-x-4 text-xs">
         <button
           type="button"
@@ -137,15 +144,17 @@ const Source = memo(function Source(props: SourceProps) {
           Related colors
           <span className="sr-only"> of {name}</span>
         </button>
-        <span className="grow truncate text-end text-quiet">{colorName(value)}</span>
+        <span className="grow truncate text-end text-quiet">
+          <ColorName value={value} />
+        </span>
       </p>
-      {ramp && isRampOpen && (
+      {isRampOpen && (
         <RampEditor
+          id={id}
           name={name}
           path={`/color/sources/items/${id}/ramp`}
           decided={shape as Partial<RampShape> | undefined}
           usual={USUAL_SHAPE}
-          colors={ramp.colors}
           source={value}
         />
       )}
@@ -155,9 +164,9 @@ const Source = memo(function Source(props: SourceProps) {
 });
 
 /** The colors that everything comes from, each with its ramp, and the neutrals they tint. */
-export function Sources() {
+export const Sources = memo(function Sources() {
   const store = useStore();
-  const decided = useDecided(['color'], ['ramps']);
+  const decided = useDecided(['color']);
   const [open, setOpen] = useState<string>();
   const [related, setRelated] = useState<string>();
   const toggleRamp = useCallback(
@@ -169,16 +178,18 @@ export function Sources() {
     [],
   );
   const { sources, neutral, roles } = decided.document.color;
-  const { ramps } = decided.derived;
-  const inUse = (id: string): boolean =>
-    neutral.source === id ||
-    inOrder(roles).some(([, { light, dark }]) =>
-      [light, dark].some(
-        (paint) =>
-          ((paint.kind === 'rung' || paint.kind === 'near') && paint.ramp === id) ||
-          (paint.kind === 'source' && paint.source === id),
-      ),
+  /** The sources that roles or the neutrals are made of. */
+  const used = useMemo(() => {
+    const paints = inOrder(roles).flatMap(([, { light, dark }]) => [light, dark]);
+    const named = paints.map((paint) =>
+      paint.kind === 'rung' || paint.kind === 'near'
+        ? paint.ramp
+        : paint.kind === 'source'
+          ? paint.source
+          : undefined,
     );
+    return new Set([neutral.source, ...named]);
+  }, [neutral.source, roles]);
 
   const add = useCallback(
     (value: Hex, called?: string): void => {
@@ -190,7 +201,6 @@ export function Sources() {
     [store],
   );
 
-  const neutralRamp = ramps.get(NEUTRAL);
   return (
     <div className="grid gap-3">
       {inOrder(sources).map(([id, source]) => (
@@ -198,8 +208,7 @@ export function Sources() {
           key={id}
           id={id}
           source={source}
-          ramp={ramps.get(id)}
-          removable={sources.order.length > 1 && !inUse(id)}
+          removable={sources.order.length > 1 && !used.has(id)}
           isRampOpen={open === id}
           isRelatedOpen={related === id}
           onRamp={toggleRamp}
@@ -258,7 +267,7 @@ export function Sources() {
             unit="%"
           />
         </div>
-        {neutralRamp && <RampBands ramp={neutralRamp} />}
+        <RampBands id={NEUTRAL} />
         <p className="text-xs">
           <button
             type="button"
@@ -270,16 +279,16 @@ export function Sources() {
             <span className="sr-only"> of {neutral.name}</span>
           </button>
         </p>
-        {neutralRamp && open === NEUTRAL && (
+        {open === NEUTRAL && (
           <RampEditor
+            id={NEUTRAL}
             name={neutral.name}
             path="/color/neutral/ramp"
             decided={neutral.ramp as Partial<RampShape> | undefined}
             usual={NEUTRAL_SHAPE}
-            colors={neutralRamp.colors}
           />
         )}
       </div>
     </div>
   );
-}
+});

@@ -82,14 +82,19 @@ export function keptList<Thing>(
 export function keptMap<Thing>(
   before: ReadonlyMap<string, Thing> | undefined,
   now: ReadonlyMap<string, Thing>,
+  same: (one: Thing, other: Thing) => boolean = isSame,
 ): ReadonlyMap<string, Thing> {
   if (!before) return now;
-  const entries = keptList([...before], [...now], ([key]) => key);
-  const isKept =
-    before.size === now.size &&
-    entries.every(([key, thing]) => Object.is(before.get(key), thing)) &&
-    [...before.keys()].every((key, index) => entries[index]?.[0] === key);
-  return isKept ? before : new Map(entries);
+  const keys = before.keys();
+  let isKept = before.size === now.size;
+  const kept = new Map<string, Thing>();
+  for (const [key, thing] of now) {
+    const earlier = before.get(key);
+    const one = earlier !== undefined && same(earlier, thing) ? earlier : thing;
+    if (one !== earlier || keys.next().value !== key) isKept = false;
+    kept.set(key, one);
+  }
+  return isKept ? before : kept;
 }
 
 /** Whether two records have the very same parts. */

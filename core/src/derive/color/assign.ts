@@ -118,6 +118,11 @@ function statesApart(
   chosen: ReadonlyMap<string, number>,
 ): ReadonlyMap<string, number> {
   const result = new Map(chosen);
+  const states = new Set(FAMILIES.flatMap((family) => statesOf(family)));
+  const pullsOf = new Map<string, Pull[]>();
+  for (const pull of pulls)
+    for (const id of pull.one === pull.other ? [pull.one] : [pull.one, pull.other])
+      if (states.has(id)) pullsOf.set(id, [...(pullsOf.get(id) ?? []), pull]);
   const wayOf = (id: string): number => chosen.get(id) ?? 0;
   for (const family of FAMILIES) {
     const [rest, hover, pressed] = statesOf(family).map((id) => variables.get(id));
@@ -128,7 +133,7 @@ function statesApart(
       Math.abs(one - other) < least ? ALIKE_COST : 0;
     /** What a state costs by itself: its moves, and what does not read on it. */
     const alone = (of: Variable): number[] => {
-      const own = pulls.filter(({ one, other }) => one === of.id || other === of.id);
+      const own = pullsOf.get(of.id) ?? [];
       return of.costs.map((moves, way) =>
         own.reduce(
           (sum, { one, other, cost }) =>

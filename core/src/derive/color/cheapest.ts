@@ -22,7 +22,7 @@ const MOST_VALUES = 300_000;
 const keyOf = (one: string, other: string): string => `${one}\u0000${other}`;
 
 /** The sets of choices that pull on each other, directly or through others. */
-function components(ids: readonly string[], pulls: readonly Pull[]): string[][] {
+function components(ids: readonly string[], pulls: readonly Pull[]): Set<string>[] {
   const next = new Map(ids.map((id) => [id, new Set<string>()]));
   for (const { one, other } of pulls) {
     next.get(one)?.add(other);
@@ -31,14 +31,10 @@ function components(ids: readonly string[], pulls: readonly Pull[]): string[][] 
   const seen = new Set<string>();
   return ids.flatMap((start) => {
     if (seen.has(start)) return [];
-    const found = [start];
-    seen.add(start);
-    for (const id of found)
-      for (const other of next.get(id) ?? [])
-        if (!seen.has(other)) {
-          seen.add(other);
-          found.push(other);
-        }
+    const found = new Set([start]);
+    // A set is gone through to its end, what joins meanwhile included.
+    for (const id of found) for (const other of next.get(id) ?? []) found.add(other);
+    for (const id of found) seen.add(id);
     return [found];
   });
 }
@@ -51,41 +47,50 @@ const placeOf = (
 ): number => over.reduce((place, id) => place * size(id) + (at.get(id) ?? 0), 0);
 
 /**
- * The way of every choice so that all costs together are least, exactly: choices are eliminated one
- * by one, the one with the fewest neighbors first, each time keeping for every combination of the
- * neighbors what is best (bucket elimination, Dechter 1999). Choices with a single way cost nothing
- * to carry. Where a table would grow beyond 300,000 values, the choice with the most neighbors keeps
- * its wish, and the rest is exact given that.
+ * The way of every choice so that all costs together are least, exactly. Looked for only around what clashes:
+ * choices whose wishes clash are chosen as if the other ones were not there, which costs no more than the
+ * whole can; where the wishes of the others agree with that, the whole costs just as much, and nothing is
+ * cheaper. Where one does not, it joins them.
+ *
+ * Those that are looked at are eliminated one by one, the one with the fewest neighbors first, each time keeping
+ * for every combination of the neighbors what is best (bucket elimination, Dechter 1999). Where a table would
+ * grow beyond 300,000 values, the choice with the most neighbors keeps its wish, and the rest is exact
+ * given that.
  */
 export function cheapest(
   choices: ReadonlyMap<string, Choice>,
   pulls: readonly Pull[],
 ): ReadonlyMap<string, number> {
-  const chosen = new Map<string, number>();
-  const wish = (id: string): number => chosen.get(id) ?? 0;
-  const open = new Set<string>();
-  for (const [id, { costs }] of choices)
-    if (costs.length <= 1) chosen.set(id, 0);
-    else open.add(id);
-  const between = pulls.filter(({ one, other }) => open.has(one) && open.has(other));
-  for (const ids of components([...open], between)) {
-    const own = new Set(ids);
-    const mine = pulls.filter(({ one, other }) => own.has(one) || own.has(other));
-    // Where the wishes agree, nothing has to be looked for.
-    if (mine.every(({ one, other, cost }) => cost(wish(one), wish(other)) === 0)) {
-      for (const id of ids) chosen.set(id, 0);
-      continue;
+  const isOpen = (id: string): boolean => (choices.get(id)?.costs.length ?? 1) > 1;
+  const ways = new Map([...choices.keys()].map((id) => [id, 0]));
+  const wayOf = (id: string): number => ways.get(id) ?? 0;
+  const inside = new Set<string>();
+  for (;;) {
+    const before = inside.size;
+    for (const { one, other, cost } of pulls)
+      if (cost(wayOf(one), wayOf(other)) > 0) {
+        if (isOpen(one)) inside.add(one);
+        if (isOpen(other)) inside.add(other);
+      }
+    if (inside.size === before) return ways;
+    const own = pulls.filter(
+      ({ one, other }) =>
+        (inside.has(one) && (inside.has(other) || !isOpen(other))) ||
+        (inside.has(other) && !isOpen(one)),
+    );
+    const between = own.filter(({ one, other }) => inside.has(one) && inside.has(other));
+    for (const ids of components([...inside], between)) {
+      const mine = own.filter(({ one, other }) => ids.has(one) || ids.has(other));
+      for (const [id, way] of eliminate([...ids], choices, mine)) ways.set(id, way);
     }
-    for (const [id, way] of eliminate(ids, choices, mine, wish)) chosen.set(id, way);
   }
-  return chosen;
 }
 
+/** The cheapest ways of some choices; others that pull on them have one way only. */
 function eliminate(
   ids: readonly string[],
   choices: ReadonlyMap<string, Choice>,
   pulls: readonly Pull[],
-  fixed: (id: string) => number,
 ): Map<string, number> {
   const frozen = new Set<string>();
   const isFree = (id: string): boolean => free.has(id);
@@ -104,9 +109,8 @@ function eliminate(
     } else {
       const id = isFree(one) ? one : other;
       const costs = alone.get(id) ?? new Float64Array();
-      const held = fixed(id === one ? other : one);
       for (let way = 0; way < costs.length; way += 1)
-        costs[way] = (costs[way] ?? 0) + (id === one ? cost(way, held) : cost(held, way));
+        costs[way] = (costs[way] ?? 0) + (id === one ? cost(way, 0) : cost(0, way));
     }
   }
   for (const own of joint.values()) {

@@ -12,6 +12,7 @@ import {
 } from '../../color/ramp.ts';
 import { toSrgb } from '../../color/gamut.ts';
 import { once } from '../../once.ts';
+import { isOfSame } from '../../same.ts';
 import { hexOf, rgbOf, type Hex } from '../../color/srgb.ts';
 import {
   FAMILIES,
@@ -66,6 +67,45 @@ const rampOfSource = once(({ value, ramp }: Color['sources']['items'][string]) =
   rampOf(value, shapeOf(USUAL_SHAPE, ramp)),
 );
 
+/** The names of all rungs. */
+const namesOf = (names: Color['rungNames']): readonly string[] =>
+  Array.from({ length: RUNGS }, (_, index) => rungName(index + 1, names));
+
+/** What a ramp is made of beside its source. */
+interface RampMaking {
+  readonly id: string;
+  readonly slug: string;
+  readonly names: Color['rungNames'];
+  readonly keep: number;
+}
+
+/** The derived ramp of a source, the very same until something that it is made of is another. */
+const derivedBy = once((source: Color['sources']['items'][string]) => {
+  let last: { readonly of: RampMaking; readonly ramp: DerivedRamp } | undefined;
+  return (making: RampMaking): DerivedRamp => {
+    if (!last || !isOfSame(last.of, making)) last = { of: making, ramp: made(source, making) };
+    return last.ramp;
+  };
+});
+
+function made(
+  source: Color['sources']['items'][string],
+  { id, slug, names, keep }: RampMaking,
+): DerivedRamp {
+  const { name, wide, value } = source;
+  const ramp = rampOfSource(source);
+  return {
+    id,
+    name,
+    slug,
+    ...ramp,
+    ...(keep < 1 && { dark: softened(ramp.colors, keep, ramp.seat) }),
+    ...(wide !== undefined && { wide }),
+    rungNames: namesOf(names),
+    decision: { path: `/color/sources/items/${id}/value`, label: name, value },
+  };
+}
+
 /** The neutrals of a decision, by the color that tints them. */
 const neutralsBy = once((neutral: Color['neutral']) => {
   let last: { readonly source: Hex; readonly colors: readonly Hex[] } | undefined;
@@ -92,30 +132,12 @@ export function deriveRamps(
     [NEUTRAL, neutral.name],
   ]);
   const slug = (id: string): string => slugOf.get(id) ?? id;
-  const rungNames = Array.from({ length: RUNGS }, (_, index) => rungName(index + 1, names));
-  const ramps = named.map(([id, source]): [string, DerivedRamp] => {
-    const { name, wide } = source;
-    const ramp = rampOfSource(source);
-    return [
-      id,
-      {
-        id,
-        name,
-        slug: slug(id),
-        ...ramp,
-        ...(darkChroma < 1 && { dark: softened(ramp.colors, darkChroma, ramp.seat) }),
-        ...(wide !== undefined && { wide }),
-        rungNames,
-        decision: {
-          path: `/color/sources/items/${id}/value`,
-          label: name,
-          value: source.value,
-        },
-      },
-    ];
+  const ramps = named.map(([id, source]) => {
+    const making = { id, slug: slug(id), names, keep: darkChroma };
+    return [id, derivedBy(source)(making)] as const;
   });
   const tintedBy = sources.items[neutral.source]?.value ?? '#808080';
-  return new Map([
+  return new Map<string, DerivedRamp>([
     ...ramps,
     [
       NEUTRAL,
@@ -124,7 +146,7 @@ export function deriveRamps(
         name: neutral.name,
         slug: slug(NEUTRAL),
         colors: neutralsBy(neutral)(tintedBy),
-        rungNames,
+        rungNames: namesOf(names),
         decision: {
           path: '/color/neutral/tint',
           label: `tint of ${neutral.name}`,
@@ -134,6 +156,20 @@ export function deriveRamps(
     ],
   ]);
 }
+
+const isSamePainted = (one: Painted, other: Painted): boolean =>
+  one.hex === other.hex &&
+  one.ramp === other.ramp &&
+  one.rung === other.rung &&
+  one.wide === other.wide &&
+  one.transparent?.css === other.transparent?.css;
+
+/** Whether a role says what it said, where its ramps are kept themselves. */
+export const isSameRole = (one: DerivedColorRole, other: DerivedColorRole): boolean =>
+  one.decided === other.decided &&
+  one.slug === other.slug &&
+  isSamePainted(one.painted.light, other.painted.light) &&
+  isSamePainted(one.painted.dark, other.painted.dark);
 
 export function deriveColorRoles(
   roles: Color['roles'],

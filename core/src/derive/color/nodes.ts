@@ -18,6 +18,7 @@ import {
   deriveNeeds,
   derivePairs,
   deriveRamps,
+  isSameRole,
   type NamedRole,
 } from './color.ts';
 import { needsOf } from './needs.ts';
@@ -68,7 +69,12 @@ export const assignment = node('color: assignment', [roles, ramps, asked], (all,
   assignRungs(all, allRamps, needs),
 );
 
-export const colors = node('color: roles', [roles, ramps, assignment], deriveColorRoles, keptMap);
+export const colors = node(
+  'color: roles',
+  [roles, ramps, assignment],
+  deriveColorRoles,
+  (before, now) => keptMap(before, now, isSameRole),
+);
 
 export const needs = node('color: needs', [plans, colors], deriveNeeds, (before, now) =>
   keptList(before, now, ({ id }) => id, isOfSame),

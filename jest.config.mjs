@@ -1,19 +1,21 @@
+/** How sources become modules that run here; those with elements in them are read as such. */
+const swc = (tsx) => [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx },
+      transform: { react: { runtime: 'automatic' } },
+      experimental: { keepImportAttributes: true },
+    },
+    module: { type: 'es6' },
+  },
+];
+
 const common = {
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: {
-    '^.+\\.tsx?$': [
-      '@swc/jest',
-      {
-        jsc: {
-          target: 'es2022',
-          parser: { syntax: 'typescript' },
-          experimental: { keepImportAttributes: true },
-        },
-        module: { type: 'es6' },
-      },
-    ],
-  },
+  transform: { '^.+\\.ts$': swc(false), '^.+\\.tsx$': swc(true) },
 };
 
 export default {
@@ -25,7 +27,13 @@ export default {
       rootDir: 'tools',
       testMatch: ['<rootDir>/src/**/*.test.ts'],
     },
-    { ...common, displayName: 'web', rootDir: 'web', testMatch: ['<rootDir>/src/**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'web',
+      rootDir: 'web',
+      setupFiles: ['<rootDir>/jest-setup.mjs'],
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+    },
     {
       ...common,
       displayName: 'server',

@@ -76,4 +76,40 @@ describe('what is kept', () => {
       }),
     );
   });
+
+  test('of a map is each thing under its key, in whatever order the keys stand', () => {
+    const before = new Map([
+      ['a', thing('a', 1)],
+      ['b', thing('b', 2)],
+    ]);
+    const turned = keptMap(before, new Map([...structuredClone([...before])].reverse()));
+    expect([...turned.keys()]).toEqual(['b', 'a']);
+    expect(turned).not.toBe(before);
+    expect([turned.get('a'), turned.get('b')]).toEqual([...before.values()]);
+    expect(turned.get('a')).toBe(before.get('a'));
+    const fewer = keptMap(before, new Map([['a', thing('a', 1)]]));
+    expect(fewer).not.toBe(before);
+    expect(fewer.size).toBe(1);
+    expect(keptMap(undefined, before)).toBe(before);
+  });
+
+  test('of a map may be asked in a way of its own', () => {
+    const before = new Map([['a', thing('a', 1)]]);
+    const now = new Map([['a', thing('a', 2)]]);
+    expect(keptMap(before, now, (one, other) => one.id === other.id)).toBe(before);
+    expect(keptMap(before, now)).toEqual(now);
+  });
+
+  test('of a map always says what is new, for any two maps', () => {
+    const map = fc
+      .array(fc.tuple(fc.constantFrom('a', 'b', 'c', 'd'), fc.integer({ min: 0, max: 2 })))
+      .map((entries) => new Map(entries.map(([id, x]) => [id, thing(id, x)])));
+    fc.assert(
+      fc.property(map, map, (before, now) => {
+        const kept = keptMap(before, now);
+        expect([...kept]).toEqual([...now]);
+        expect(kept === before).toBe(isSame(before, now));
+      }),
+    );
+  });
 });

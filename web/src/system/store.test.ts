@@ -334,6 +334,29 @@ describe('a change', () => {
     expect([unit(), store.state().refused]).toEqual([8, undefined]);
   });
 
+  test('that does not fit is told to whoever asked, or to everybody', () => {
+    const narrow: Patch = [
+      { op: 'replace', path: '/layout/breakpoints/items/wide/width', value: 300 },
+    ];
+    expect(store.decide(narrow, 'width')).toMatch(/from the narrowest up/);
+    expect(store.state().refused).toBeUndefined();
+    expect(store.change(narrow, 'width')).toBe(false);
+    expect(store.state().refused?.why).toMatch(/from the narrowest up/);
+    // What fits is taken, and nothing is the matter any more.
+    expect(
+      store.decide([{ op: 'replace', path: '/space/unit', value: 4 }], 'unit'),
+    ).toBeUndefined();
+    expect([unit(), store.state().refused]).toEqual([4, undefined]);
+  });
+
+  test('that does not fit leaves what is tried as it is, and one that fits ends it', () => {
+    store.tryOut([{ op: 'replace', path: '/space/unit', value: 5 }]);
+    expect(store.decide([{ op: 'replace', path: '/space/unit', value: -1 }], 'unit')).toBeDefined();
+    expect(store.state().shown.document.space.unit).toBe(5);
+    store.decide([{ op: 'replace', path: '/name', value: 'another' }], 'name');
+    expect(store.state().shown.document.space.unit).toBe(8);
+  });
+
   test('many of one gesture are sent as one and undone as one', async () => {
     for (const value of [5, 6, 7]) setUnit(value, 'drag');
     await settle();

@@ -4,6 +4,7 @@ import {
   BRACKWATER,
   copyOf,
   expect,
+  goOn,
   KESTREL,
   openArea,
   proof,
@@ -25,8 +26,10 @@ for (const { look, rules } of LOOKS) {
     test.slow();
     // A system without findings: colors that fail are the demo's decision, not the interface's fault.
     const id = await copyOf(request, KESTREL);
-    for (const { id: area } of AREAS) {
-      await openArea(page, id, area);
+    await openArea(page, id, AREAS[0].id);
+    for (const { id: area, name } of AREAS) {
+      await goOn(page, id, area);
+      await expect(page.getByRole('heading', { level: 1, name, exact: true })).toBeAttached();
       await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();
       // The site's page is the same beside every area: it is looked at once, below.
       const found = await violationsOf(page, { without: 'iframe', ...(rules && { rules }) });
@@ -66,8 +69,14 @@ for (const { id: area, views } of AREAS)
       test.slow();
       const id = await copyOf(request, KESTREL);
       // The first is the one that the area opens with.
-      for (const { id: view } of views.slice(1)) {
-        await openArea(page, id, `${area}?view=${encodeURIComponent(view)}`);
+      await openArea(page, id, area);
+      for (const { id: view, name } of views.slice(1)) {
+        await goOn(page, id, `${area}?view=${encodeURIComponent(view)}`);
+        await expect(
+          page
+            .getByRole('button', { name: new RegExp(`^${name}`) })
+            .and(page.locator('[aria-current], [aria-pressed="true"]')),
+        ).toBeVisible();
         await expect(
           page.getByRole('main').getByRole('heading', { level: 2 }).first(),
         ).toBeVisible();

@@ -102,6 +102,13 @@ export async function openArea(page: Page, id: string, area: string): Promise<vo
   await expect(proof(page).getByRole('heading', { level: 1 })).toBeVisible();
 }
 
+/** Goes on to another place of the open system as a link does, without loading the page again. */
+export const goOn = (page: Page, id: string, address: string): Promise<void> =>
+  page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, `/systems/${id}/${address}`);
+
 export const proof = (page: Page): FrameLocator => page.frameLocator('iframe[title="Proof"]');
 
 /** Waits until everything done so far stands in the database. */

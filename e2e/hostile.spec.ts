@@ -103,7 +103,10 @@ test('SVG that would act, load or never be drawn is cleaned where it comes in an
     if (sent.url().includes('hit')) asked.push(sent.url());
   });
   await openArea(page, id, 'color');
-  await page.getByRole('button', { name: 'Pictures', exact: true }).click();
+  const pictures = page.getByRole('button', { name: 'Pictures', exact: true });
+  await pictures.click();
+  // The view before has a place for files too.
+  await expect(pictures).toHaveAttribute('aria-current', 'page');
   const file = page.locator('input[type="file"][accept*="svg"]').first();
   await file.setInputFiles({
     name: 'twice.svg',
@@ -116,8 +119,8 @@ test('SVG that would act, load or never be drawn is cleaned where it comes in an
     mimeType: 'image/svg+xml',
     buffer: Buffer.from(ACTING),
   });
-  await saved(page);
   await expect(proof(page).locator('svg path[d="M0 0h9v9z"]')).toHaveCount(1);
+  await saved(page);
   // Past the application: the document itself holds what was never cleaned.
   for (const svg of [ACTING, doubling()]) {
     const { sequence } = (await (await request.get(`/api/systems/${id}`)).json()) as {

@@ -2,15 +2,16 @@ import { chromaLimit } from './gamut-limits.ts';
 import { inGamut, toSrgb } from './gamut.ts';
 import {
   ACHROMATIC,
+  CONES_OF_LINEAR,
+  OKLAB_OF_CONES,
   oklabOf,
-  oklabOfLevels,
   oklabOfOklch,
   oklchOf,
   rgbOfOklab,
   type Oklab,
   type Oklch,
 } from './oklab.ts';
-import { hexOf, rgbOf, type Hex, type Rgb } from './srgb.ts';
+import { hexOf, LINEAR_LEVELS, rgbOf, type Hex, type Rgb } from './srgb.ts';
 
 /** How many rungs a ramp has, from near-paper (1) to near-ink (16). */
 export const RUNGS = 16;
@@ -174,28 +175,55 @@ const LIGHTNESS_WITHIN = 0.0003;
 /** How much more lightness beyond that counts than hue and chroma. */
 const LIGHTNESS_COUNTS = 60;
 
-/** The best color in 8 bits around a place in the cube, and by how much its lightness is off. */
+/** What each level of a channel gives to the three cones, one after the other: red, green, blue. */
+const CONES_OF_LEVELS = ([0, 1, 2] as const).map((channel) =>
+  Float64Array.from(
+    { length: 256 * 3 },
+    (_, index) =>
+      (LINEAR_LEVELS[Math.floor(index / 3)] ?? 0) * (CONES_OF_LINEAR[index % 3]?.[channel] ?? 0),
+  ),
+);
+const [OF_RED = new Float64Array(), OF_GREEN = OF_RED, OF_BLUE = OF_RED] = CONES_OF_LEVELS;
+
+/**
+ * The best color in 8 bits around a place in the cube, and by how much its lightness is off. Written out for
+ * speed: a ramp asks for thousands of them, and every movement of a source for a ramp.
+ */
 function bestAround(
   [red, green, blue]: Rgb,
   [reachRed, reachGreen, reachBlue]: Rgb,
   [lightness, a, b]: Oklab,
 ): { readonly levels: Rgb; readonly off: number } {
+  const [toLightness, toA, toB] = OKLAB_OF_CONES;
+  const { abs, cbrt, max, min, sqrt } = Math;
   let best: Rgb = [red, green, blue];
   let bestOff = Infinity;
   let least = Infinity;
-  const inside = (level: number): boolean => level >= 0 && level <= 255;
-  for (let r = red - reachRed; r <= red + reachRed; r += 1)
-    for (let g = green - reachGreen; g <= green + reachGreen; g += 1)
-      for (let u = blue - reachBlue; u <= blue + reachBlue; u += 1) {
-        if (!inside(r) || !inside(g) || !inside(u)) continue;
-        const lab = oklabOfLevels(r, g, u);
-        const off = Math.max(0, Math.abs(lab[0] - lightness) - LIGHTNESS_WITHIN);
-        const cost = Math.hypot(lab[1] - a, lab[2] - b) + off * LIGHTNESS_COUNTS;
+  for (let r = max(0, red - reachRed); r <= min(255, red + reachRed); r += 1)
+    for (let g = max(0, green - reachGreen); g <= min(255, green + reachGreen); g += 1) {
+      const lightL = (OF_RED[3 * r] ?? 0) + (OF_GREEN[3 * g] ?? 0);
+      const lightM = (OF_RED[3 * r + 1] ?? 0) + (OF_GREEN[3 * g + 1] ?? 0);
+      const lightS = (OF_RED[3 * r + 2] ?? 0) + (OF_GREEN[3 * g + 2] ?? 0);
+      for (let u = max(0, blue - reachBlue); u <= min(255, blue + reachBlue); u += 1) {
+        const l = cbrt(lightL + (OF_BLUE[3 * u] ?? 0));
+        const m = cbrt(lightM + (OF_BLUE[3 * u + 1] ?? 0));
+        const s = cbrt(lightS + (OF_BLUE[3 * u + 2] ?? 0));
+        const over = toLightness[0] * l + toLightness[1] * m + toLightness[2] * s - lightness;
+        const off = max(0, abs(over) - LIGHTNESS_WITHIN);
+        if (off * LIGHTNESS_COUNTS >= least) {
+          // More blue is lighter still.
+          if (over > 0) break;
+          continue;
+        }
+        const da = toA[0] * l + toA[1] * m + toA[2] * s - a;
+        const db = toB[0] * l + toB[1] * m + toB[2] * s - b;
+        const cost = sqrt(da * da + db * db) + off * LIGHTNESS_COUNTS;
         if (cost >= least) continue;
         least = cost;
         bestOff = off;
         best = [r, g, u];
       }
+    }
   return { levels: best, off: bestOff };
 }
 

@@ -5,7 +5,7 @@ import { once } from '../../once.ts';
 import { FAMILIES, MODES, type Mode, type StyleDocument } from '../../system/document.ts';
 import type { Patch } from '../../system/patch.ts';
 import type { Assignment, DerivedRamp, Move, NeedPlan } from '../derived.ts';
-import { cheapest, type Choice, type Pull, type Remember } from './cheapest.ts';
+import { cheapest, type Choice, type Pull } from './cheapest.ts';
 import { colorsIn, LAST_RESORT, paintedBy } from './paint.ts';
 import { RUNGS } from '../../color/ramp.ts';
 import { statesOf } from '../../system/states.ts';
@@ -103,48 +103,6 @@ function variableOf(
     ...ways(paint.rung, isSurface, ramp.id === NEUTRAL && !isSurface),
   };
 }
-
-/** A number for each list of candidates: those of a ramp that stays are the very same. */
-const numbers = new WeakMap<object, number>();
-let lists = 0;
-function numberOf(list: object): number {
-  const known = numbers.get(list) ?? (lists += 1);
-  numbers.set(list, known);
-  return known;
-}
-
-/** So many solutions are remembered; then it begins anew. */
-const MOST_SOLVED = 400;
-const solved = new Map<string, ReadonlyMap<string, number>>();
-
-interface NeedPull extends Pull {
-  readonly need: NeedPlan;
-}
-
-/**
- * Remembers what was chosen: of roles that clash, most have nothing to do with the one color that moves. Roles
- * with several ways are known by their lists, those with one by its luminance.
- */
-const rememberOf =
-  (variables: ReadonlyMap<string, Variable>): Remember<NeedPull> =>
-  (ids, pulls, solve) => {
-    const told = (id: string): string => {
-      const of = variables.get(id);
-      return of && of.costs.length > 1
-        ? `${id} ${numberOf(of.candidates)}`
-        : `${of?.candidates[0]?.luminance ?? 0}`;
-    };
-    const key = [
-      [...ids].map(told).join(),
-      ...pulls.map(({ one, other, need }) => `${told(one)} ${told(other)} ${need.needed}`),
-    ].join('|');
-    const known = solved.get(key);
-    if (known) return known;
-    if (solved.size >= MOST_SOLVED) solved.clear();
-    const found = solve();
-    solved.set(key, found);
-    return found;
-  };
 
 /** How far the lightness of two states has to be apart: pressed goes on from pointed at. */
 const REST_TO_PRESSED = 2 * STATES_APART;
@@ -256,7 +214,7 @@ export function assignRungs(
       variables.set(id, made);
       return made;
     };
-    const pulls = asked.flatMap((need): NeedPull[] => {
+    const pulls = asked.flatMap((need): (Pull & { need: NeedPlan })[] => {
       const one = variable(need.color);
       const other = variable(need.on);
       if (!one || !other) return [];
@@ -269,7 +227,7 @@ export function assignRungs(
           : UNSOLVED_COST;
       return [{ one: need.color, other: need.on, cost, need }];
     });
-    const chosen = statesApart(variables, pulls, cheapest(variables, pulls, rememberOf(variables)));
+    const chosen = statesApart(variables, pulls, cheapest(variables, pulls));
     for (const { need, cost } of pulls)
       if (cost(chosen.get(need.color) ?? 0, chosen.get(need.on) ?? 0) > 0)
         unsolved.push({ need, mode });

@@ -47,16 +47,6 @@ const placeOf = (
 ): number => over.reduce((place, id) => place * size(id) + (at.get(id) ?? 0), 0);
 
 /**
- * What chooses some of the choices that pull on each other, or knows what was chosen when they and their pulls
- * were the same.
- */
-export type Remember<Own extends Pull> = (
-  ids: ReadonlySet<string>,
-  pulls: readonly Own[],
-  solve: () => ReadonlyMap<string, number>,
-) => ReadonlyMap<string, number>;
-
-/**
  * The way of every choice so that all costs together are least, exactly. Looked for only around what clashes:
  * choices whose wishes clash are chosen as if the other ones were not there, which costs no more than the
  * whole can; where the wishes of the others agree with that, the whole costs just as much, and nothing is
@@ -67,10 +57,9 @@ export type Remember<Own extends Pull> = (
  * grow beyond 300,000 values, the choice with the most neighbors keeps its wish, and the rest is exact
  * given that.
  */
-export function cheapest<Own extends Pull>(
+export function cheapest(
   choices: ReadonlyMap<string, Choice>,
-  pulls: readonly Own[],
-  remember: Remember<Own> = (_ids, _pulls, solve) => solve(),
+  pulls: readonly Pull[],
 ): ReadonlyMap<string, number> {
   const isOpen = (id: string): boolean => (choices.get(id)?.costs.length ?? 1) > 1;
   const ways = new Map([...choices.keys()].map((id) => [id, 0]));
@@ -92,8 +81,7 @@ export function cheapest<Own extends Pull>(
     const between = own.filter(({ one, other }) => inside.has(one) && inside.has(other));
     for (const ids of components([...inside], between)) {
       const mine = own.filter(({ one, other }) => ids.has(one) || ids.has(other));
-      const found = remember(ids, mine, () => eliminate([...ids], choices, mine));
-      for (const [id, way] of found) ways.set(id, way);
+      for (const [id, way] of eliminate([...ids], choices, mine)) ways.set(id, way);
     }
   }
 }

@@ -170,3 +170,25 @@ describe('an assignment', () => {
     );
   });
 });
+
+test('what is found does not depend on what was asked before, for systems that share most of their colors', () => {
+  const branded = (value: string, tint: number): StyleDocument =>
+    applied(sampleDocument(), [
+      { op: 'replace', path: '/color/sources/items/brand/value', value },
+      { op: 'replace', path: '/color/neutral/tint', value: tint },
+    ]);
+  const asked = ['#2a6365', '#c8f04a', '#663399', '#b5391a', '#777777', '#ffe08a'].flatMap(
+    (value) => [0, 0.4].map((tint) => branded(value, tint)),
+  );
+  const found = ({ rungs, unsolved }: Assignment) => ({
+    light: [...rungs.light],
+    dark: [...rungs.dark],
+    unsolved: unsolved.map(({ need, mode }) => `${need.id} ${mode}`),
+  });
+  for (const movable of ['wishes', 'every rung'] as const) {
+    const first = asked.map((document) => found(assign(document, movable)));
+    const again = asked.toReversed().map((document) => found(assign(document, movable)));
+    expect(again.reverse()).toEqual(first);
+    expect(new Set(first.map((one) => JSON.stringify(one))).size).toBeGreaterThan(3);
+  }
+});

@@ -132,22 +132,16 @@ function statesApart(
     const short = (one: number, other: number, least: number): number =>
       Math.abs(one - other) < least ? ALIKE_COST : 0;
     /** What a state costs by itself: its moves, and what does not read on it. */
-    const alone = (of: Variable): number[] => {
-      const own = pullsOf.get(of.id) ?? [];
-      return of.costs.map((moves, way) =>
-        own.reduce(
-          (sum, { one, other, cost }) =>
-            sum + (one === of.id ? cost(way, wayOf(other)) : cost(wayOf(one), way)),
-          moves,
-        ),
+    const alone = (of: Variable, way: number): number =>
+      (pullsOf.get(of.id) ?? []).reduce(
+        (sum, { one, other, cost }) =>
+          sum + (one === of.id ? cost(way, wayOf(other)) : cost(wayOf(one), way)),
+        of.costs[way] ?? 0,
       );
-    };
-    const [hoverAlone, pressedAlone] = [alone(hover), alone(pressed)];
-    let least = Infinity;
     // Where the wishes differ and everything reads, nothing is cheaper.
     const [wishedHover, wishedPressed] = [lightness(hover, 0), lightness(pressed, 0)];
     const isFine =
-      (hoverAlone[0] ?? 0) + (pressedAlone[0] ?? 0) === 0 &&
+      alone(hover, 0) + alone(pressed, 0) === 0 &&
       short(here, wishedHover, STATES_APART) +
         short(wishedHover, wishedPressed, STATES_APART) +
         short(here, wishedPressed, REST_TO_PRESSED) ===
@@ -156,7 +150,12 @@ function statesApart(
       result.set(hover.id, 0).set(pressed.id, 0);
       continue;
     }
-    hoverAlone.forEach((first, h) => {
+    const pressedAlone = pressed.costs.map((_, way) => alone(pressed, way));
+    let least = Infinity;
+    hover.costs.forEach((_, h) => {
+      const first = alone(hover, h);
+      // What is added costs nothing at best.
+      if (first >= least) return;
       const one = lightness(hover, h);
       const upToHover = first + short(here, one, STATES_APART);
       pressedAlone.forEach((second, p) => {

@@ -8,7 +8,8 @@ import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { end } from '../say.ts';
 import { browserRows } from './browser.ts';
-import { coreRows } from './core.ts';
+import { bundled } from './bundled.ts';
+import type * as core from './core.ts';
 import { isOver, said, tableOf, TOLERANCE, type Row } from './measure.ts';
 import { pixelRows } from './pixels.ts';
 
@@ -31,7 +32,10 @@ async function main(): Promise<void> {
     rows.push(...more);
     for (const row of more) console.log(said(row));
   };
-  if (wants('core')) add(coreRows());
+  if (wants('core')) {
+    const { coreRows } = await bundled<typeof core>('tools/src/bench/core.ts');
+    add(coreRows());
+  }
   if (wants('pixels')) add(await pixelRows());
   const inBrowser = chosen.filter((name) => name !== 'core' && name !== 'pixels');
   if (chosen.length === 0 || inBrowser.length > 0) add(await browserRows(inBrowser));

@@ -57,28 +57,37 @@ export function roleToken(id: string, roles: Roles): string {
   return role ? `color.${role.slug}` : id;
 }
 
-/** The first semantic token that a part can be taken from; a color only of a role that there is. */
-const sourceOf = (from: readonly string[], semantic: Semantic, roles: Roles): Token | undefined =>
-  from
-    .filter((id) => !id.startsWith('color.') || roles.has(id.slice('color.'.length)))
-    .map((id) => semantic.get(roleToken(id, roles)))
-    .find(Boolean);
+const nameOf = ({ component, part }: (typeof parts)[number]): string => `${component}.${part}`;
+
+/** The first semantic token that each part can be taken from; a color only of a role that there is. */
+export function deriveSources(semantic: Semantic, roles: Roles): ReadonlyMap<string, Token> {
+  const sources = new Map<string, Token>();
+  for (const part of parts)
+    for (const id of part.from) {
+      const isThere = !id.startsWith('color.') || roles.has(id.slice('color.'.length));
+      const token = isThere ? semantic.get(roleToken(id, roles)) : undefined;
+      if (!token) continue;
+      sources.set(nameOf(part), token);
+      break;
+    }
+  return sources;
+}
 
 const NO_TRAIL: Trail = { decisions: [], steps: [] };
 
-/** A token for each part of a component; its trail is that of the token it is taken from. */
+/** A token for each part of a component that has a source; its trail is that of the token it is taken from. */
 export const deriveComponentTokens = (
-  semantic: Semantic,
-  roles: Roles,
+  sources: ReadonlyMap<string, Token>,
   trailOf: (id: string) => Trail | undefined,
 ): MadeToken[] =>
-  parts.flatMap(({ component, part, from }): MadeToken[] => {
-    const source = sourceOf(from, semantic, roles);
+  parts.flatMap((one): MadeToken[] => {
+    const { component, part } = one;
+    const source = sources.get(nameOf(one));
     if (!source) return [];
     const value = (mode: 'light' | 'dark') => ({ ...source.values[mode], reference: source.id });
     return [
       {
-        id: `${component}.${part}`,
+        id: nameOf(one),
         path: [component, part],
         tier: 'component',
         type: source.type,
@@ -88,11 +97,11 @@ export const deriveComponentTokens = (
     ];
   });
 
-/** A rule for each component, with the parts that it has. */
-export const deriveComponentRules = (semantic: Semantic, roles: Roles): Rule[] =>
+/** A rule for each component, with those of its parts that there are, by their names: `card.corner`. */
+export const deriveComponentRules = (names: readonly string[]): Rule[] =>
   Object.keys(COMPONENTS).flatMap((component): Rule[] => {
     const declarations = parts
-      .filter((part) => part.component === component && sourceOf(part.from, semantic, roles))
+      .filter((part) => part.component === component && names.includes(nameOf(part)))
       .map(
         ({ part, property }) => [property, `var(${propertyOfPath([component, part])})`] as const,
       );

@@ -1,4 +1,4 @@
-import { keptList } from '../same.ts';
+import { keptList, keptMap } from '../same.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { tokenNames } from '../tokens/token-names.ts';
 import { everyMode, type Token, type Trail } from '../tokens/token.ts';
@@ -15,7 +15,7 @@ import {
   ramps,
   veilRules,
 } from './color/nodes.ts';
-import { deriveComponentRules, deriveComponentTokens } from './components.ts';
+import { deriveComponentRules, deriveComponentTokens, deriveSources } from './components.ts';
 import { deriveCustomTokens } from './custom.ts';
 import type { Derived, Rule, RuleGroup, TokenGroup } from './derived.ts';
 import { createGraph, node, type Node } from './graph.ts';
@@ -65,13 +65,20 @@ const semanticTrails = node(
         ?.trail(),
 );
 
+const sources = node('components: taken from', [semantic, colors], deriveSources, (before, now) =>
+  keptMap(before, now, Object.is),
+);
+
 const componentTokens = tokenNode(
   'components: tokens',
-  [semantic, colors, semanticTrails],
+  [sources, semanticTrails],
   deriveComponentTokens,
 );
 
-const componentRules = ruleNode('components: rules', [semantic, colors], deriveComponentRules);
+/** The parts by their names alone: what they are worth is no rule's matter. */
+const partNames = node('components: parts that there are', [sources], (all) => [...all.keys()]);
+
+const componentRules = ruleNode('components: rules', [partNames], deriveComponentRules);
 
 /** The tokens of the system itself in groups that change together, in the order in which they are handed over. */
 const OWN: readonly (readonly [key: string, parts: readonly Node<TokenPart>[]])[] = [

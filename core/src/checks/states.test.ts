@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { oklabDistance, oklabOf } from '../color/oklab.ts';
 import { hexOf, rgbOf, type Hex } from '../color/srgb.ts';
 import { createDeriver, derive } from '../derive/derive.ts';
-import { FAMILIES, MODES } from '../system/document.ts';
+import { FAMILIES, MODES, type StyleDocument } from '../system/document.ts';
 import { patched } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { statesOf } from '../system/states.ts';
@@ -12,8 +12,16 @@ import { findingsOf } from './checks.ts';
 const apart = (one: Hex, other: Hex): number =>
   oklabDistance(oklabOf(rgbOf(one)), oklabOf(rgbOf(other)));
 
-const branded = (value: Hex) =>
-  sampleDocument([{ op: 'replace', path: '/color/sources/items/brand/value', value }]);
+const SAMPLE = sampleDocument();
+
+/** The sample with another brand color, and everything else the very same. */
+function branded(value: Hex): StyleDocument {
+  const result = patched(SAMPLE, [
+    { op: 'replace', path: '/color/sources/items/brand/value', value },
+  ]);
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.document;
+}
 
 describe('states of a control', () => {
   test('are kept apart by the assignment, whatever the brand', () => {

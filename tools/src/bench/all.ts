@@ -6,6 +6,7 @@
  */
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import { format, resolveConfig } from 'prettier';
 import { end } from '../say.ts';
 import { browserRows } from './browser.ts';
 import { bundled } from './bundled.ts';
@@ -39,7 +40,11 @@ async function main(): Promise<void> {
   if (wants('pixels')) add(await pixelRows());
   const inBrowser = chosen.filter((name) => name !== 'core' && name !== 'pixels');
   if (chosen.length === 0 || inBrowser.length > 0) add(await browserRows(inBrowser));
-  if (given.includes('--keep')) writeFileSync(TABLE, page(rows));
+  if (given.includes('--keep'))
+    writeFileSync(
+      TABLE,
+      await format(page(rows), { parser: 'markdown', ...(await resolveConfig(TABLE)) }),
+    );
   const over = rows.filter(isOver);
   if (over.length === 0) return;
   console.log(`${over.length} of ${rows.length} are over their limits.`);

@@ -192,8 +192,7 @@ function Stops({
 /** One length of a role: what kind it is, and what that kind needs. */
 export function Length({ path, name, use, length }: LengthProps) {
   const store = useStore();
-  const decided = useSystem((state) => state.decided);
-  const { document } = decided;
+  const roles = useSystem(({ decided }) => decided.document.space.roles);
   const kinds = (Object.keys(KINDS) as Kind[]).filter(
     (kind) => (kind !== 'minus' || use === 'pull') && (kind !== 'shrinking' || use !== 'gap'),
   );
@@ -205,7 +204,13 @@ export function Length({ path, name, use, length }: LengthProps) {
         value={length.kind}
         onChange={(kind) =>
           store.change(
-            [{ op: 'replace', path, value: jsonOf(asKind(kind, length, document, use)) }],
+            [
+              {
+                op: 'replace',
+                path,
+                value: jsonOf(asKind(kind, length, store.state().decided.document, use)),
+              },
+            ],
             `${name}: ${KINDS[kind]}`,
           )
         }
@@ -233,7 +238,7 @@ export function Length({ path, name, use, length }: LengthProps) {
             )
           }
         >
-          {inOrder(document.space.roles)
+          {inOrder(roles)
             .filter(([, role]) => role.use !== 'pull')
             .map(([id, role]) => (
               <option key={id} value={id}>

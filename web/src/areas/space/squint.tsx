@@ -9,7 +9,7 @@ import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { layoutNow } from '../../proof/measure-layout.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { pictureOfProof } from '../../proof/picture-of-proof.ts';
-import { useSystem } from '../../system/system-context.ts';
+import { useStore } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 import type { SalienceAnswer, SalienceQuestion } from './salience-worker.ts';
 
@@ -107,7 +107,7 @@ function draw(canvas: HTMLCanvasElement, { salience, picture, spots }: Found): v
 /** What stands out while one squints: blur, and a map with the three strongest spots. */
 export function Squint() {
   const page = usePageInFrame();
-  const decided = useSystem((state) => state.decided);
+  const store = useStore();
   const { proofBlur } = usePreferences();
   const [found, setFound] = useState<Found>();
   const [told, setTold] = useState<string>();
@@ -123,7 +123,7 @@ export function Squint() {
     setWorking(true);
     setTold(undefined);
     try {
-      const picture = await pictureOfProof(page, decided.sheet);
+      const picture = await pictureOfProof(page, store.state().decided.sheet);
       const context = picture.getContext('2d', { willReadFrequently: true });
       if (!context) throw new Error('there is no canvas');
       const question: SalienceQuestion = context.getImageData(0, 0, picture.width, picture.height);

@@ -22,8 +22,11 @@ export const ownName = z.refine<string>((name) => !isInherited(name), {
 });
 
 export const id = z.string().check(z.regex(/^[a-z0-9][a-z0-9-]{0,63}$/), ownName);
-export const label = z.string().check(z.minLength(1), z.maxLength(80));
-export const words = z.string().check(z.maxLength(2000));
+/** The most signs of a name, and of a few sentences. */
+export const LONGEST_NAME = 80;
+export const LONGEST_WORDS = 2000;
+export const label = z.string().check(z.minLength(1), z.maxLength(LONGEST_NAME));
+export const words = z.string().check(z.maxLength(LONGEST_WORDS));
 
 /** From 0 to 1. */
 export const share = z.number().check(z.gte(0), z.lte(1));

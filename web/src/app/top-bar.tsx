@@ -1,9 +1,10 @@
+import { LONGEST_NAME } from '@garnish/core/system/schema-parts';
 import { Moon, Redo2, Search, Sun, Undo2, type LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Step } from '../system/history.ts';
 import type { SystemState } from '../system/store.ts';
 import { useDecided, useStore, useSystem } from '../system/system-context.ts';
-import { LONGEST_NAME, useNameDraft } from '../ui/name-field.tsx';
+import { useNameDraft } from '../ui/name-field.tsx';
 import { setPreferences, usePreferences } from '../ui/preferences.ts';
 
 const savingWords = ({ saving, why }: Pick<SystemState, 'saving' | 'why'>): string =>

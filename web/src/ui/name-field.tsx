@@ -1,8 +1,7 @@
+import { LONGEST_NAME } from '@garnish/core/system/schema-parts';
 import { useId } from 'react';
 import { DraftProblem } from './draft-problem.tsx';
 import { useDraft, type Draft } from './use-draft.ts';
-
-export const LONGEST_NAME = 80;
 
 /** A name being written: an empty one is refused. */
 export const useNameDraft = (value: string, onChange: (value: string) => void): Draft =>

@@ -1,3 +1,4 @@
+import { LONGEST_WORDS } from '@garnish/core/system/schema-parts';
 import { useId } from 'react';
 import { useDraft } from './use-draft.ts';
 
@@ -7,9 +8,6 @@ interface WordsFieldProps {
   readonly value: string;
   readonly onChange: (value: string) => void;
 }
-
-/** As many words as the schema of a document takes. */
-const LONGEST = 2000;
 
 /** A few sentences, taken when the field is left. */
 export function WordsField({ label, hint, value, onChange }: WordsFieldProps) {
@@ -32,7 +30,7 @@ export function WordsField({ label, hint, value, onChange }: WordsFieldProps) {
         id={id}
         className="block w-full border-b border-line-strong bg-transparent"
         rows={2}
-        maxLength={LONGEST}
+        maxLength={LONGEST_WORDS}
         placeholder={hint}
       />
     </div>

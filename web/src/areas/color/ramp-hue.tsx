@@ -22,7 +22,8 @@ export function RampHue({ name, shape, turns, onChange }: RampHueProps) {
   const knob = (part: 'driftAtPaper' | 'driftAtInk'): Handle =>
     handle({
       label: `Hue of ${name} ${part === 'driftAtPaper' ? 'at paper' : 'at ink'}`,
-      value: shape[part],
+      // Fields take it further than it is drawn; what it says is the whole.
+      value: drawn(shape[part]),
       min: -MOST_TURN,
       max: MOST_TURN,
       says: `turned by ${shape[part]}°`,
@@ -56,7 +57,7 @@ export function RampHue({ name, shape, turns, onChange }: RampHueProps) {
           <circle
             key={part}
             cx={x(rung)}
-            cy={turn(shape[part])}
+            cy={turn(drawn(shape[part]))}
             r={4.5}
             className="cursor-ns-resize fill-base-100 stroke-base-content focus-visible:outline-2"
             {...knob(part)}

@@ -134,7 +134,7 @@ test('color: a new brand color stands unchanged in its ramp and reaches the proo
   expect((await documentOf(request, id)).color.sources.items['buoy']?.value).toBe('#663399');
 });
 
-test('color: a role is tried on every rung and takes one', async ({ page, request }) => {
+test('color: a role takes another rung', async ({ page, request }) => {
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'color?view=roles');
   await page.getByRole('button', { name: /^link in light/ }).click();

@@ -115,10 +115,7 @@ test('the whole palette is shifted in the proof, but for what is locked, and tak
   expect(after['marsh']?.value).not.toBe(items['marsh']?.value);
 });
 
-test('two colors that are nearly the same become one, and every use follows', async ({
-  page,
-  request,
-}) => {
+test('two colors that are nearly the same become one', async ({ page, request }) => {
   const id = await copyOf(request, BRACKWATER);
   const before = (await documentOf(request, id)).color.sources.order;
   await openArea(page, id, 'color?view=whole');

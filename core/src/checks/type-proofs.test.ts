@@ -247,7 +247,7 @@ describe('a role with sizes of its own', () => {
   });
 });
 
-test('every emitted size has a part in rem, and bounds in order', () => {
+test('sizes of the sample, as usual and steep, have a part in rem and bounds in order', () => {
   // CSS Values 4: a clamp whose minimum is above its maximum is its minimum everywhere.
   for (const changes of [[], steep])
     for (const { size } of derive(sampleDocument(changes)).styles.values()) {

@@ -159,7 +159,7 @@ describe('neutrals', () => {
     }
   });
 
-  test('fall strictly in lightness at every tint', () => {
+  test('fall strictly in lightness at no tint, some, and the whole', () => {
     for (const tint of [0, 0.3, 0.7, 1])
       expect(falls(lightnesses(neutralsOf('#4b3f8f', tint)))).toBe(true);
   });

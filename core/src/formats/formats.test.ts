@@ -3,8 +3,9 @@ import fc from 'fast-check';
 import { deriveCustomTokens } from '../derive/custom.ts';
 import { derive } from '../derive/derive.ts';
 import { findingsOf } from '../checks/checks.ts';
+import { weightsOf } from '../fonts/family.ts';
 import { LOCAL_FAMILIES } from '../fonts/local-families.ts';
-import { jsonOf } from '../system/patch.ts';
+import { jsonOf, patched } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { writeCss } from './css.ts';
 import { EXTENSION, writeDtcg } from './dtcg.ts';
@@ -26,8 +27,10 @@ describe('the style sheet', () => {
   test('has a class for every text role, and asks for no weight that the files lack', () => {
     for (const { slug } of derived.styles.values()) expect(css).toContain(`.type-${slug} {`);
     expect(css).toContain('font-synthesis: none;');
-    const asked = [...css.matchAll(/font-weight: (\d+);/g)].map(([, weight]) => Number(weight));
-    for (const weight of asked) expect(weight).toBeGreaterThanOrEqual(100);
+    for (const { slug, family, weight } of derived.styles.values()) {
+      expect(css).toContain(`--type-${slug}-weight: ${weight};`);
+      expect([slug, weightsOf(family)]).toEqual([slug, expect.arrayContaining([weight])]);
+    }
   });
 
   test('names its font files by their hashes, beside itself', () => {
@@ -57,15 +60,38 @@ describe('the style sheet', () => {
     expect(css).toContain(':root[data-theme="dark"]');
   });
 
-  test('has balanced braces whatever the names are', () => {
-    const odd = sampleDocument([
-      { op: 'replace', path: '/color/roles/items/text/name', value: 'x } body { color: red' },
-      { op: 'replace', path: '/type/roles/items/h1/name', value: '*/ </style>' },
-    ]);
-    const sheet = writeCss(derive(odd));
-    expect(sheet.split('{').length).toBe(sheet.split('}').length);
-    expect(sheet).not.toContain('color: red');
-    expect(sheet).not.toContain('</style>');
+  test('takes nothing but slugs from the names of things, whatever they are', () => {
+    // Every place of the sample that is a name of something.
+    const named: string[] = [];
+    const look = (value: unknown, path: string): void => {
+      if (typeof value !== 'object' || value === null) return;
+      for (const [key, part] of Object.entries(value)) {
+        const at = `${path}/${key}`;
+        if (key === 'name' && typeof part === 'string' && !path.includes('/family')) named.push(at);
+        else look(part, at);
+      }
+    };
+    for (const part of ['color', 'type', 'space', 'layout'] as const)
+      look(document[part], `/${part}`);
+    expect(named.length).toBeGreaterThan(60);
+    const name = fc
+      .array(fc.constantFrom(...'{}*/<>"\\:;()@a é'.split(''), '*/ </style>', '} red {'), {
+        minLength: 1,
+        maxLength: 8,
+      })
+      .map((signs) => signs.join('').trim().slice(0, 40))
+      .filter((text) => text !== '');
+    const changed = writeCss(derived);
+    fc.assert(
+      fc.property(fc.constantFrom(...named), name, (path, value) => {
+        const result = patched(document, [{ op: 'replace', path, value }]);
+        if (!result.ok) return;
+        const sheet = writeCss(derive(result.document));
+        const shape = (text: string): string => text.replaceAll(/[\w-]+/g, '');
+        expect([path, value, shape(sheet)]).toEqual([path, value, shape(changed)]);
+      }),
+      { numRuns: 40 },
+    );
   });
 });
 

@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { micromark } from 'micromark';
 import { gfmTable, gfmTableHtml } from 'micromark-extension-gfm-table';
 import { writeSizes, type SizeRow } from './size-table.ts';
@@ -22,6 +23,17 @@ test('as custom properties every role keeps a name of its own', () => {
 });
 
 test('for a spreadsheet every row has the same cells, whatever is in a name', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.string({ unit: 'binary' }), { minLength: 1, maxLength: 5 }),
+      (names) => {
+        const rows = writeSizes(names.map(row), 'TSV').replace(/\n$/, '').split('\n');
+        expect(rows.map((line) => line.split('\t').length)).toEqual(
+          Array(names.length + 1).fill(8),
+        );
+      },
+    ),
+  );
   const lines = writeSizes([row('a\tb\nc')], 'TSV')
     .trimEnd()
     .split('\n');

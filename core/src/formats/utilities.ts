@@ -30,7 +30,10 @@ const named = (length: SpaceLength | undefined): readonly string[] =>
     : [];
 
 /** The steps that a role or the space after a text takes. */
-const stepsInUse = ({ space, type }: StyleDocument): ReadonlySet<string> =>
+/** What the classes are made of. */
+type Decided = Pick<StyleDocument, 'space' | 'type' | 'layout'>;
+
+const stepsInUse = ({ space, type }: Pick<StyleDocument, 'space' | 'type'>): ReadonlySet<string> =>
   new Set([
     ...inOrder(space.roles).flatMap(([, { value, block }]) => [...named(value), ...named(block)]),
     ...inOrder(type.roles).flatMap(([, { after }]) => (after === undefined ? [] : [after])),
@@ -40,7 +43,7 @@ const stepsInUse = ({ space, type }: StyleDocument): ReadonlySet<string> =>
  * A class for every property and step, for every width and, where it is asked for, again from each
  * breakpoint up (`pad-m-from-wide`). No classes where the system decides for none.
  */
-export function utilityRules(document: StyleDocument, derived: Derived): readonly Rule[] {
+export function utilityRules(document: Decided, derived: Pick<Derived, 'steps'>): readonly Rule[] {
   const { utilities } = document.space;
   if (!utilities) return [];
   const used = stepsInUse(document);
@@ -67,5 +70,5 @@ export function utilityRules(document: StyleDocument, derived: Derived): readonl
 }
 
 /** The classes as a style sheet, to be loaded after `tokens.css`, whose properties they use. */
-export const writeUtilities = (document: StyleDocument, derived: Derived): string =>
+export const writeUtilities = (document: Decided, derived: Pick<Derived, 'steps'>): string =>
   rulesCss(utilityRules(document, derived));

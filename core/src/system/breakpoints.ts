@@ -3,7 +3,10 @@ import { inOrder, type SpaceLength, type StyleDocument } from './document.ts';
 import { jsonOf, type Patch } from './patch.ts';
 
 /** What is decided at a breakpoint, taken back: before the breakpoint itself goes. */
-export const forgetting = ({ layout, space }: StyleDocument, id: string): Patch => [
+export const forgetting = (
+  { layout, space }: Pick<StyleDocument, 'layout' | 'space'>,
+  id: string,
+): Patch => [
   ...(Object.hasOwn(layout.grid.at, id)
     ? [{ op: 'remove', path: `/layout/grid/at/${id}` } as const]
     : []),
@@ -35,7 +38,10 @@ function withoutAnchor(
 }
 
 /** The steps that roles take at an anchor of the type, taken back: before the anchor itself goes. */
-export const forgettingAnchor = ({ space, type }: StyleDocument, id: string): Patch =>
+export const forgettingAnchor = (
+  { space, type }: Pick<StyleDocument, 'space' | 'type'>,
+  id: string,
+): Patch =>
   inOrder(space.roles).flatMap(([role, own]) =>
     (['value', 'block'] as const).flatMap((side) => {
       const length = own[side];

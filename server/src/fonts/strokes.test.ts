@@ -55,7 +55,7 @@ describe('strokes', () => {
 });
 
 describe('feet', () => {
-  test('tell faces with serifs from those without, whatever they are called', async () => {
+  test('tell five faces with serifs from five without by their outlines alone', async () => {
     const foot = async (id: string) => {
       const name = family(id).files.find(({ name: file }) => file.includes('-latin-'))?.name ?? '';
       return strokesOf(openFont(await unpacked(readFileSync(fontPath(name) ?? '')))).foot;

@@ -3,8 +3,8 @@ import type { MeasuredPage } from '@garnish/core/checks/page/measured-page';
 import { REFLOW_PX } from '@garnish/core/checks/page/reflow';
 import { inOrder } from '@garnish/core/system/document';
 import type { Token } from '@garnish/core/tokens/token';
-import { useEffect, useRef, useSyncExternalStore } from 'react';
-import { useStore, useSystem } from '../system/system-context.ts';
+import { useEffect, useSyncExternalStore } from 'react';
+import { useStore } from '../system/system-context.ts';
 import type { View } from '../system/views.ts';
 import { openHiddenPage, type HiddenPage } from './hidden-page.ts';
 import { breathe, measureLayout } from './measure-layout.ts';
@@ -110,18 +110,12 @@ function measurer() {
  */
 export function useLayoutFindings(): void {
   const store = useStore();
-  const decided = useSystem((state) => state.decided);
-  const measuring = useRef<ReturnType<typeof measurer> | undefined>(undefined);
   useEffect(() => {
-    const own = measurer();
-    measuring.current = own;
-    return () => own.close();
-  }, []);
-  useEffect(() => {
-    let isOff = false;
-    const isCalledOff = (): boolean => isOff;
-    const measure = async (): Promise<void> => {
-      const pages = await measuring.current?.pagesOf(decided, isCalledOff);
+    const measuring = measurer();
+    let callOff = (): void => undefined;
+    let seen: View | undefined;
+    const measure = async (decided: View, isCalledOff: () => boolean): Promise<void> => {
+      const pages = await measuring.pagesOf(decided, isCalledOff);
       if (!pages || isCalledOff()) return;
       const checks = checkPages(pages, decided.document, decided.derived);
       let step = checks.next();
@@ -132,10 +126,24 @@ export function useLayoutFindings(): void {
       }
       store.found('layout', step.value);
     };
-    const timer = setTimeout(() => void measure(), SETTLE_MS);
-    return () => {
-      isOff = true;
-      clearTimeout(timer);
+    const follow = (): void => {
+      const { decided } = store.state();
+      if (decided === seen) return;
+      seen = decided;
+      callOff();
+      let isOff = false;
+      const timer = setTimeout(() => void measure(decided, () => isOff), SETTLE_MS);
+      callOff = () => {
+        isOff = true;
+        clearTimeout(timer);
+      };
     };
-  }, [store, decided]);
+    follow();
+    const unsubscribe = store.subscribe(follow);
+    return () => {
+      unsubscribe();
+      callOff();
+      measuring.close();
+    };
+  }, [store]);
 }

@@ -47,7 +47,7 @@ describe('colors that are nearly the same', () => {
     expect(nearDuplicates(document.color, 0.0001)).toEqual([]);
   });
 
-  test('become one, with every use following', () => {
+  test('become one, and the role on the one that goes stands on the one that stays', () => {
     const merge = found.find(({ merged }) => merged.source === 'other');
     const result = patched(document, merge?.patch ?? []);
     if (!result.ok) throw new Error(JSON.stringify(result.problems));

@@ -19,7 +19,7 @@ const standsOn = (paint: Paint, source: string): boolean =>
   ((paint.kind === 'rung' || paint.kind === 'near') && paint.ramp === source);
 
 /** The roles that stand on a source in a mode at least, or take a share of one that does. */
-function rolesOn({ color }: StyleDocument, source: string): Set<string> {
+function rolesOn({ color }: Pick<StyleDocument, 'color'>, source: string): Set<string> {
   const found = new Set<string>();
   const all = inOrder(color.roles);
   for (const [id, role] of all)
@@ -48,7 +48,11 @@ function following(tokens: readonly Token[], start: ReadonlySet<string>): Set<st
  * gradients and pictures. `source` is the id of a source, or `neutral`; the source that tints the
  * neutrals leads to them as well.
  */
-export function usesOf(document: StyleDocument, derived: Derived, source: string): Uses {
+export function usesOf(
+  document: Pick<StyleDocument, 'color'>,
+  derived: Pick<Derived, 'ramps' | 'colors' | 'tokens' | 'needs'>,
+  source: string,
+): Uses {
   const { color } = document;
   const sources =
     color.neutral.source === source && color.neutral.tint > 0 ? [source, NEUTRAL] : [source];

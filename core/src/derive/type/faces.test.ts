@@ -25,7 +25,7 @@ const ids = (patch: Patch): string[] => {
 };
 
 describe('a face of their own for labels', () => {
-  test('is that of the headings until it is chosen, in every token', () => {
+  test('is that of the headings until it is chosen, and is no token', () => {
     const { tokenById } = derive(sampleDocument());
     expect(tokenById.get('type.label.family')?.values.light.reference).toBe('face.heading');
     expect(tokenById.has('face.label')).toBe(false);

@@ -3,7 +3,7 @@ import { repairsOf } from '@garnish/core/checks/contrast-repairs';
 import { strokeOf } from '@garnish/core/checks/strokes';
 import { perceptualContrast } from '@garnish/core/color/perceptual';
 import type { Need } from '@garnish/core/derive/derived';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 
 interface ContrastDetailProps {
   readonly need: Need;
@@ -20,8 +20,7 @@ const WHY = {
 /** One pair in both themes: figures, strokes, and every way to make it pass. */
 export function ContrastDetail({ need, onClose }: ContrastDetailProps) {
   const store = useStore();
-  const decided = useSystem((state) => state.decided);
-  const { document, derived } = decided;
+  const { document, derived } = useDecided(['brief', 'type'], ['needs']);
   const both = judgedAll(derived).filter((judged) => judged.need === need);
   return (
     <div

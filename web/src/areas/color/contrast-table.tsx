@@ -7,7 +7,7 @@ import { colorsIn } from '@garnish/core/derive/color/paint';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
-import { useSystem } from '../../system/system-context.ts';
+import { useDecided } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { ContrastDetail } from './contrast-detail.tsx';
 
@@ -129,13 +129,12 @@ const Sample = ({
 
 /** All pairs that are used, or every color on every color; one of them is looked at closely. */
 export function ContrastTable() {
-  const decided = useSystem((state) => state.decided);
+  const { derived } = useDecided([], ['needs', 'ramps']);
   const { proofTheme: mode } = usePreferences();
   const [filter, setFilter] = useState<Filter>('all');
   const [every, setEvery] = useState(false);
   const [chosen, setChosen] = useState<string>();
   const scroller = useRef<HTMLDivElement>(null);
-  const { derived } = decided;
   const judged = judgedAll(derived);
   const rows = useMemo(() => {
     if (!every) return usedRows(judged, filter, mode);

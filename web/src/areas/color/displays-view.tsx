@@ -10,7 +10,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { pictureOfProof } from '../../proof/picture-of-proof.ts';
-import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { FileDrop } from '../../ui/file-drop.tsx';
@@ -37,7 +37,7 @@ interface ShownProps {
 /** A picture, or the proof as it stands, as the display would show it. */
 function Shown({ colors }: ShownProps) {
   const page = usePageInFrame();
-  const decided = useSystem((state) => state.decided);
+  const store = useStore();
   const [source, setSource] = useState<{
     readonly name: string;
     readonly canvas: OffscreenCanvas;
@@ -90,7 +90,7 @@ function Shown({ colors }: ShownProps) {
         type="button"
         className="act ms-4"
         disabled={!page}
-        onClick={() => page && take(pictureOfProof(page, decided.sheet), 'the proof')}
+        onClick={() => page && take(pictureOfProof(page, store.state().decided.sheet), 'the proof')}
       >
         Show the proof
       </button>

@@ -7,11 +7,11 @@ import { light, litSelector } from '../../proof/lit.ts';
 import { tooMuch, type Presence, type Share } from '@garnish/core/checks/measured-colors';
 import { presenceOf } from '../../proof/measure-colors.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
-import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useDecidedLater, useStore } from '../../system/system-context.ts';
 
 /** Where a source and its ramp are used: tokens, roles, components, texts, spots in the proof. */
 export function WhereUsed() {
-  const decided = useSystem((state) => state.decided);
+  const decided = useDecidedLater(['color'], ['ramps', 'colors', 'tokens', 'needs']);
   const page = usePageInFrame();
   const { ramps } = decided.derived;
   const [source, setSource] = useState(decided.document.color.sources.order[0] ?? NEUTRAL);

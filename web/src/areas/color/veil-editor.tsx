@@ -8,7 +8,7 @@ import { X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { measureHero, type PictureFrame } from '../../proof/measure-hero.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { usePreferences } from '../../ui/preferences.ts';
@@ -29,11 +29,10 @@ interface VeilEditorProps {
 /** Text over one picture, and the least veil at which it reads, proved at every width. */
 export function VeilEditor({ id, veil }: VeilEditorProps) {
   const store = useStore();
-  const decided = useSystem((state) => state.decided);
+  const { document, derived } = useDecided(['color', 'content', 'brief'], ['colors', 'styles']);
   const { proofTheme: mode, proofWidth } = usePreferences();
   const [marking, setMarking] = useState<Marking>('none');
   const [measured, setMeasured] = useState<readonly PictureFrame[]>([]);
-  const { document, derived } = decided;
   const { color: colors, content, brief } = document;
   const inHero = content.heroVeil === id;
   const path = `/color/veils/items/${id}`;
@@ -41,7 +40,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
   const color = veilColor(veil, derived.colors, mode);
 
   // The words of the hero are measured where they really stand, whenever the page may have moved.
-  const layout = inHero ? decided : undefined;
+  const layout = useSystem(({ decided }) => (inHero ? decided : undefined));
   useEffect(() => {
     if (!layout) return;
     let gone = false;

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { swapShifts } from '../../proof/swap-shift.ts';
-import { useSystem } from '../../system/system-context.ts';
+import { useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 
 const WORDS = { 'stand-in': 'fitted fallback fonts', unfitted: 'the bare local fonts' } as const;
@@ -13,7 +13,7 @@ const px = (value: number): string => value.toFixed(1);
 /** The moment at which the fonts arrive: seen in the proof, and measured there. */
 export function Swap() {
   const page = usePageInFrame();
-  const decided = useSystem((state) => state.decided);
+  const store = useStore();
   const { proofFonts, proofWidth } = usePreferences();
   const [found, setFound] = useState<ReturnType<typeof swapShifts> & { width: number }>();
   return (
@@ -37,7 +37,7 @@ export function Swap() {
         className="act"
         disabled={!page}
         onClick={() => {
-          if (page) setFound({ ...swapShifts(page, decided), width: proofWidth });
+          if (page) setFound({ ...swapShifts(page, store.state().decided), width: proofWidth });
         }}
       >
         Measure what moves

@@ -3,8 +3,8 @@ import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { decisionAddress } from '../../findings/address.ts';
 import { Note } from '../../findings/note.tsx';
-import type { View } from '../../system/views.ts';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 
 const SAYS = { repair: 'To repair', look: 'To look at' } as const;
@@ -32,7 +32,11 @@ function Row({ finding, target }: { readonly finding: Finding; readonly target: 
 }
 
 /** What no check has looked at, so that nothing more is promised than was judged. */
-function unjudged({ document: { color, content } }: View): string {
+function unjudged({
+  document: { color, content },
+}: {
+  readonly document: Pick<StyleDocument, 'color' | 'content'>;
+}): string {
   return [
     content.heroVeil !== undefined &&
       ' Not judged here: words over a picture (Color, Pictures proves them on its pixels).',
@@ -47,12 +51,12 @@ function unjudged({ document: { color, content } }: View): string {
 export default function ReviewArea() {
   const store = useStore();
   const accepted = useSystem((state) => state.accepted);
-  const decided = useSystem((state) => state.decided);
+  const reasons = useSystem((state) => state.decided.document.accepted);
+  const left = unjudged(useDecided(['color', 'content']));
   const findings = useSystem((state) => state.findings);
   const trying = useSystem((state) => state.trying);
   const [parameters] = useSearchParams();
   const target = parameters.get('finding');
-  const left = unjudged(decided);
   return (
     <Bench title="Review" margin={false}>
       {findings.length > 0 && left !== '' && <p className="px-4 pt-4 text-quiet">{left.trim()}</p>}
@@ -89,7 +93,7 @@ export default function ReviewArea() {
               <li key={id} className="border-t border-line py-2">
                 <p>{title}</p>
                 <p className="figures text-xs text-quiet">{figures}</p>
-                <p className="text-quiet">“{decided.document.accepted[id]?.reason}”</p>
+                <p className="text-quiet">“{reasons[id]?.reason}”</p>
                 <button
                   type="button"
                   className="act"

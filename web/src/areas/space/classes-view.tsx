@@ -1,5 +1,5 @@
 import { utilityRules, writeUtilities } from '@garnish/core/formats/utilities';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
@@ -8,8 +8,7 @@ import { NameField } from '../../ui/name-field.tsx';
 /** Utility classes for padding, margin and gap, where the developers want them. */
 export function ClassesView() {
   const store = useStore();
-  const decided = useSystem((state) => state.decided);
-  const { document, derived } = decided;
+  const { document, derived } = useDecided(['space', 'type', 'layout'], ['steps']);
   const { utilities } = document.space;
   const rules = utilities ? utilityRules(document, derived) : [];
   const css = utilities ? writeUtilities(document, derived) : '';

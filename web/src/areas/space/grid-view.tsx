@@ -8,7 +8,8 @@ import { useState } from 'react';
 import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem, useSystemLater } from '../../system/system-context.ts';
+import type { SystemState } from '../../system/store.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
@@ -198,12 +199,14 @@ function Spans() {
   );
 }
 
+const breaksOf = ({ decided: { document, derived } }: SystemState) =>
+  contentBreaks(document, derived);
+
 function Breakpoints() {
   const store = useStore();
-  const decided = useSystem((state) => state.decided);
-  const { document, derived } = decided;
+  const { document } = useDecided(['layout', 'space']);
   const { breakpoints } = document.layout;
-  const breaks = contentBreaks(document, derived);
+  const breaks = useSystemLater(breaksOf);
   const add = (widthPx: number): void => {
     const id = `width-${crypto.randomUUID().slice(0, 8)}`;
     const sorted = [

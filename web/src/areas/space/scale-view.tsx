@@ -12,7 +12,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 import { Items } from '../../system/items.tsx';
-import { stepUses } from './step-uses.ts';
+import { STEP_USERS, stepUses } from './step-uses.ts';
 
 const LARGEST_BAR_PX = 480;
 
@@ -106,8 +106,7 @@ function Base() {
 }
 
 function Steps() {
-  const decided = useSystem((state) => state.decided);
-  const { document, derived } = decided;
+  const { document, derived } = useDecided(STEP_USERS, ['steps']);
   const { space } = document;
   const uses = stepUses(document);
   const sizes = [...derived.steps.values()];

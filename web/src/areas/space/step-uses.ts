@@ -5,12 +5,15 @@ const stepsOf = (length: SpaceLength): readonly string[] =>
     ? [length.step, ...Object.values(length.at ?? {})]
     : [];
 
+/** The parts of a document in which steps are used. */
+export const STEP_USERS = ['layout', 'space', 'type'] as const;
+
 /** What uses each step, by its name. */
 export function stepUses({
   layout,
   space,
   type,
-}: StyleDocument): ReadonlyMap<string, readonly string[]> {
+}: Pick<StyleDocument, (typeof STEP_USERS)[number]>): ReadonlyMap<string, readonly string[]> {
   const uses = new Map<string, string[]>();
   const note = (step: string, name: string): void => {
     const names = uses.get(step) ?? [];

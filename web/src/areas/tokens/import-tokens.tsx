@@ -5,7 +5,7 @@ import { NOTHING } from '@garnish/core/system/collection';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useState } from 'react';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { tokenTextOf } from './token-text.ts';
 
@@ -58,7 +58,6 @@ function Reasons({
 /** Takes in a token file: one of ours restores its decisions, any other gives its tokens. */
 export function ImportTokens() {
   const store = useStore();
-  const decided = useSystem((state) => state.decided);
   const [told, setTold] = useState<Told>();
 
   const take = (text: string, name: string): Told => {
@@ -66,7 +65,7 @@ export function ImportTokens() {
     if (read.kind === 'problem')
       return { words: `${read.message} Nothing was changed.`, wrong: true };
     if (read.kind === 'system') {
-      const patch = restoring(decided.document, read.document);
+      const patch = restoring(store.state().decided.document, read.document);
       if (patch.length === 0)
         return { words: 'This file holds what is decided already.', wrong: false };
       const ok = store.change(patch, `decisions of ${name}`.slice(0, 120));
@@ -77,7 +76,7 @@ export function ImportTokens() {
           }
         : { words: 'The decisions could not be restored. Nothing was changed.', wrong: true };
     }
-    const { document } = decided;
+    const { document } = store.state().decided;
     const none = { custom: NOTHING };
     const taking = takeTokens(
       document.tokens.custom,

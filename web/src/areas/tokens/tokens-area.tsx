@@ -145,14 +145,16 @@ function grouped(tokens: readonly Token[]): (readonly [string, readonly Token[]]
 
 /** Everything derived, in three tiers, with the way each value came about. */
 export default function TokensArea() {
-  const decided = useSystem((state) => state.decided);
+  const all = useSystem((state) => state.decided.derived.tokens);
+  const noUtilities = useSystem(
+    ({ decided }) => utilityRules(decided.document, decided.derived).length === 0,
+  );
   const id = useSystem((state) => state.id);
   const [parameters, setParameters] = useSearchParams();
   const [sought, setSought] = useState('');
-  const noUtilities = utilityRules(decided.document, decided.derived).length === 0;
   const open = parameters.get('token');
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-  const tokens = decided.derived.tokens.filter((token) =>
+  const tokens = all.filter((token) =>
     words.every((word) =>
       `${token.id} ${valueText(token.values.light)}`.toLowerCase().includes(word),
     ),
@@ -188,7 +190,7 @@ export default function TokensArea() {
           ))}
         </ul>
       </Section>
-      <Section title="Find a token" aside={`${tokens.length} of ${decided.derived.tokens.length}`}>
+      <Section title="Find a token" aside={`${tokens.length} of ${all.length}`}>
         <input
           type="search"
           className="input w-full"

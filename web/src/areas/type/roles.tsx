@@ -4,10 +4,9 @@ import { faceFor } from '@garnish/core/system/faces';
 import { addingTextRole } from '@garnish/core/system/type-changes';
 import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
-import { memo, useState } from 'react';
+import { useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
-import { useStore } from '../../system/system-context.ts';
-import type { View } from '../../system/views.ts';
+import { useDecidedLater, useStore } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 import { useSearched } from '../../ui/use-searched.tsx';
 import { RoleEditor } from './role-editor.tsx';
@@ -42,10 +41,11 @@ const OWN = [
 const COLUMNS = 'grid-cols-3';
 
 /** Each text role: its face, its place on the scale, its weight, and what comes of them. */
-export const Roles = memo(function Roles({ view: decided }: { readonly view: View }) {
+export function Roles() {
   const store = useStore();
   const { proofWidth } = usePreferences();
   const [open, setOpen] = useState<string>();
+  const decided = useDecidedLater(['fonts', 'type'], ['styles']);
   const { fonts, type } = decided.document;
   const { found, field } = useSearched(inOrder(type.roles), ([, { name }]) => name);
   const set = (id: string, part: string, value: string | number, name: string): void => {
@@ -171,4 +171,4 @@ export const Roles = memo(function Roles({ view: decided }: { readonly view: Vie
       </button>
     </div>
   );
-});
+}

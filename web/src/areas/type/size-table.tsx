@@ -5,7 +5,7 @@ import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
 import { useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
-import type { View } from '../../system/views.ts';
+import { useDecidedLater } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 
 const COLUMNS = ['role', 'step', 'narrow', 'wide', 'now', 'line', 'char.'] as const;
@@ -43,10 +43,10 @@ const text = (row: SizeRow, column: Column): string =>
   })[column];
 
 /** Every role's figures in one table: sorted by any column, every cell copied by a click. */
-export function SizeTable({ view }: { readonly view: View }) {
+export function SizeTable() {
   const { proofWidth } = usePreferences();
   const [by, setBy] = useState<{ column: Column; down: boolean }>({ column: 'wide', down: true });
-  const { document, derived } = view;
+  const { document, derived } = useDecidedLater(['type', 'layout'], ['styles', 'grid']);
   const anchors = inOrder(document.type.anchors).map(([, { width }]) => width);
   const rows = [...derived.styles.values()].map((style): SizeRow => ({
     role: style.name,

@@ -1,15 +1,15 @@
 import type { TextStyle } from '@garnish/core/derive/derived';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
+import { useDecidedLater } from '../../system/system-context.ts';
 import { valueAt } from '@garnish/core/system/patch';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
 import { useWriting } from '../../proof/use-writing.ts';
-import type { View } from '../../system/views.ts';
 import { useFace } from '../../ui/use-face.ts';
 
 /** Where the site's words for each role stand; roles of one's own are set in the lead. */
-function wordsFor({ content }: StyleDocument): Readonly<Record<string, string>> {
+function wordsFor({ content }: Pick<StyleDocument, 'content'>): Readonly<Record<string, string>> {
   const [card] = content.cards.cards.order;
   const [row] = content.table.rows.order;
   const [column] = content.table.columns.order;
@@ -67,17 +67,18 @@ function Line({ style, words, at, widthPx }: LineProps) {
 }
 
 /** The site's own words in every role, at the sizes of the proof's width; changed where they stand. */
-export function Specimen({ view }: { readonly view: View }) {
+export function Specimen() {
   const { proofWidth } = usePreferences();
   const [list, setList] = useState<HTMLElement | null>(null);
   useWriting(list ?? undefined, true);
-  const paths = wordsFor(view.document);
+  const { document, derived } = useDecidedLater(['content', 'name', 'type'], ['styles']);
+  const paths = wordsFor(document);
   return (
     <ul ref={setList} aria-label="The site’s words in every role">
-      {inOrder(view.document.type.roles).map(([id]) => {
-        const style = view.derived.styles.get(id);
+      {inOrder(document.type.roles).map(([id]) => {
+        const style = derived.styles.get(id);
         const at = paths[id] ?? '/content/hero/lead';
-        const words = valueAt(view.document, at);
+        const words = valueAt(document, at);
         return style ? (
           <Line
             key={id}

@@ -3,9 +3,8 @@ import { sizeOfPlaceIn } from '@garnish/core/derive/type/styles';
 import { HIGHEST_PLACE, inOrder, LOWEST_PLACE } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
 import { placeName } from '@garnish/core/type/scale';
-import { memo, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
-import type { View } from '../../system/views.ts';
-import { useStore } from '../../system/system-context.ts';
+import { useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
+import { useDecidedLater, useStore } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
 
 /** The em of the letters as they are laid out once; their sizes are transforms of it. */
@@ -47,25 +46,22 @@ function Letter({ scale, baseline, outlined = false }: LetterProps) {
   );
 }
 
-interface StairProps {
-  readonly view: View;
-}
-
 /**
  * A letter for each step in use and each one skipped between, at true proportion: filled when narrow,
  * outlined when wide. The roles stand under their step and are moved along the stair.
  */
-export const Stair = memo(function Stair({ view }: StairProps) {
+export function Stair() {
   const store = useStore();
   const [over, setOver] = useState<number>();
   const list = useRef<HTMLOListElement>(null);
-  const { heading } = view.document.fonts.roles;
-  const { type } = view.document;
+  const { document, derived } = useDecidedLater(['fonts', 'type'], ['styles']);
+  const { heading } = document.fonts.roles;
+  const { type } = document;
   const anchors = inOrder(type.anchors).map(([, { width }]) => width);
   const [narrow = 0, wide = 0] = [anchors[0], anchors.at(-1)];
   const fontFamily = useFace(heading.family);
   const byPlace = new Map<number, TextStyle[]>();
-  for (const style of view.derived.styles.values())
+  for (const style of derived.styles.values())
     byPlace.set(style.place, [...(byPlace.get(style.place) ?? []), style]);
   const places = [...byPlace.keys()];
   const [lowest, highest] = [Math.min(...places), Math.max(...places)];
@@ -106,7 +102,7 @@ export const Stair = memo(function Stair({ view }: StairProps) {
   const drop = (event: DragEvent): void => {
     event.preventDefault();
     setOver(undefined);
-    const style = view.derived.styles.get(event.dataTransfer.getData(ROLE));
+    const style = derived.styles.get(event.dataTransfer.getData(ROLE));
     const place = placeAt(event);
     if (style && place !== undefined && style.place !== place) move(style.id, style.name, place);
   };
@@ -158,7 +154,7 @@ export const Stair = memo(function Stair({ view }: StairProps) {
       </ol>
       {/* Apart from the steps and always in the same order, so that a role keeps the keyboard. */}
       <div className="relative text-xs" style={{ height: rows * ROW_PX }}>
-        {[...view.derived.styles.values()].map((style) => {
+        {[...derived.styles.values()].map((style) => {
           const index = style.place - lowest;
           return (
             <button
@@ -183,4 +179,4 @@ export const Stair = memo(function Stair({ view }: StairProps) {
       </div>
     </figure>
   );
-});
+}

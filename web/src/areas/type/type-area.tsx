@@ -6,7 +6,6 @@ import { SizeCurves } from '../../charts/size-curves.tsx';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { Later, useDecidedLater, useSystem } from '../../system/system-context.ts';
-import type { SystemState } from '../../system/store.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useInAddress, viewIds } from '../../ui/views.tsx';
@@ -37,9 +36,6 @@ function LineLength() {
     </Fact>
   );
 }
-
-/** While a slider moves, the proof comes first, the rest as soon as there is time. */
-const decidedOf = ({ decided }: SystemState) => decided;
 
 const VIEWS = viewIds(type.views);
 const TOOLS = ['convert a length', 'read a scale from sizes'] as const;
@@ -76,7 +72,7 @@ export default function TypeArea() {
         title="Stair"
         aside={`filled at ${ends.first ?? ''}, outline at ${ends.last ?? ''} px`}
       >
-        <Later select={decidedOf}>{(view) => <Stair view={view} />}</Later>
+        <Stair />
       </Section>
       <Section title="Size over screen width" aside="px">
         <SizeCurves />
@@ -99,15 +95,7 @@ export default function TypeArea() {
         }
         notes={<Notes findings={findings} at={roles.map((id) => `/type/roles/items/${id}`)} />}
       >
-        <Later select={decidedOf}>
-          {(shown) =>
-            ({
-              decide: <Roles view={shown} />,
-              table: <SizeTable view={shown} />,
-              words: <Specimen view={shown} />,
-            })[view]
-          }
-        </Later>
+        {{ decide: <Roles />, table: <SizeTable />, words: <Specimen /> }[view]}
       </Section>
       <Section title="In the browser" aside="measured, not computed">
         <Measured />

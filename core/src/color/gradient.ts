@@ -31,59 +31,71 @@ const POWERLESS = 0.000004;
 
 const hueOf = ([, a, b]: Oklab): number => (Math.atan2(b, a) * 180) / Math.PI;
 
-function between(one: Hex, other: Hex, share: number, space: GradientSpace): Hex {
+/** The way from one color to another in a space: the emitted color at each share of it, 0 to 1. */
+function between(one: Hex, other: Hex, space: GradientSpace): (share: number) => Hex {
   const first = rgbOf(one);
   const last = rgbOf(other);
   switch (space) {
     case 'srgb':
-      return hexOf(mixed(first, last, share));
+      return (share) => hexOf(mixed(first, last, share));
     case 'srgb-linear': {
-      const [r, g, b] = mixed(
-        first.map(linear) as unknown as Rgb,
-        last.map(linear) as unknown as Rgb,
-        share,
-      );
-      return hexOf([encoded(r), encoded(g), encoded(b)]);
+      const from = first.map(linear) as unknown as Rgb;
+      const to = last.map(linear) as unknown as Rgb;
+      return (share) => {
+        const [r, g, b] = mixed(from, to, share);
+        return hexOf([encoded(r), encoded(g), encoded(b)]);
+      };
     }
     case 'oklab': {
-      const lab = mixed(oklabOf(first), oklabOf(last), share);
-      return hexOf(rgbOfOklab(lab));
+      const [from, to] = [oklabOf(first), oklabOf(last)];
+      return (share) => hexOf(rgbOfOklab(mixed(from, to, share)));
     }
     case 'oklch': {
       const [from, to] = [oklabOf(first), oklabOf(last)];
       const [fromChroma, toChroma] = [Math.hypot(from[1], from[2]), Math.hypot(to[1], to[2])];
-      const hue =
-        fromChroma < POWERLESS
-          ? hueOf(to)
-          : toChroma < POWERLESS
-            ? hueOf(from)
-            : hueBetween(hueOf(from), hueOf(to), share);
+      const fromHue = fromChroma < POWERLESS ? hueOf(to) : hueOf(from);
+      const toHue = toChroma < POWERLESS ? fromHue : hueOf(to);
       // What leaves sRGB on the way is clipped channel by channel, as browsers paint it.
-      return hexOf(
-        rgbOfOklab(
-          oklabOfOklch({
-            lightness: mix(from[0], to[0], share),
-            chroma: mix(fromChroma, toChroma, share),
-            hue,
-          }),
-        ),
-      );
+      return (share) =>
+        hexOf(
+          rgbOfOklab(
+            oklabOfOklch({
+              lightness: mix(from[0], to[0], share),
+              chroma: mix(fromChroma, toChroma, share),
+              hue: hueBetween(fromHue, toHue, share),
+            }),
+          ),
+        );
     }
   }
 }
 
 /**
- * The emitted color of a gradient at a share of its way, 0 to 1; before the first stop and after the
+ * The emitted color of a gradient at each share of its way, 0 to 1; before the first stop and after the
  * last it rests. Source: CSS Color 4, 12 (interpolation, shorter hue) and CSS Images 4.
  */
-export function gradientAt(stops: readonly Stop[], share: number, space: GradientSpace): Hex {
-  const after = stops.findIndex(({ at }) => at >= share);
-  const next = stops[after] ?? stops.at(-1);
-  const before = after <= 0 ? next : stops[after - 1];
-  if (!next || !before) return '#808080';
-  const span = next.at - before.at;
-  return between(before.color, next.color, span === 0 ? 0 : (share - before.at) / span, space);
+export function gradientOf(stops: readonly Stop[], space: GradientSpace): (share: number) => Hex {
+  const ways = stops.map((next, index) => {
+    const before = stops[index - 1] ?? next;
+    return {
+      from: before.at,
+      span: next.at - before.at,
+      way: between(before.color, next.color, space),
+    };
+  });
+  return (share) => {
+    const after = stops.findIndex(({ at }) => at >= share);
+    const here = ways.at(after);
+    if (!here) return '#808080';
+    // After the last stop it rests.
+    const part = after === -1 ? 1 : here.span === 0 ? 0 : (share - here.from) / here.span;
+    return here.way(part);
+  };
 }
+
+/** The emitted color at one share of the way. */
+export const gradientAt = (stops: readonly Stop[], share: number, space: GradientSpace): Hex =>
+  gradientOf(stops, space)(share);
 
 export interface GradientFacts {
   /** How many colors differ over the given length in px, and the widest band of one of them. */
@@ -104,12 +116,13 @@ export function gradientFacts(
   let widest = 0;
   let last: Hex | undefined;
   const samples = Math.max(2, Math.round(lengthPx));
+  const colorAt = gradientOf(stops, space);
   let grayest = { at: 0, left: 1 };
   const chromaOf = (color: Hex): number => oklchOf(oklabOf(rgbOf(color))).chroma;
   const chromas = stops.map(({ color }) => chromaOf(color));
   for (let index = 0; index < samples; index += 1) {
     const share = index / (samples - 1);
-    const hex = gradientAt(stops, share, space);
+    const hex = colorAt(share);
     band = hex === last ? band + 1 : 1;
     last = hex;
     widest = Math.max(widest, band);
@@ -143,9 +156,10 @@ export function lowestContrast(
   text: Hex,
 ): { readonly at: number; readonly ratio: number; readonly color: Hex } {
   let lowest = { at: 0, ratio: Infinity, color: '#000000' as Hex };
+  const colorAt = gradientOf(stops, space);
   const look = (from: number, to: number, step: number): void => {
     for (let at = from; at <= to; at += step) {
-      const color = gradientAt(stops, at, space);
+      const color = colorAt(at);
       const ratio = contrastRatio(text, color);
       if (ratio < lowest.ratio) lowest = { at, ratio, color };
     }

@@ -1,6 +1,6 @@
 import { ratioText } from '@garnish/core/checks/judge';
 import {
-  gradientAt,
+  gradientOf,
   gradientCss,
   gradientFacts,
   GRADIENT_SPACES,
@@ -47,6 +47,7 @@ const GradientEditor = memo(function GradientEditor({ id, decided }: EditorProps
   );
   // While a color moves, what is measured along the gradient follows when there is time.
   const calm = useDeferredValue(stops);
+  const colorAt = useMemo(() => gradientOf(stops, space), [stops, space]);
   const facts = useMemo(() => gradientFacts(calm, space, LENGTH_PX), [calm, space]);
   const ink = useDeferredValue(colors.get(text)?.colors[mode]);
   const lowest = useMemo(() => ink && lowestContrast(calm, space, ink), [calm, space, ink]);
@@ -122,7 +123,7 @@ const GradientEditor = memo(function GradientEditor({ id, decided }: EditorProps
           <span
             key={index}
             className="grow"
-            style={{ background: gradientAt(stops, index / (STRIPS - 1), space) }}
+            style={{ background: colorAt(index / (STRIPS - 1)) }}
           />
         ))}
       </div>

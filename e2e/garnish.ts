@@ -1,4 +1,5 @@
 import { readDocument } from '@garnish/core/system/upgrade';
+import type { Patch } from '@garnish/core/system/patch';
 import type { StyleDocument } from '@garnish/core/system/document';
 import axe, { type AxeResults, type RunOptions } from 'axe-core';
 import {
@@ -122,4 +123,36 @@ export async function documentOf(request: APIRequestContext, id: string): Promis
   const read = readDocument(document);
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   return read.document;
+}
+
+/** Sets the width of the proof, as its field does. */
+export const setWidth = async (page: Page, px: number): Promise<void> => {
+  const field = page.getByRole('spinbutton', { name: 'Width of the proof' });
+  await field.fill(String(px));
+  await field.press('Enter');
+  await expect
+    .poll(() =>
+      page
+        .locator('iframe[title="Proof"]')
+        .evaluate((frame) => (frame as HTMLIFrameElement).contentWindow?.innerWidth),
+    )
+    .toBe(px);
+};
+
+/** A change made elsewhere, as another window or a program makes it. */
+export async function change(request: APIRequestContext, id: string, patch: Patch): Promise<void> {
+  const { sequence } = (await (await request.get(`/api/systems/${id}`)).json()) as {
+    sequence: number;
+  };
+  const answer = await request.post(`/api/systems/${id}/changes`, {
+    data: {
+      id: crypto.randomUUID(),
+      base: sequence,
+      label: 'a change from elsewhere',
+      window: crypto.randomUUID(),
+      gesture: crypto.randomUUID(),
+      patch,
+    },
+  });
+  expect(answer.ok(), await answer.text()).toBe(true);
 }

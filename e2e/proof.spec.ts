@@ -1,6 +1,5 @@
 import { derive } from '@garnish/core/derive/derive';
 import { fluidPx } from '@garnish/core/type/fluid';
-import type { Page } from '@playwright/test';
 import {
   BRACKWATER,
   copyOf,
@@ -10,21 +9,9 @@ import {
   openArea,
   proof,
   saved,
+  setWidth,
   test,
 } from './garnish.ts';
-
-const setWidth = async (page: Page, px: number): Promise<void> => {
-  const field = page.getByRole('spinbutton', { name: 'Width of the proof' });
-  await field.fill(String(px));
-  await field.press('Enter');
-  await expect
-    .poll(() =>
-      page
-        .locator('iframe[title="Proof"]')
-        .evaluate((frame) => (frame as HTMLIFrameElement).contentWindow?.innerWidth),
-    )
-    .toBe(px);
-};
 
 test('the proof is rendered with the exported style sheet, rule for rule', async ({
   page,

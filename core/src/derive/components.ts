@@ -24,6 +24,7 @@ const COMPONENTS: Components = {
     corner: control,
   },
   'quiet-button': {
+    ink: { from: ['color.action-edge', 'color.action'], property: 'color' },
     edge: { from: ['color.action-edge', 'color.action'], property: 'border-color' },
     'edge-width': line,
     corner: control,
@@ -40,8 +41,26 @@ const COMPONENTS: Components = {
   },
   'over-picture': { corner: { from: ['corner.picture'], property: 'border-radius' } },
   table: { line: { from: ['color.line'], property: 'border-color' } },
+  'table-cell': {
+    'line-width': { from: ['edge.line'], property: 'border-block-end-width' },
+  },
+  header: {
+    line: { from: ['color.line'], property: 'border-block-end-color' },
+    'line-width': { from: ['edge.line'], property: 'border-block-end-width' },
+  },
+  footer: {
+    line: { from: ['color.line'], property: 'border-block-start-color' },
+    'line-width': { from: ['edge.line'], property: 'border-block-start-width' },
+  },
   'mark-a': { ink: { from: ['color.link'], property: 'fill' } },
   'mark-b': { ink: { from: ['color.action'], property: 'fill' } },
+};
+
+/** What a component is called in the sheet, where that is not its name. */
+const SELECTORS: Readonly<Record<string, string>> = {
+  'table-cell': '.table th, .table td',
+  header: '.site-header',
+  footer: '.site-footer',
 };
 
 const parts = Object.entries(COMPONENTS).flatMap(([component, own]) =>
@@ -52,7 +71,7 @@ type Semantic = ReadonlyMap<string, Token>;
 type Roles = ReadonlyMap<string, Pick<DerivedColorRole, 'slug'>>;
 
 /** The token that a color role gives, by the role's id; any other by its own. */
-export function roleToken(id: string, roles: Roles): string {
+function roleToken(id: string, roles: Roles): string {
   const role = id.startsWith('color.') ? roles.get(id.slice('color.'.length)) : undefined;
   return role ? `color.${role.slug}` : id;
 }
@@ -105,5 +124,7 @@ export const deriveComponentRules = (names: readonly string[]): Rule[] =>
       .map(
         ({ part, property }) => [property, `var(${propertyOfPath([component, part])})`] as const,
       );
-    return declarations.length > 0 ? [{ selector: `.${component}`, declarations }] : [];
+    return declarations.length > 0
+      ? [{ selector: SELECTORS[component] ?? `.${component}`, declarations }]
+      : [];
   });

@@ -35,6 +35,7 @@ import {
   spaceTokens,
   steps,
 } from './space/nodes.ts';
+import { BASE_RULES, STRUCTURE_RULES } from './structure.ts';
 import { baseline, faces, narrow, styles, typeRules, typeTokens } from './type/nodes.ts';
 
 const byId = (tokens: readonly Token[]): ReadonlyMap<string, Token> =>
@@ -217,8 +218,16 @@ const ground = ruleNode(
   ],
 );
 
+/** What a page is built of before anything is decided. */
+const structure = ruleNode(
+  'structure',
+  [({ tokens: { sheet } }: StyleDocument) => sheet?.base ?? true],
+  (hasBase) => [...(hasBase ? BASE_RULES : []), ...STRUCTURE_RULES],
+);
+
 /** All rules in the order in which the sheet has them; those of breakpoints come last, to win. */
 const RULES = [
+  ['structure', structure],
   ['ground', ground],
   ['type', typeRules],
   ['baseline', baseline],

@@ -84,7 +84,10 @@ test('a movement of a color or of the unit touches no text', () => {
 test('tokens, rules and maps of what did not change are the very same', () => {
   for (const [patch, changed] of [
     [BASE, /^(scale|type)\./],
-    [BRAND, /^(palette|color|gradient|veil|shadow|button|quiet-button|notice|table|mark|outline)/],
+    [
+      BRAND,
+      /^(palette|color|gradient|veil|shadow|button|quiet-button|notice|table|header|footer|mark|outline)/,
+    ],
     [NAME, /^$/],
   ] as const) {
     const deriver = createDeriver();

@@ -9,20 +9,35 @@ type Group = { [key: string]: TokenJson | Group };
 
 const reference = (id: string): string => `{${id}}`;
 
-function tokenJson(token: Token): Group {
+/** A value of the format with its references, which name tokens by their whole path. */
+const referring = (value: TokenJson, within: readonly string[]): TokenJson => {
+  if (within.length === 0) return value;
+  if (typeof value === 'string')
+    return /^\{[^{}]+\}$/.test(value)
+      ? reference([...within, value.slice(1, -1)].join('.'))
+      : value;
+  if (Array.isArray(value)) return value.map((part: TokenJson) => referring(part, within));
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([key, part]) => [key, referring(part, within)]),
+  );
+};
+
+function tokenJson(token: Token, within: readonly string[]): Group {
+  const to = (id: string): string => reference([...within, id].join('.'));
   const { light, dark } = token.values;
   const extension: Group = {
-    ...(light.extension !== undefined && { value: light.extension }),
+    ...(light.extension !== undefined && { value: referring(light.extension, within) }),
     ...(light !== dark &&
       (light.reference !== dark.reference || light.css !== dark.css) && {
         modes: {
-          dark: dark.reference === undefined ? dark.json : reference(dark.reference),
+          dark: dark.reference === undefined ? referring(dark.json, within) : to(dark.reference),
         },
       }),
   };
   return {
     $type: token.type,
-    $value: light.reference === undefined ? light.json : reference(light.reference),
+    $value: light.reference === undefined ? referring(light.json, within) : to(light.reference),
     ...(token.description !== undefined && { $description: token.description }),
     ...(Object.keys(extension).length > 0 && { $extensions: { [EXTENSION]: extension } }),
   };
@@ -52,10 +67,12 @@ function place(root: Group, path: readonly string[], value: Group): void {
  * `readDtcg` restores the system.
  */
 export function writeDtcg({ tokens }: Derived, document: StyleDocument): string {
+  const prefix = document.tokens.sheet?.properties;
+  const within = prefix === undefined ? [] : [prefix];
   const root: Group = {
     $description: document.description || document.name,
     $extensions: { [EXTENSION]: { decisions: document as unknown as TokenJson } },
   };
-  for (const token of tokens) place(root, token.path, tokenJson(token));
+  for (const token of tokens) place(root, [...within, ...token.path], tokenJson(token, within));
   return `${JSON.stringify(root, undefined, 2)}\n`;
 }

@@ -25,7 +25,8 @@ export const FORMATS: readonly Format[] = [
     file: 'tokens.css',
     about: 'custom properties, font faces, classes',
     type: CSS,
-    write: async (_, derived) => (await import('./css.ts')).writeCss(derived),
+    write: async ({ tokens }, derived) =>
+      (await import('./css.ts')).writeCss(derived, tokens.sheet),
     isArchived: always,
   },
   {
@@ -43,6 +44,14 @@ export const FORMATS: readonly Format[] = [
     write: async (document, derived) =>
       (await import('./utilities.ts')).writeUtilities(document, derived),
     isArchived: ({ space }) => space.utilities !== undefined,
+  },
+  {
+    file: 'classes.md',
+    about: 'the markup of each class',
+    type: 'text/markdown; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./classes.ts')).writeClasses(document, derived),
+    isArchived: always,
   },
   {
     file: 'tokens.json',

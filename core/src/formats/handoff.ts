@@ -1,4 +1,5 @@
 import type { Derived } from '../derive/derived.ts';
+import { namedProperty, namedSelector, namedValue } from './naming.ts';
 import { tokenOf } from '../derive/space/space.ts';
 import { findingsOf, isAccepted } from '../checks/checks.ts';
 import { reasonName, inOrder, type StyleDocument } from '../system/document.ts';
@@ -76,7 +77,7 @@ function aboutFaces({ fonts }: StyleDocument, { faces }: Derived): string[] {
   ];
 }
 
-const aboutType = (derived: Derived): string[] => [
+const aboutType = ({ tokens: { sheet: naming } }: StyleDocument, derived: Derived): string[] => [
   '## Type',
   '',
   'A class for each role; sizes flow with the screen.',
@@ -85,7 +86,7 @@ const aboutType = (derived: Derived): string[] => [
     ['role', 'class', 'place', 'size', 'line height', 'weight'],
     [...derived.styles.values()].map((style) => [
       plain(style.name),
-      code(`.type-${style.slug}`),
+      code(namedSelector(`.type-${style.slug}`, naming)),
       placeName(style.place),
       code(fluidCss(style.size)),
       String(style.lineHeight),
@@ -95,24 +96,27 @@ const aboutType = (derived: Derived): string[] => [
   '',
 ];
 
-const aboutColor = (derived: Derived): string[] => [
+const aboutColor = ({ tokens: { sheet: naming } }: StyleDocument, derived: Derived): string[] => [
   '## Color',
   '',
   ...table(
     ['role', 'property', 'light', 'dark'],
     [...derived.colors.values()].map(({ name, slug, colors }) => [
       plain(name),
-      code(`--color-${slug}`),
+      code(namedProperty(`--color-${slug}`, naming)),
       code(colors.light),
       code(colors.dark),
     ]),
   ),
   '',
-  'Each surface has a class (`.on-page`); text roles in it take the colors that were checked there.',
+  `Each surface has a class (\`${namedSelector('.on-page', naming)}\`); text roles in it take the colors that were checked there.`,
   '',
 ];
 
-const aboutSpace = ({ space }: StyleDocument, derived: Derived): string[] => [
+const aboutSpace = (
+  { space, tokens: { sheet: naming } }: StyleDocument,
+  derived: Derived,
+): string[] => [
   '## Space',
   '',
   `Base unit ${space.unit} px.`,
@@ -121,7 +125,7 @@ const aboutSpace = ({ space }: StyleDocument, derived: Derived): string[] => [
     ['step', 'property', 'px'],
     [...derived.steps.values()].map(({ name, slug, px }) => [
       plain(name),
-      code(`--step-${slug}`),
+      code(namedProperty(`--step-${slug}`, naming)),
       String(px),
     ]),
   ),
@@ -131,12 +135,14 @@ const aboutSpace = ({ space }: StyleDocument, derived: Derived): string[] => [
     [...derived.spaces.values()].flatMap((one) =>
       (one.apart ? (['inline', 'block'] as const) : (['inline'] as const)).map((side) => {
         const { value, from } = one[side];
-        const later = from.map(({ fromPx, value: next }) => `${next.css ?? ''} from ${fromPx} px`);
+        const later = from.map(
+          ({ fromPx, value: next }) => `${namedValue(next.css ?? '', naming)} from ${fromPx} px`,
+        );
         return [
           plain(one.name),
           one.use,
-          code(`--${tokenOf(one, side).replace('.', '-')}`),
-          [value.css ?? '', ...later].join(', then '),
+          code(namedProperty(`--${tokenOf(one, side).replace('.', '-')}`, naming)),
+          [namedValue(value.css ?? '', naming), ...later].join(', then '),
         ];
       }),
     ),
@@ -223,11 +229,11 @@ export function writeHandoff(document: StyleDocument, derived: Derived): string 
     ...(description === '' ? [] : [plain(description), '']),
     ...(brief.purpose === '' ? [] : [`Purpose: ${plain(brief.purpose)}`, '']),
     ...(brief.audience === '' ? [] : [`Audience: ${plain(brief.audience)}`, '']),
-    'Values are in `tokens.css` and `tokens.json`, which were written from the same decisions.',
+    'Values are in `tokens.css` and `tokens.json`, which were written from the same decisions; the markup of each class is in `classes.md`.',
     '',
     ...aboutFaces(document, derived),
-    ...aboutType(derived),
-    ...aboutColor(derived),
+    ...aboutType(document, derived),
+    ...aboutColor(document, derived),
     ...aboutSpace(document, derived),
     ...aboutShape(document),
     ...aboutFindings(document, derived),

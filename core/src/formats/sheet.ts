@@ -2,6 +2,7 @@ import type { DeliveredFace, Derived, Rule, RuleGroup, TokenGroup } from '../der
 import { standInName } from '../fonts/family.ts';
 import { cssString } from '../css-string.ts';
 import { once } from '../once.ts';
+import { namedProperty, namedSelector, namedValue, type Naming } from './naming.ts';
 import { propertyOf, propertyOfPath, type Token, type TokenValue } from '../tokens/token.ts';
 
 /** Where the sheet expects the font files, beside itself. */
@@ -231,6 +232,31 @@ export const blockCss = once(({ within, rules }: SheetBlock): string =>
 
 export const sheetCss = (sheet: readonly SheetBlock[]): string => sheet.map(blockCss).join('\n');
 
+/** A block of the sheet by the names that were chosen. */
+const namedBlock = (block: SheetBlock, naming: Naming): SheetBlock => ({
+  ...block,
+  rules: block.rules.map(({ selector, declarations }) => ({
+    selector: namedSelector(selector, naming),
+    declarations: declarations.map(
+      ([property, value]) => [namedProperty(property, naming), namedValue(value, naming)] as const,
+    ),
+  })),
+});
+
+/**
+ * The sheet by the names that were chosen, in the cascade layer that was chosen. Font faces stand outside of
+ * it: they are no part of the cascade.
+ */
+export function namedCss(sheet: readonly SheetBlock[], naming: Naming = {}): string {
+  const isFace = ({ rules }: SheetBlock): boolean => rules[0]?.selector === '@font-face';
+  const named = sheet.map((one) => (isFace(one) ? one : namedBlock(one, naming)));
+  if (naming.layer === undefined) return sheetCss(named);
+  const inside = sheetCss(named.filter((one) => !isFace(one))).replaceAll(/^(?=.)/gm, '  ');
+  return [sheetCss(named.filter(isFace)), `@layer ${naming.layer} {\n${inside}}\n`]
+    .filter((part) => part !== '')
+    .join('\n');
+}
+
 /** Rules alone, without tokens, as CSS. */
-export const rulesCss = (rules: readonly Rule[]): string =>
-  sheetCss(ruleBlocks({ key: 'rules', rules }));
+export const rulesCss = (rules: readonly Rule[], naming?: Naming): string =>
+  namedCss(ruleBlocks({ key: 'rules', rules }), naming);

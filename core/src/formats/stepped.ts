@@ -70,9 +70,10 @@ export function writeStepped(document: StyleDocument, derived: Derived): string 
         : [];
     }),
   }));
-  return writeCss({
+  const stepwise = {
     ...derived,
     groups: derived.groups.map((group) => ({ ...group, tokens: group.tokens.map(stepped) })),
     rules: [{ key: 'stepped', rules }, ...derived.rules],
-  });
+  };
+  return writeCss(stepwise, document.tokens.sheet);
 }

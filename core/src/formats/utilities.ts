@@ -29,10 +29,10 @@ const named = (length: SpaceLength | undefined): readonly string[] =>
     ? [length.step, ...Object.values(length.at ?? {})]
     : [];
 
-/** The steps that a role or the space after a text takes. */
 /** What the classes are made of. */
 type Decided = Pick<StyleDocument, 'space' | 'type' | 'layout'>;
 
+/** The steps that a role or the space after a text takes. */
 const stepsInUse = ({ space, type }: Pick<StyleDocument, 'space' | 'type'>): ReadonlySet<string> =>
   new Set([
     ...inOrder(space.roles).flatMap(([, { value, block }]) => [...named(value), ...named(block)]),
@@ -70,5 +70,7 @@ export function utilityRules(document: Decided, derived: Pick<Derived, 'steps'>)
 }
 
 /** The classes as a style sheet, to be loaded after `tokens.css`, whose properties they use. */
-export const writeUtilities = (document: Decided, derived: Pick<Derived, 'steps'>): string =>
-  rulesCss(utilityRules(document, derived));
+export const writeUtilities = (
+  document: Decided & Pick<StyleDocument, 'tokens'>,
+  derived: Pick<Derived, 'steps'>,
+): string => rulesCss(utilityRules(document, derived), document.tokens.sheet);

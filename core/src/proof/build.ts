@@ -9,19 +9,14 @@ type Surface = 'page' | 'surface' | 'action';
  * Builds elements of a page whose classes are those of the exported sheet. A role that the system
  * does not have leaves its text in the style around it.
  */
-export function builder({ styles, pairs, colors }: Derived) {
+export function builder({ styles, colors }: Derived) {
   const text = (
     tag: string,
     roleId: string,
-    on: Surface,
     children: readonly ProofNode[],
     content?: string,
   ): ProofElement => {
     const style = styles.get(roleId);
-    const pair = pairs.find(
-      ({ style: used, on: ground, part }) =>
-        used.id === roleId && ground.id === on && part === 'words',
-    );
     return {
       tag,
       attributes: style ? { class: `type-${style.slug}` } : {},
@@ -29,12 +24,6 @@ export function builder({ styles, pairs, colors }: Derived) {
       ...(content !== undefined && { content }),
       ...(style && {
         decision: `/type/roles/items/${roleId}/place`,
-        uses: [
-          ...['family', 'size', 'weight', 'line-height'].map(
-            (part) => `type.${style.slug}.${part}`,
-          ),
-          ...(pair ? [`color.${pair.color.slug}`] : []),
-        ],
       }),
     };
   };
@@ -44,7 +33,6 @@ export function builder({ styles, pairs, colors }: Derived) {
     tag: string,
     on: Surface,
     attributes: Readonly<Record<string, string>>,
-    uses: readonly string[],
     children: readonly ProofNode[],
   ): ProofElement => {
     const role = colors.get(on);
@@ -53,7 +41,6 @@ export function builder({ styles, pairs, colors }: Derived) {
       tag,
       attributes: { ...attributes, class: className },
       children,
-      uses,
       decision: role ? `/color/roles/items/${on}/light` : '/color/sources',
     };
   };
@@ -84,40 +71,17 @@ export const wordsAt = (
 ): ProofElement => ({ ...element(tag, attributes, words), content });
 
 export const button = ({ text, ground }: Build, label: string, content: string): ProofElement =>
-  ground(
-    'a',
-    'action',
-    { class: 'button', ...nowhere },
-    [
-      'button.background',
-      'button.ink',
-      'button.inset-inline',
-      'button.inset-block',
-      'button.corner',
-    ],
-    [text('span', 'label', 'action', [label], content)],
-  );
+  ground('a', 'action', { class: 'button', ...nowhere }, [text('span', 'label', [label], content)]);
 
 export const quietButton = ({ text }: Build, label: string, content: string): ProofElement => ({
-  ...element(
-    'a',
-    { class: 'quiet-button', ...nowhere },
-    text('span', 'label', 'page', [label], content),
-  ),
-  uses: [
-    'quiet-button.edge',
-    'quiet-button.inset-inline',
-    'quiet-button.inset-block',
-    'color.action',
-  ],
+  ...element('a', { class: 'quiet-button', ...nowhere }, text('span', 'label', [label], content)),
   decision: '/color/roles/items/action/light',
 });
 
-/** A part of the page that is made of space alone, with the tokens of it. */
+/** A part of the page that is made of space alone. */
 export const room = (
   tag: string,
   attributes: Readonly<Record<string, string>>,
-  uses: readonly string[],
   decision: string,
   ...children: readonly ProofNode[]
-): ProofElement => ({ ...element(tag, attributes, ...children), uses, decision });
+): ProofElement => ({ ...element(tag, attributes, ...children), decision });

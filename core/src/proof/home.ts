@@ -1,7 +1,6 @@
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { builder, room, type Page, type Section } from './build.ts';
-import { withKnownTokens } from './known-tokens.ts';
 import { element, type ProofElement } from './node.ts';
 import { alerts } from './sections/alerts.ts';
 import { artwork } from './sections/artwork.ts';
@@ -33,26 +32,18 @@ const SECTIONS: readonly Section[] = [
 export function homePage(document: StyleDocument, derived: Derived): ProofElement {
   const build = builder(derived);
   const page: Page = { build, document, derived };
-  const site = build.ground(
-    'div',
-    'page',
-    { class: 'site', lang: document.brief.languages[0] ?? 'en' },
-    ['color.page'],
-    [
-      header(page),
-      element(
-        'main',
-        { class: 'grid-frame' },
-        room(
-          'div',
-          { class: 'site-main' },
-          ['main.gap', 'main.end'],
-          '/space/parts/main.gap',
-          ...SECTIONS.flatMap((section) => section(page)),
-        ),
+  return build.ground('div', 'page', { class: 'site', lang: document.brief.languages[0] ?? 'en' }, [
+    header(page),
+    element(
+      'main',
+      { class: 'grid-frame' },
+      room(
+        'div',
+        { class: 'site-main' },
+        '/space/parts/main.gap',
+        ...SECTIONS.flatMap((section) => section(page)),
       ),
-      footer(page),
-    ],
-  );
-  return withKnownTokens(site, derived);
+    ),
+    footer(page),
+  ]);
 }

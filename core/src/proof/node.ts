@@ -5,8 +5,6 @@ export interface ProofElement {
   readonly children: readonly ProofNode[];
   /** Its content as SVG markup, sanitized before it is shown. */
   readonly svg?: string;
-  /** The tokens that make it, by id. */
-  readonly uses?: readonly string[];
   /** The decision that a click leads to (a JSON Pointer). */
   readonly decision?: string;
   /** Where its words stand in the document, for an element that holds nothing but them. */

@@ -221,6 +221,29 @@ const tokenPath = z.string().check(
 );
 
 /** A token that came from elsewhere and is carried along; its value is one of the open format. */
+/** What a name in the sheet begins with, or the name of its layer: letters, digits and hyphens. */
+const sheetName = z
+  .string()
+  .check(
+    z.regex(
+      /^[a-z][a-z0-9]*(-[a-z0-9]+)*$/,
+      'Small letters, digits and hyphens between them, a letter first, as in “rc”.',
+    ),
+    z.maxLength(24, 'At most 24 signs.'),
+  );
+
+/** How the style sheet is written for the site that it goes into. */
+const sheetChoices = z.strictObject({
+  /** What custom properties begin with, without the hyphen after it. */
+  properties: z.optional(sheetName),
+  /** What classes begin with. */
+  classes: z.optional(sheetName),
+  /** The cascade layer that everything but the font faces stands in. */
+  layer: z.optional(sheetName),
+  /** Whether the sheet says box sizing and margins itself; where absent it does. */
+  base: z.optional(z.boolean()),
+});
+
 export const customToken = z.strictObject({
   path: tokenPath,
   type: z.string().check(z.minLength(1), z.maxLength(40), ownName),
@@ -363,7 +386,7 @@ export const documentSchema = z.strictObject({
   layout: layoutSchema,
   shape: shapeSchema,
   content,
-  tokens: z.strictObject({ custom: collection(customToken) }),
+  tokens: z.strictObject({ custom: collection(customToken), sheet: z.optional(sheetChoices) }),
   /** Findings that were accepted as they are, by the finding's id. */
   accepted: z.record(
     z.string().check(z.maxLength(200), ownName),

@@ -8,7 +8,8 @@ import { createPortal } from 'react-dom';
 import { usePreferences } from '../ui/preferences.ts';
 import { useShown, useStore, useSystem } from '../system/system-context.ts';
 import { liveSheet, type LiveSheet } from './live-sheet.ts';
-import { litRule, useLit } from './lit.ts';
+import { elementsMadeOf } from './elements.ts';
+import { LIT_RULE, mark, useLit } from './lit.ts';
 import { outOfSight, RESTING, type OutOfSight } from './out-of-sight.ts';
 import { renderNode } from './render.tsx';
 
@@ -93,10 +94,15 @@ function Simulation({ page }: { readonly page: Page }) {
     ...(proofRoot === ROOT_PX
       ? []
       : [`html { font-size: ${proofRoot * rootShare(document.type)}px; }`]),
-    ...(lit.length > 0 ? [litRule(lit)] : []),
+    ...(lit.length > 0 ? [LIT_RULE] : []),
     ...(proofDrawn === 'baseline' ? [baselineGrid(document.type.baseline ?? BASELINE_PX)] : []),
   ].join('\n');
   useLayoutEffect(() => simulate(page, css), [page, css]);
+  const store = useStore();
+  useEffect(() => {
+    const made = store.state().shown.derived;
+    mark(page.document, lit.length > 0 ? elementsMadeOf(page.document, lit, made) : []);
+  }, [store, page, lit]);
   return null;
 }
 

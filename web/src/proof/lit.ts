@@ -16,12 +16,15 @@ const subscribe = (listener: () => void): (() => void) => {
 
 export const useLit = (): readonly string[] => useSyncExternalStore(subscribe, () => current);
 
-/** The elements that are made of any of these tokens. */
-export const litSelector = (tokens: readonly string[]): string =>
-  tokens.map((token) => `[data-uses~="${CSS.escape(token)}"]`).join(', ');
+const LIT = 'data-lit';
+
+/** Marks some elements and no others. */
+export function mark(page: Document, elements: readonly Element[]): void {
+  const lit = new Set(elements);
+  for (const element of page.querySelectorAll(`[${LIT}]`))
+    if (!lit.has(element)) element.removeAttribute(LIT);
+  for (const element of lit) element.setAttribute(LIT, '');
+}
 
 /** How they are marked: striped, so that the mark is seen on any color. */
-export const litRule = (tokens: readonly string[]): string =>
-  tokens.length === 0
-    ? ''
-    : `:is(${litSelector(tokens)}) { outline: 3px dashed #111; outline-offset: 1px; box-shadow: 0 0 0 4px #fff; }`;
+export const LIT_RULE = `[${LIT}] { outline: 3px dashed #111; outline-offset: 1px; box-shadow: 0 0 0 4px #fff; }`;

@@ -1,4 +1,6 @@
 import { Maximize2, Minimize2 } from 'lucide-react';
+import type { Mode } from '@garnish/core/system/document';
+import type { View } from '../system/views.ts';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -11,9 +13,10 @@ import {
   type Preferences,
 } from '../ui/preferences.ts';
 import { decisionAddress } from '../findings/address.ts';
-import { useSystem, useSystemLater } from '../system/system-context.ts';
+import { useStore, useSystem, useSystemLater } from '../system/system-context.ts';
 import { handle } from '../ui/handle.ts';
 import { NumberField } from '../ui/number-field.tsx';
+import { tokensOf } from './elements.ts';
 import { Drawn } from './drawn.tsx';
 import { DrawnGrid } from './drawn-grid.tsx';
 import { DrawnSpaces } from './drawn-spaces.tsx';
@@ -29,19 +32,41 @@ import { useWriting } from './use-writing.ts';
 
 const NAMED = [375, 720, 1440] as const;
 
-/** The nearest element that says what it is made of. */
+/** The nearest element that leads to a decision. */
 const sourceOf = (target: EventTarget | null): HTMLElement | undefined => {
   const node = target as Partial<Element> | null;
-  return node?.closest?.<HTMLElement>('[data-uses]') ?? undefined;
+  return node?.closest?.<HTMLElement>('[data-decision]') ?? undefined;
 };
 
+/** What the nearest element that takes anything from tokens takes, with the values that they have now. */
+function saidOf(target: EventTarget | null, { derived }: View, theme: Mode): string | undefined {
+  // An element of a frame is of another window, and no instance of this one’s class.
+  let element = target === null || !('matches' in target) ? null : (target as Element);
+  for (; element; element = element.parentElement) {
+    const tokens = tokensOf(element, derived);
+    if (tokens.length > 0)
+      return tokens
+        .map((id) => {
+          const { css, reference } = derived.tokenById.get(id)?.values[theme] ?? {};
+          return `${id}: ${reference ?? css ?? ''}`;
+        })
+        .join('   ');
+  }
+  return undefined;
+}
+
 /** Listens to the page in the frame: names what is pointed at, leads to its decision by a click. */
-function usePointing(page: Document | undefined, editing: boolean): string | undefined {
+function usePointing(
+  page: Document | undefined,
+  editing: boolean,
+  theme: Mode,
+): string | undefined {
   const navigate = useNavigate();
+  const store = useStore();
   const [uses, setUses] = useState<string>();
   useEffect(() => {
     if (!page) return;
-    const point = (event: Event): void => setUses(sourceOf(event.target)?.dataset['uses']);
+    const point = (event: Event): void => setUses(saidOf(event.target, store.state().shown, theme));
     const leave = (): void => setUses(undefined);
     const click = (event: Event): void => {
       event.preventDefault();
@@ -76,7 +101,7 @@ function usePointing(page: Document | undefined, editing: boolean): string | und
       page.removeEventListener('click', click);
       page.removeEventListener('keydown', forward);
     };
-  }, [page, navigate, editing]);
+  }, [page, navigate, editing, store, theme]);
   return uses;
 }
 
@@ -146,7 +171,7 @@ export function Proof() {
   const frame = useRef<HTMLIFrameElement>(null);
   const room = useRef<HTMLDivElement>(null);
   const { width: roomPx, height: roomHeightPx } = useMeasured(room);
-  const uses = usePointing(page, editing);
+  const uses = usePointing(page, editing, theme);
   useWriting(page, editing);
   const scale = Math.min(1, roomPx / widthPx);
   // Zoom makes the page's own screen narrower, and everything on it larger.
@@ -298,7 +323,7 @@ export function Proof() {
         </div>
       </div>
       <p className="figures min-h-5 truncate pt-1 text-xs text-quiet" aria-live="off">
-        {uses?.split(' ').join('  ') ??
+        {uses ??
           (proofFonts !== 'arrived'
             ? 'as before the fonts have come; choose “with its fonts” under Fonts, delivery'
             : isTrying

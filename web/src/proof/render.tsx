@@ -14,7 +14,6 @@ export function renderNode(node: ProofNode, editing: boolean, key?: number): Rea
       ...attributes,
       className,
       ...(markup && { dangerouslySetInnerHTML: markup }),
-      'data-uses': node.uses?.join(' '),
       'data-decision': node.decision,
       'data-content': node.content,
       ...(editing &&

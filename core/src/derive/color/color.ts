@@ -32,6 +32,7 @@ import {
   type TokenValue,
   type TrailDecision,
 } from '../../tokens/token.ts';
+import { coloredIn } from '../structure.ts';
 import { colorJson } from './color-json.ts';
 import type {
   Assignment,
@@ -392,16 +393,24 @@ export function deriveColorRules(
   const first = surfaces[0];
   return surfaces.flatMap((surface): Rule[] => {
     const prefix = surface === first ? '' : `.on-${surface.slug} `;
+    const standing = pairs.filter(({ on }) => on.id === surface.id);
+    const words = standing.filter(({ part }) => part === 'words');
+    // What has no class of a text is running text, or the only text that there is.
+    const plain = words.find(({ style }) => style.id === 'body') ?? words[0];
     const own: Rule = {
       selector: `.on-${surface.slug}`,
-      declarations: [['background-color', variable(surface)]],
+      declarations: [
+        ['background-color', variable(surface)],
+        ...(plain ? [['color', variable(plain.color)] as const] : []),
+      ],
     };
-    const texts = pairs
-      .filter(({ on }) => on.id === surface.id)
-      .map(({ style, part, color }): Rule => ({
-        selector: `${prefix}${partSelector(part, style)}`,
-        declarations: [['color', variable(color)]],
-      }));
+    const texts = standing.map(({ style, part, color }): Rule => ({
+      selector: [
+        `${prefix}${partSelector(part, style)}`,
+        ...(surface === first && part === 'words' ? coloredIn(style.id) : []),
+      ].join(', '),
+      declarations: [['color', variable(color)]],
+    }));
     return [own, ...texts];
   });
 }

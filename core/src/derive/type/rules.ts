@@ -3,6 +3,7 @@ import type { StyleDocument, TextRole } from '../../system/document.ts';
 import { chosenFaces } from '../../system/faces.ts';
 import { ROOT_PX } from '../../type/fluid.ts';
 import type { Rule, StyleFace, TextSetting, TextStyle } from '../derived.ts';
+import { setIn } from '../structure.ts';
 import { strongWeight } from './faces.ts';
 
 type Fonts = StyleDocument['fonts'];
@@ -98,7 +99,7 @@ export const deriveTypeRules = (
     const property = (part: string): string => `var(--type-${slug}-${part})`;
     return [
       {
-        selector: `.type-${slug}`,
+        selector: [`.type-${slug}`, ...setIn(style.id)].join(', '),
         declarations: [
           ['font-family', property('family')],
           ['font-size', property('size')],

@@ -9,7 +9,6 @@ export const artwork: Section = ({ document: { content }, derived: { colors } })
     {
       ...element('figure', { class: 'artwork' }),
       svg: paintedArtwork(content.artwork, colors),
-      uses: Object.values(content.artwork.fills).map((id) => `color.${colors.get(id)?.slug ?? id}`),
       decision: '/content/artwork',
     },
   ];

@@ -20,22 +20,20 @@ export const cards: Section = ({
     element(
       'section',
       { class: 'block' },
-      text('h2', 'h2', 'page', [title], '/content/cards/title'),
+      text('h2', 'h2', [title], '/content/cards/title'),
       room(
         'div',
         { class: 'grid cards' },
-        ['grid.columns', 'grid.gutter', 'cards.gap'],
         '/layout/grid/base',
         ...inOrder(collection).map(([id, card]) =>
           ground(
             'article',
             'surface',
             { class: ['card', 'span-4', raiseClass(shape)].filter(Boolean).join(' ') },
-            ['color.surface', 'card.inset', 'card.gap', 'card.corner'],
             [
-              text('h3', 'h4', 'surface', [card.title], `/content/cards/cards/items/${id}/title`),
-              text('p', 'body', 'surface', [card.text], `/content/cards/cards/items/${id}/text`),
-              text('p', 'body', 'surface', [
+              text('h3', 'h4', [card.title], `/content/cards/cards/items/${id}/title`),
+              text('p', 'body', [card.text], `/content/cards/cards/items/${id}/text`),
+              text('p', 'body', [
                 ...hung(space, '+'),
                 wordsAt('a', card.link, `/content/cards/cards/items/${id}/link`, nowhere),
               ]),

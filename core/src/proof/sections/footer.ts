@@ -10,15 +10,13 @@ function groups({ build: { text }, document: { content } }: Page): readonly Proo
     room(
       'div',
       { class: 'grid footer-groups' },
-      ['grid.columns', 'grid.gutter', 'footer-groups.gap'],
       '/space/parts/footer-groups.gap',
       ...inOrder(content.footerGroups).map(([id, { title, links }]) =>
         room(
           'div',
           { class: 'footer-group span-2 span-3-from-wide' },
-          ['footer-group.gap'],
           '/space/parts/footer-group.gap',
-          text('p', 'label', 'page', [title], `${at}/${id}/title`),
+          text('p', 'label', [title], `${at}/${id}/title`),
           element(
             'ul',
             { class: 'footer-links' },
@@ -29,7 +27,7 @@ function groups({ build: { text }, document: { content } }: Page): readonly Proo
                 element(
                   'a',
                   { class: 'footer-link', ...nowhere },
-                  text('span', 'small', 'page', [words], `${at}/${id}/links/items/${link}`),
+                  text('span', 'small', [words], `${at}/${id}/links/items/${link}`),
                 ),
               ),
             ),
@@ -53,10 +51,9 @@ export function footer(page: Page): ProofElement {
       room(
         'div',
         { class: 'site-footer' },
-        ['footer.inset', ...(pattern ? [`color.${pattern.on.slug}`] : [])],
         pattern ? `/layout/patterns/items/${pattern.id}` : '/space/parts/footer.inset',
         ...groups(page),
-        build.text('p', 'small', 'page', [document.content.footer], '/content/footer'),
+        build.text('p', 'small', [document.content.footer], '/content/footer'),
       ),
     ),
   );

@@ -13,24 +13,22 @@ export const form: Section = ({ build, document: { content }, derived: { styles 
     element(
       'section',
       { class: 'block width-text' },
-      text('h2', 'h2', 'page', [title], '/content/form/title'),
+      text('h2', 'h2', [title], '/content/form/title'),
       ...inOrder(fields).map(([id, label]) =>
         room(
           'div',
           { class: 'form-row' },
-          ['form-row.gap'],
           '/space/parts/form-row.gap',
-          text('span', 'label', 'page', [label], `/content/form/fields/items/${id}`),
+          text('span', 'label', [label], `/content/form/fields/items/${id}`),
           {
             ...element(
               'span',
               { class: 'field width-field' },
               {
-                ...text('span', 'small', 'page', [hint], '/content/form/hint'),
+                ...text('span', 'small', [hint], '/content/form/hint'),
                 attributes: { class: hintClass },
               },
             ),
-            uses: ['color.line-strong', 'color.faint', 'field.inset-inline', 'field.corner'],
             decision: '/color/roles/items/line-strong/light',
           },
         ),

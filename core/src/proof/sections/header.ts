@@ -16,26 +16,23 @@ export function header({
     room(
       'div',
       { class: 'site-header' },
-      ['header.inset', 'header.gap'],
       '/space/parts/header.gap',
       room(
         'div',
         { class: ['site-name', nameStyle && `type-${nameStyle.slug}`].filter(Boolean).join(' ') },
-        ['logo.height', 'logo.least', 'logo.clear'],
         '/layout/logo',
         ...logoOf(content.mark, layout.logo),
-        text('span', 'h5', 'page', [name], '/name'),
+        text('span', 'h5', [name], '/name'),
       ),
       room(
         'nav',
         { class: 'site-nav', 'aria-label': 'Site' },
-        ['nav.gap'],
         '/space/parts/nav.gap',
         ...inOrder(content.nav).map(([id, label]) =>
           element(
             'a',
             { class: 'nav-link', ...nowhere },
-            text('span', 'label', 'page', [label], `/content/nav/items/${id}`),
+            text('span', 'label', [label], `/content/nav/items/${id}`),
           ),
         ),
       ),

@@ -8,8 +8,8 @@ function opening({ build, document: { color, content } }: Page): ProofElement {
   const slug =
     content.heroVeil === undefined ? undefined : veilSlugs(color.veils).get(content.heroVeil);
   const words = [
-    build.text('h1', 'h1', 'page', [title], '/content/hero/title'),
-    build.text('p', 'lead', 'page', [lead], '/content/hero/lead'),
+    build.text('h1', 'h1', [title], '/content/hero/title'),
+    build.text('p', 'lead', [lead], '/content/hero/lead'),
     element(
       'p',
       { class: 'actions' },
@@ -19,13 +19,7 @@ function opening({ build, document: { color, content } }: Page): ProofElement {
     ),
   ];
   if (!veil || slug === undefined)
-    return room(
-      'section',
-      { class: 'hero width-opening' },
-      ['hero.inset', 'hero.gap', 'width.opening'],
-      '/space/parts/hero.gap',
-      ...words,
-    );
+    return room('section', { class: 'hero width-opening' }, '/space/parts/hero.gap', ...words);
   return {
     ...element(
       'section',
@@ -41,12 +35,10 @@ function opening({ build, document: { color, content } }: Page): ProofElement {
       room(
         'div',
         { class: 'hero-words width-opening' },
-        ['picture-words.inset', 'picture-words.gap', 'width.opening'],
         '/space/parts/picture-words.inset',
         ...words,
       ),
     ),
-    uses: [`veil.${slug}`],
     decision: `/color/veils/items/${content.heroVeil ?? ''}`,
   };
 }

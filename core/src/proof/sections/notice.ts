@@ -5,18 +5,12 @@ export const notice: Section = ({ build: { text, ground }, document: { content }
   const { title, text: words } = content.notice;
   if (title === '' && words === '') return [];
   return [
-    ground(
-      'aside',
-      'surface',
-      { class: 'notice', 'aria-label': 'Notice' },
-      ['notice.background', 'notice.edge', 'notice.inset'],
-      [
-        text('p', 'body', 'surface', [
-          wordsAt('strong', title, '/content/notice/title'),
-          ' ',
-          wordsAt('span', words, '/content/notice/text'),
-        ]),
-      ],
-    ),
+    ground('aside', 'surface', { class: 'notice', 'aria-label': 'Notice' }, [
+      text('p', 'body', [
+        wordsAt('strong', title, '/content/notice/title'),
+        ' ',
+        wordsAt('span', words, '/content/notice/text'),
+      ]),
+    ]),
   ];
 };

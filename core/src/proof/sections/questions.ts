@@ -10,20 +10,18 @@ export const questions: Section = ({ build: { text }, document: { content } }) =
     element(
       'section',
       { class: 'block width-text' },
-      text('h2', 'h2', 'page', [content.questions.title], `${at}/title`),
+      text('h2', 'h2', [content.questions.title], `${at}/title`),
       room(
         'dl',
         { class: 'questions' },
-        ['questions.gap'],
         '/space/parts/questions.gap',
         ...inOrder(content.questions.items).map(([id, { question, answer }]) =>
           room(
             'div',
             { class: 'question' },
-            ['question.gap'],
             '/space/parts/question.gap',
-            text('dt', 'h5', 'page', [question], `${at}/items/items/${id}/question`),
-            text('dd', 'body', 'page', [answer], `${at}/items/items/${id}/answer`),
+            text('dt', 'h5', [question], `${at}/items/items/${id}/question`),
+            text('dd', 'body', [answer], `${at}/items/items/${id}/answer`),
           ),
         ),
       ),

@@ -6,15 +6,15 @@ function storyText({ build: { text }, document: { content } }: Page): ProofEleme
   return element(
     'section',
     { class: 'block width-text prose' },
-    text('h3', 'h3', 'page', [title], '/content/story/title'),
-    text('p', 'body', 'page', [
+    text('h3', 'h3', [title], '/content/story/title'),
+    text('p', 'body', [
       wordsAt('strong', opening, '/content/story/opening'),
       ' ',
       wordsAt('span', words, '/content/story/text'),
       ' ',
       wordsAt('em', aside, '/content/story/aside'),
     ]),
-    text('p', 'body', 'page', [element('a', nowhere, content.hero.secondary)]),
+    text('p', 'body', [element('a', nowhere, content.hero.secondary)]),
   );
 }
 

@@ -12,13 +12,13 @@ export const table =
     const at = `/content/${part}`;
     const cells = (id: string, row: Readonly<Record<string, string>>): ProofElement[] =>
       columns.order.map((column) =>
-        text('td', 'body', 'page', [row[column] ?? ''], `${at}/rows/items/${id}/${column}`),
+        text('td', 'body', [row[column] ?? ''], `${at}/rows/items/${id}/${column}`),
       );
     return [
       element(
         'section',
         { class: 'block' },
-        text('h2', 'h2', 'page', [title], `${at}/title`),
+        text('h2', 'h2', [title], `${at}/title`),
         {
           ...element(
             'table',
@@ -30,7 +30,7 @@ export const table =
                 'tr',
                 {},
                 ...inOrder(columns).map(([id, label]) =>
-                  text('th', 'label', 'page', [label], `${at}/columns/items/${id}`),
+                  text('th', 'label', [label], `${at}/columns/items/${id}`),
                 ),
               ),
             ),
@@ -40,10 +40,9 @@ export const table =
               ...inOrder(rows).map(([id, row]) => element('tr', {}, ...cells(id, row))),
             ),
           ),
-          uses: ['table.line'],
           decision: '/color/roles/items/line/light',
         },
-        text('p', 'small', 'page', [note], `${at}/note`),
+        text('p', 'small', [note], `${at}/note`),
       ),
     ];
   };

@@ -5,4 +5,9 @@ export const tokens = {
   name: 'Tokens',
   views: [],
   decides: ['tokens'],
+  named: () => [
+    { name: 'Prefix of custom properties', path: '/tokens/sheet/properties' },
+    { name: 'Prefix of classes', path: '/tokens/sheet/classes' },
+    { name: 'Cascade layer', path: '/tokens/sheet/layer' },
+  ],
 } as const satisfies Area;

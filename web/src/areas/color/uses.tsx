@@ -3,7 +3,8 @@ import { usesOf } from '@garnish/core/derive/color/uses';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
-import { light, litSelector } from '../../proof/lit.ts';
+import { elementsMadeOf } from '../../proof/elements.ts';
+import { light } from '../../proof/lit.ts';
 import { tooMuch, type Presence, type Share } from '@garnish/core/checks/measured-colors';
 import { presenceOf } from '../../proof/measure-colors.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
@@ -11,15 +12,15 @@ import { useDecided, useDecidedLater, useStore } from '../../system/system-conte
 
 /** Where a source and its ramp are used: tokens, roles, components, texts, spots in the proof. */
 export function WhereUsed() {
-  const decided = useDecidedLater(['color'], ['ramps', 'colors', 'tokens', 'needs']);
+  const decided = useDecidedLater(['color'], ['ramps', 'colors', 'tokens', 'needs', 'rules']);
   const page = usePageInFrame();
   const { ramps } = decided.derived;
   const [source, setSource] = useState(decided.document.color.sources.order[0] ?? NEUTRAL);
   const [lit, setLit] = useState(false);
   const uses = usesOf(decided.document, decided.derived, source);
   const tokens = uses.tokens.filter((token) => !token.startsWith('palette.'));
-  const spots = page && tokens.length > 0 ? page.querySelectorAll(litSelector(tokens)).length : 0;
   const marked = lit ? tokens.join(' ') : '';
+  const spots = lit && page ? elementsMadeOf(page, tokens, decided.derived).length : undefined;
   const [presence, setPresence] = useState<Presence>();
   const ramp = ramps.get(source);
   const own = new Set<string>([...(ramp?.colors ?? []), ...(ramp?.dark ?? [])]);
@@ -66,7 +67,8 @@ export function WhereUsed() {
               setPresence(!lit && page ? presenceOf(page) : undefined);
             }}
           />
-          mark its {spots} spots in the proof
+          mark its spots in the proof
+          {spots !== undefined && <span className="figures text-quiet">{spots}</span>}
         </label>
       </div>
       {presence && (

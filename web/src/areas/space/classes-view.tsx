@@ -1,3 +1,4 @@
+import { namedSelector } from '@garnish/core/formats/naming';
 import { utilityRules, writeUtilities } from '@garnish/core/formats/utilities';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
@@ -8,9 +9,14 @@ import { NameField } from '../../ui/name-field.tsx';
 /** Utility classes for padding, margin and gap, where the developers want them. */
 export function ClassesView() {
   const store = useStore();
-  const { document, derived } = useDecided(['space', 'type', 'layout'], ['steps']);
+  const { document, derived } = useDecided(['space', 'type', 'layout', 'tokens'], ['steps']);
   const { utilities } = document.space;
-  const rules = utilities ? utilityRules(document, derived) : [];
+  const rules = utilities
+    ? utilityRules(document, derived).map((rule) => ({
+        ...rule,
+        selector: namedSelector(rule.selector, document.tokens.sheet),
+      }))
+    : [];
   const css = utilities ? writeUtilities(document, derived) : '';
   return (
     <>

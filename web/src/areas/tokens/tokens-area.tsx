@@ -1,4 +1,5 @@
 import { DOWNLOADS } from '@garnish/core/formats/formats';
+import { namedProperty } from '@garnish/core/formats/naming';
 import { utilityRules } from '@garnish/core/formats/utilities';
 import { TIERS, propertyOf, type Token, type TokenValue } from '@garnish/core/tokens/token';
 import { useEffect, useRef, useState } from 'react';
@@ -9,6 +10,7 @@ import { useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { bringIntoView } from '../../ui/bring-into-view.ts';
 import { Copy } from '../../ui/copy.tsx';
+import { SheetChoices } from './sheet-choices.tsx';
 import { ImportTokens } from './import-tokens.tsx';
 
 const TIER_SAYS = {
@@ -97,6 +99,8 @@ function Row({ token, open, onToggle }: RowProps) {
   useEffect(() => {
     return open && row.current ? bringIntoView(row.current, 'nearest') : undefined;
   }, [open]);
+  const naming = useSystem((state) => state.decided.document.tokens.sheet);
+  const taken = `var(${namedProperty(propertyOf(token), naming)})`;
   const { light, dark } = token.values;
   const same = valueText(light) === valueText(dark);
   return (
@@ -114,11 +118,7 @@ function Row({ token, open, onToggle }: RowProps) {
         >
           {open ? '−' : '+'}
         </button>
-        <Copy
-          className="figures min-w-0 truncate text-xs"
-          text={`var(${propertyOf(token)})`}
-          label={`Copy var(${propertyOf(token)})`}
-        >
+        <Copy className="figures min-w-0 truncate text-xs" text={taken} label={`Copy ${taken}`}>
           {token.path.slice(1).join('.') || token.id}
         </Copy>
       </span>
@@ -189,6 +189,9 @@ export default function TokensArea() {
             </li>
           ))}
         </ul>
+      </Section>
+      <Section title="Names in the sheet" aside="for the site that it goes into">
+        <SheetChoices />
       </Section>
       <Section title="Find a token" aside={`${tokens.length} of ${all.length}`}>
         <input

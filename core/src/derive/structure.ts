@@ -1,0 +1,338 @@
+import type { Rule } from './derived.ts';
+
+type Declarations = Readonly<Record<string, string>>;
+
+/** A class that pages are built of: what it is for, how it is written, and what makes it work. */
+export interface StructureClass {
+  readonly name: string;
+  /** What it is, in words. */
+  readonly says: string;
+  /** How it is written, on the element that it is meant for. */
+  readonly markup: string;
+  /** The text role that its words are set in, by id, where they carry no class of their own. */
+  readonly text?: string;
+  /** Whether its words take another color than that text has on the page. */
+  readonly hasInk?: boolean;
+  /** What it says itself. */
+  readonly own?: Declarations;
+  /** What it says of what is inside it; `&` is the class. */
+  readonly inside?: Readonly<Record<string, Declarations>>;
+}
+
+const STACK: Declarations = { display: 'grid', 'grid-template-columns': 'minmax(0, 1fr)' };
+const ROW: Declarations = { display: 'flex', 'flex-wrap': 'wrap' };
+const LINK: Declarations = {
+  display: 'inline-flex',
+  'align-items': 'center',
+  'text-decoration-line': 'none',
+};
+/** A control looks the same whether it is a link, a button or an input: nothing of the browser’s own is left. */
+const CONTROL: Declarations = {
+  'box-sizing': 'border-box',
+  margin: '0',
+  'border-style': 'solid',
+  'border-color': 'currentcolor',
+  appearance: 'none',
+  'text-decoration-line': 'none',
+};
+const COVERING: Declarations = {
+  position: 'absolute',
+  inset: '0',
+  'inline-size': '100%',
+  'block-size': '100%',
+  'object-fit': 'cover',
+};
+
+/**
+ * The structure of the components: how their parts stand to each other, which no decision changes. All that is
+ * decided (colors, spaces, corners, edges, texts) comes after it in the sheet.
+ */
+export const STRUCTURE: readonly StructureClass[] = [
+  {
+    name: 'site-header',
+    says: 'the head of every page: name, navigation, one action',
+    markup: `<header class="grid-frame"><div class="site-header"><a class="site-name type-h5" href="/">Name</a> <nav class="site-nav" aria-label="Site">…</nav></div></header>`,
+    own: {
+      ...ROW,
+      'align-items': 'center',
+      'justify-content': 'space-between',
+      'border-block-end-style': 'solid',
+    },
+  },
+  {
+    name: 'site-name',
+    says: 'the logo and the name beside it',
+    markup: `<a class="site-name type-h5" href="/">Name</a>`,
+    own: {
+      display: 'flex',
+      'align-items': 'center',
+      'min-inline-size': '0',
+      'text-decoration-line': 'none',
+    },
+  },
+  {
+    name: 'site-nav',
+    says: 'the links of the navigation in a row',
+    markup: `<nav class="site-nav" aria-label="Site"><a class="nav-link" href="/times">Times</a></nav>`,
+    own: ROW,
+  },
+  {
+    name: 'nav-link',
+    says: 'a link of the navigation',
+    markup: `<a class="nav-link" href="/times">Times</a>`,
+    text: 'label',
+    own: LINK,
+  },
+  {
+    name: 'site-main',
+    says: 'the parts of a page below each other',
+    markup: `<main class="grid-frame"><div class="site-main">…</div></main>`,
+    own: STACK,
+  },
+  {
+    name: 'hero',
+    says: 'what a page opens with',
+    markup: `<section class="hero width-opening"><h1 class="type-h1">…</h1><p class="type-lead">…</p><p class="actions">…</p></section>`,
+    own: { display: 'grid' },
+  },
+  {
+    name: 'over-picture',
+    says: 'words over a picture with its veil',
+    markup: `<section class="over-picture"><img class="hero-picture" src="…" alt=""><div class="hero-veil"></div><div class="hero-words">…</div></section>`,
+    own: {
+      position: 'relative',
+      display: 'grid',
+      'min-block-size': '26rem',
+      'align-items': 'end',
+      overflow: 'clip',
+    },
+  },
+  {
+    name: 'hero-picture',
+    says: 'the picture under the words',
+    markup: `<img class="hero-picture" src="…" alt="">`,
+    own: COVERING,
+  },
+  {
+    name: 'hero-veil',
+    says: 'the veil between the picture and the words',
+    markup: `<div class="hero-veil"></div>`,
+    own: COVERING,
+  },
+  {
+    name: 'hero-words',
+    says: 'the words on the picture',
+    markup: `<div class="hero-words width-opening">…</div>`,
+    own: { position: 'relative', display: 'grid' },
+  },
+  {
+    name: 'actions',
+    says: 'buttons beside each other',
+    markup: `<p class="actions"><a class="button" href="/book">Book</a> <a class="quiet-button" href="/times">Times</a></p>`,
+    own: ROW,
+  },
+  {
+    name: 'button',
+    says: 'the one action that matters most',
+    markup: `<a class="button" href="/book">Book</a> or <button class="button" type="button">Book</button>`,
+    text: 'label',
+    hasInk: true,
+    own: {
+      ...CONTROL,
+      display: 'inline-flex',
+      'align-items': 'center',
+      'justify-content': 'center',
+      'border-width': '0',
+    },
+  },
+  {
+    name: 'quiet-button',
+    says: 'an action of less weight',
+    markup: `<a class="quiet-button" href="/times">Times</a>`,
+    text: 'label',
+    hasInk: true,
+    own: {
+      ...CONTROL,
+      display: 'inline-flex',
+      'align-items': 'center',
+      'justify-content': 'center',
+      'background-color': 'transparent',
+    },
+  },
+  {
+    name: 'block',
+    says: 'a part of a page: a heading and what is under it',
+    markup: `<section class="block"><h2 class="type-h2">…</h2>…</section>`,
+    own: STACK,
+  },
+  {
+    name: 'notice',
+    says: 'what has to be known before anything else',
+    markup: `<aside class="notice on-surface" aria-label="Notice"><p class="type-body">…</p></aside>`,
+    own: { 'border-inline-start-style': 'solid' },
+  },
+  {
+    name: 'alert',
+    says: 'a message with a label, on a wash of its color',
+    markup: `<div class="alert wash-success"><span class="tag fill-success">Running</span><p class="type-body">…</p></div>`,
+    own: {
+      display: 'grid',
+      'justify-items': 'start',
+      'align-content': 'start',
+      'border-style': 'solid',
+    },
+  },
+  {
+    name: 'tag',
+    says: 'a word as a label',
+    markup: `<span class="tag fill-success">Running</span>`,
+    text: 'label',
+    hasInk: true,
+    own: { display: 'inline-block' },
+  },
+  {
+    name: 'table',
+    says: 'rows and columns, with figures of one width',
+    markup: `<table class="table"><thead><tr><th>From</th></tr></thead><tbody><tr><td>06:40</td></tr></tbody></table>`,
+    own: {
+      'border-collapse': 'collapse',
+      'inline-size': '100%',
+      'font-variant-numeric': 'tabular-nums',
+    },
+    inside: {
+      '& th, & td': {
+        padding: '0',
+        'text-align': 'start',
+        'border-block-end-style': 'solid',
+        'border-color': 'inherit',
+        'vertical-align': 'baseline',
+        'overflow-wrap': 'anywhere',
+      },
+    },
+  },
+  {
+    name: 'card',
+    says: 'one of several things side by side',
+    markup: `<div class="grid cards"><article class="card on-surface span-4"><h3 class="type-h4">…</h3><p class="type-body">…</p></article></div>`,
+    own: { 'container-type': 'inline-size', display: 'grid', 'align-content': 'start' },
+  },
+  {
+    name: 'form-row',
+    says: 'a label and its field',
+    markup: `<div class="form-row"><label class="type-label" for="name">Name</label><input class="field width-field" id="name"></div>`,
+    own: { display: 'grid' },
+  },
+  {
+    name: 'field',
+    says: 'where something is typed',
+    markup: `<input class="field width-field">`,
+    text: 'small',
+    own: {
+      ...CONTROL,
+      display: 'flex',
+      'align-items': 'center',
+      'inline-size': '100%',
+      'background-color': 'transparent',
+    },
+  },
+  {
+    name: 'questions',
+    says: 'questions and their answers',
+    markup: `<dl class="questions"><div class="question"><dt class="type-h5">…</dt><dd class="type-body">…</dd></div></dl>`,
+    own: STACK,
+  },
+  {
+    name: 'question',
+    says: 'a question near its answer',
+    markup: `<div class="question"><dt class="type-h5">…</dt><dd class="type-body">…</dd></div>`,
+    own: STACK,
+  },
+  {
+    name: 'artwork',
+    says: 'a drawing of the site’s own',
+    markup: `<figure class="artwork"><svg>…</svg></figure>`,
+    inside: {
+      '& svg': { display: 'block', 'max-inline-size': '100%', 'block-size': 'auto' },
+    },
+  },
+  {
+    name: 'site-footer',
+    says: 'the foot of every page',
+    markup: `<footer><div class="grid-frame"><div class="site-footer">…</div></div></footer>`,
+    own: { display: 'grid', 'border-block-start-style': 'solid' },
+  },
+  {
+    name: 'footer-group',
+    says: 'links of the footer under a title',
+    markup: `<div class="footer-group span-3"><p class="type-label">…</p><ul class="footer-links"><li><a class="footer-link" href="/times">Times</a></li></ul></div>`,
+    own: { display: 'grid', 'align-content': 'start', 'justify-items': 'start' },
+  },
+  {
+    name: 'footer-links',
+    says: 'a list of links without marks',
+    markup: `<ul class="footer-links"><li><a class="footer-link" href="/times">Times</a></li></ul>`,
+    own: {
+      display: 'grid',
+      'justify-items': 'start',
+      margin: '0',
+      padding: '0',
+      'list-style': 'none',
+    },
+  },
+  {
+    name: 'footer-link',
+    says: 'a link of the footer',
+    markup: `<a class="footer-link" href="/times">Times</a>`,
+    text: 'small',
+    own: LINK,
+  },
+];
+
+const entries = (declarations: Declarations): Rule['declarations'] => Object.entries(declarations);
+
+/** A rule for each class, and for what is inside it. */
+export const STRUCTURE_RULES: readonly Rule[] = STRUCTURE.flatMap(
+  ({ name, own, inside = {} }): Rule[] => [
+    ...(own ? [{ selector: `.${name}`, declarations: entries(own) }] : []),
+    ...Object.entries(inside).map(([selector, declarations]) => ({
+      selector: selector.replaceAll('&', `.${name}`),
+      declarations: entries(declarations),
+    })),
+  ],
+);
+
+/**
+ * What every page begins with where the site has no such rules of its own: sizes that include paddings and
+ * edges, no margins that nobody decided, headings that break rather than overflow.
+ */
+export const BASE_RULES: readonly Rule[] = [
+  { selector: '*, *::before, *::after', declarations: [['box-sizing', 'border-box']] },
+  {
+    selector: 'body, h1, h2, h3, h4, h5, h6, p, table, ul, ol, dl, dd, figure, blockquote, pre',
+    declarations: [['margin', '0']],
+  },
+  {
+    selector: 'h1, h2, h3, h4, h5, h6',
+    declarations: [['overflow-wrap', 'break-word']],
+  },
+  { selector: 'h1', declarations: [['text-wrap', 'balance']] },
+];
+
+/** The selectors of bare cells: a table needs no class on each of them. */
+const CELLS: Readonly<Record<string, readonly string[]>> = {
+  label: ['.table th'],
+  body: ['body', '.table td'],
+};
+
+const textSelectors = (text: string, isInked: boolean): readonly string[] => [
+  ...(CELLS[text] ?? []),
+  ...STRUCTURE.filter((one) => one.text === text && (isInked || one.hasInk !== true)).map(
+    ({ name }) => `.${name}`,
+  ),
+];
+
+/** What is set in a text role without its class, as selectors. */
+export const setIn = (text: string): readonly string[] => textSelectors(text, true);
+
+/** Those of them that have the color of that text on the page too. */
+export const coloredIn = (text: string): readonly string[] => textSelectors(text, false);

@@ -1,0 +1,96 @@
+import type { RuleGroup } from '../derive/derived.ts';
+import { once } from '../once.ts';
+
+/** What an element has to answer: an element of the DOM does. */
+export interface Asked<Self> {
+  readonly parentElement: Self | null;
+  matches(selector: string): boolean;
+}
+
+interface Ranked {
+  readonly value: string;
+  readonly weight: number;
+}
+
+const count = (text: string, what: RegExp): number => text.match(what)?.length ?? 0;
+
+/**
+ * How much a selector of the sheet weighs: its classes, attributes and pseudo-classes before its elements.
+ * Source: Selectors 4, 17; the sheet has no ids, and nothing in `:is()` or `:has()`.
+ */
+export function weightOf(selector: string): number {
+  const text = selector.replaceAll(/"[^"]*"/g, '').replaceAll(/:where\([^)]*\)/g, '');
+  const classes = count(text, /\.[\p{L}_-]|\[|(?<!:):(?!not\(|:)[a-z]/gu);
+  const elements = count(text, /(?:^|[\s>+~(])[a-z][\w-]*|::[a-z]/g);
+  return classes * 1000 + elements;
+}
+
+/** The selectors of a list: commas in brackets, parentheses and strings part nothing. */
+const partsOf = once(({ selector }: { readonly selector: string }): readonly string[] =>
+  (selector.match(/(?:"[^"]*"|\([^()]*\)|\[[^\]]*\]|[^,"([])+/g) ?? []).map((part) => part.trim()),
+);
+
+/**
+ * The declarations that an element has from the rules of the sheet, by their properties: what weighs most, and of
+ * those the last. `applies` says whether an at-rule holds where the element is shown.
+ */
+export function declarationsOf<Self extends Asked<Self>>(
+  element: Self,
+  groups: readonly RuleGroup[],
+  applies: (within: string) => boolean,
+): ReadonlyMap<string, string> {
+  const won = new Map<string, Ranked>();
+  for (const { rules } of groups)
+    for (const rule of rules) {
+      const parts = partsOf(rule).filter((part) => element.matches(part));
+      if (parts.length === 0 || (rule.within !== undefined && !applies(rule.within))) continue;
+      const weight = Math.max(...parts.map(weightOf));
+      for (const [property, value] of rule.declarations)
+        if (weight >= (won.get(property)?.weight ?? 0)) won.set(property, { value, weight });
+    }
+  return new Map([...won].map(([property, { value }]) => [property, value]));
+}
+
+const namesIn = (value: string): readonly string[] =>
+  [...value.matchAll(/var\((--[\p{L}\p{N}_-]+)/gu)].map(([, name = '']) => name);
+
+/** What an element takes its look from. */
+export interface MadeOf {
+  /** The custom properties of tokens, in the order of the rules. */
+  readonly properties: readonly string[];
+  /** Those that no token has and no rule says: there should be none. */
+  readonly unknown: readonly string[];
+}
+
+/**
+ * The tokens that make an element, by their custom properties, from the very rules of the sheet. A property that a
+ * rule sets (a shadow as its ground casts it) stands for the tokens in it. `isToken` knows the properties of tokens.
+ */
+export function madeOf<Self extends Asked<Self>>(
+  element: Self,
+  groups: readonly RuleGroup[],
+  isToken: (property: string) => boolean,
+  applies: (within: string) => boolean = () => true,
+): MadeOf {
+  const properties = new Set<string>();
+  const unknown = new Set<string>();
+  const said = (name: string): string | undefined => {
+    for (let one: Self | null = element; one; one = one.parentElement) {
+      const value = declarationsOf(one, groups, applies).get(name);
+      if (value !== undefined) return value;
+    }
+    return undefined;
+  };
+  const take = (name: string, seen: readonly string[]): void => {
+    if (isToken(name)) {
+      properties.add(name);
+      return;
+    }
+    const value = seen.includes(name) ? undefined : said(name);
+    if (value === undefined) unknown.add(name);
+    else for (const next of namesIn(value)) take(next, [...seen, name]);
+  };
+  for (const [property, value] of declarationsOf(element, groups, applies))
+    if (!property.startsWith('--')) for (const name of namesIn(value)) take(name, []);
+  return { properties: [...properties], unknown: [...unknown] };
+}

@@ -1,0 +1,113 @@
+import type { Naming } from '@garnish/core/formats/naming';
+import { useId } from 'react';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { DraftProblem } from '../../ui/draft-problem.tsx';
+import { useDraft } from '../../ui/use-draft.ts';
+
+const AT = '/tokens/sheet';
+
+type Name = 'properties' | 'classes' | 'layer';
+
+const NAMES: readonly {
+  readonly part: Name;
+  readonly label: string;
+  readonly example: (name: string) => string;
+  readonly none: string;
+}[] = [
+  {
+    part: 'properties',
+    label: 'Prefix of custom properties',
+    example: (name) => `--${name}-color-page`,
+    none: '--color-page',
+  },
+  {
+    part: 'classes',
+    label: 'Prefix of classes',
+    example: (name) => `.${name}-button`,
+    none: '.button',
+  },
+  {
+    part: 'layer',
+    label: 'Cascade layer',
+    example: (name) => `@layer ${name}`,
+    none: 'in no layer',
+  },
+];
+
+interface NameProps {
+  readonly name: (typeof NAMES)[number];
+  readonly sheet: Naming | undefined;
+}
+
+/** One name of the sheet; without any, nothing is put before it. */
+function SheetName({ name: { part, label, example, none }, sheet }: NameProps) {
+  const store = useStore();
+  const id = useId();
+  const value = sheet?.[part] ?? '';
+  const draft = useDraft({
+    shown: value,
+    take(text) {
+      const next = text.trim().replace(/-+$/, '');
+      if (next === value) return undefined;
+      const path = `${AT}/${part}`;
+      if (next === '') return store.decide([{ op: 'remove', path }], `no ${label.toLowerCase()}`);
+      return store.decide(
+        sheet
+          ? [{ op: 'add', path, value: next }]
+          : [{ op: 'add', path: AT, value: { [part]: next } }],
+        `${label.toLowerCase()}: ${next}`,
+      );
+    },
+  });
+  return (
+    <div className="min-w-0" data-decision={`${AT}/${part}`}>
+      <label htmlFor={id} className="block text-quiet">
+        {label}
+      </label>
+      <input {...draft.field} id={id} maxLength={40} placeholder="none" className="input w-full" />
+      <DraftProblem draft={draft} />
+      <p className="figures truncate text-xs text-quiet">{value === '' ? none : example(value)}</p>
+    </div>
+  );
+}
+
+/** How the sheet is written for the site that it goes into: names, layer, base. */
+export function SheetChoices() {
+  const store = useStore();
+  const sheet = useSystem((state) => state.decided.document.tokens.sheet);
+  const base = sheet?.base ?? true;
+  const setBase = (): void => {
+    const path = `${AT}/base`;
+    store.change(
+      [
+        base
+          ? sheet
+            ? { op: 'add', path, value: false }
+            : { op: 'add', path: AT, value: { base: false } }
+          : { op: 'remove', path },
+      ],
+      base ? 'the sheet without a base' : 'the sheet with a base',
+    );
+  };
+  return (
+    <div data-decision={AT}>
+      <div className="grid grid-cols-3 gap-x-4">
+        {NAMES.map((name) => (
+          <SheetName key={name.part} name={name} sheet={sheet} />
+        ))}
+      </div>
+      <label className="mt-1 flex min-h-7 items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="h-4 w-4 accent-primary"
+          checked={base}
+          onChange={setBase}
+        />
+        A base for every page
+        <span className="text-quiet">
+          box sizing, and no margins that nobody decided; a site with a base of its own does without
+        </span>
+      </label>
+    </div>
+  );
+}

@@ -319,20 +319,30 @@ export const BASE_RULES: readonly Rule[] = [
 ];
 
 /** The selectors of bare cells: a table needs no class on each of them. */
-const CELLS: Readonly<Record<string, readonly string[]>> = {
-  label: ['.table th'],
-  body: ['body', '.table td'],
+const CELLS: Readonly<Record<string, string>> = { label: '.table th', body: '.table td' };
+
+const classesOf = (text: string): readonly StructureClass[] =>
+  STRUCTURE.filter((one) => one.text === text);
+const selectorOf = ({ name }: StructureClass): string => `.${name}`;
+const cellsOf = (text: string): readonly string[] => {
+  const cell = CELLS[text];
+  return cell === undefined ? [] : [cell];
 };
 
-const textSelectors = (text: string, isInked: boolean): readonly string[] => [
-  ...(CELLS[text] ?? []),
-  ...STRUCTURE.filter((one) => one.text === text && (isInked || one.hasInk !== true)).map(
-    ({ name }) => `.${name}`,
-  ),
+/** What is set in a text role without its class, as selectors. */
+export const setIn = (text: string): readonly string[] => [
+  ...cellsOf(text),
+  ...classesOf(text).map(selectorOf),
 ];
 
-/** What is set in a text role without its class, as selectors. */
-export const setIn = (text: string): readonly string[] => textSelectors(text, true);
-
-/** Those of them that have the color of that text on the page too. */
-export const coloredIn = (text: string): readonly string[] => textSelectors(text, false);
+/**
+ * What has the color of a text on the page without its class. The page itself has that of running text, but not
+ * its face and size: lengths in em and ch outside of texts go by the reader’s own.
+ */
+export const coloredIn = (text: string): readonly string[] => [
+  ...(text === 'body' ? ['body'] : []),
+  ...cellsOf(text),
+  ...classesOf(text)
+    .filter(({ hasInk }) => hasInk !== true)
+    .map(selectorOf),
+];

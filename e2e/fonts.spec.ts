@@ -1,3 +1,4 @@
+import { firstText } from '@garnish/core/proof/texts';
 import {
   BRACKWATER,
   KESTREL,
@@ -222,7 +223,9 @@ test('the site’s words are changed where they stand in the proof, and an empty
   await page.keyboard.type('Ten crossings <b>a day</b>');
   await page.keyboard.press('Enter');
   await saved(page);
-  expect((await documentOf(request, id)).content.hero.title).toBe('Ten crossings <b>a day</b>');
+  expect(firstText((await documentOf(request, id)).content, 'h1')?.words).toBe(
+    'Ten crossings <b>a day</b>',
+  );
   await expect(title).toHaveText('Ten crossings <b>a day</b>');
   const label = proof(page).locator('.nav-link span').first();
   await label.click();
@@ -319,17 +322,19 @@ test('pairs are set aside with a note, found by it, set side by side and taken i
   await expect.poll(size).not.toBe(before);
   await dialog.getByRole('button', { name: 'dark', exact: true }).click();
   // Words are changed where they stand, in every column at once.
-  const title = dialog.getByRole('article').first().locator('[data-content="/content/hero/title"]');
+  const title = dialog
+    .getByRole('article')
+    .first()
+    .locator('[data-content="/content/pages/items/home/sections/items/hero/title"]');
   await title.fill('Under the dome tonight');
   await title.press('Escape');
   await expect(dialog).toBeVisible();
   await expect(title).not.toHaveText('Under the dome tonight');
   await title.fill('Under the dome tonight');
   await title.press('Enter');
-  await expect(dialog.locator('[data-content="/content/hero/title"]')).toHaveText([
-    'Under the dome tonight',
-    'Under the dome tonight',
-  ]);
+  await expect(
+    dialog.locator('[data-content="/content/pages/items/home/sections/items/hero/title"]'),
+  ).toHaveText(['Under the dome tonight', 'Under the dome tonight']);
   await dialog.getByRole('button', { name: 'Done' }).click();
   await expect(proof(page).getByRole('heading', { level: 1 })).toHaveText('Under the dome tonight');
   await kept.getByRole('button', { name: 'Take Archivo over Literata' }).click();

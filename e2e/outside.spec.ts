@@ -1,6 +1,7 @@
+import { sectionsOf } from '@garnish/core/proof/texts';
 import { derive } from '@garnish/core/derive/derive';
 import { namedClasses, type Naming } from '@garnish/core/formats/naming';
-import { homePage } from '@garnish/core/proof/home';
+import { sitePage } from '@garnish/core/proof/site';
 import { writeHtml } from '@garnish/core/proof/node';
 import type { StyleDocument } from '@garnish/core/system/document';
 import type { Page } from '@playwright/test';
@@ -150,7 +151,7 @@ const compare = (
   );
 
 const bodyOf = (document: StyleDocument): string =>
-  writeHtml(homePage(document, derive(document)), (svg) => svg);
+  writeHtml(sitePage(document, derive(document)), (svg) => svg);
 
 for (const name of [BRACKWATER, KESTREL, TALLOW])
   test(`${name}: with tokens.css alone every computed property is that of the proof`, async ({
@@ -199,7 +200,11 @@ test('with a prefix, in a layer, the page of one’s own looks the same, and so 
     },
   ]);
   const document = await documentOf(request, id);
-  const { hero, form, table, nav } = document.content;
+  const { nav } = document.content;
+  const [hero, form, table] = (['opening', 'form', 'table'] as const).map(
+    (kind) => sectionsOf(document.content, kind)[0]?.own,
+  );
+  if (hero?.kind !== 'opening' || table?.kind !== 'table') throw new Error('no such sections');
   const [cell] = table.columns.order;
   const words = (path: string, tag: string, attributes: string, inside: string): string =>
     `<${tag} id="${path}" ${attributes}>${inside}</${tag}>`;
@@ -208,7 +213,12 @@ test('with a prefix, in a layer, the page of one’s own looks the same, and so 
     words('own-button', 'button', 'type="button" class="rcc-button"', hero.primary),
     words('own-link', 'a', 'href="#x" class="rcc-button"', hero.primary),
     `</p><nav class="rcc-site-nav">`,
-    words('own-nav', 'a', 'href="#x" class="rcc-nav-link"', nav.items[nav.order[0] ?? ''] ?? ''),
+    words(
+      'own-nav',
+      'a',
+      'href="#x" class="rcc-nav-link"',
+      nav.items[nav.order[0] ?? '']?.words ?? '',
+    ),
     `</nav><div class="rcc-form-row"><input id="own-field" class="rcc-field rcc-width-field"></div>`,
     `<table class="rcc-table" id="own-table"><tr><th>${table.columns.items[cell ?? ''] ?? ''}</th></tr><tr><td>06:40</td></tr></table>`,
   ].join('\n');

@@ -193,7 +193,9 @@ test('words that look like a script stay words, and nothing runs in the proof', 
     data: {
       id: crypto.randomUUID(),
       base: 0,
-      patch: [{ op: 'replace', path: '/content/hero/title', value: evil }],
+      patch: [
+        { op: 'replace', path: '/content/pages/items/home/sections/items/hero/title', value: evil },
+      ],
       label: 'title',
       window: crypto.randomUUID(),
       gesture: crypto.randomUUID(),

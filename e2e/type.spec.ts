@@ -376,7 +376,7 @@ test('at 320 px every word of a heading fits, and wider text spacing clips nothi
         patch: [
           {
             op: 'replace',
-            path: '/content/hero/title',
+            path: '/content/pages/items/home/sections/items/hero/title',
             value: 'Donaudampfschifffahrtsgesellschaft',
           },
         ],

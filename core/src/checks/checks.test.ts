@@ -114,7 +114,13 @@ describe('weights', () => {
     };
     expect(ids(withChanges(upright))).toEqual(['italic:text']);
     expect(
-      ids(withChanges(upright, { op: 'replace', path: '/content/story/aside', value: '' })),
+      ids(
+        withChanges(upright, {
+          op: 'replace',
+          path: '/content/pages/items/home/sections/items/story/aside',
+          value: '',
+        }),
+      ),
     ).toEqual([]);
   });
 });
@@ -200,7 +206,7 @@ describe('faces', () => {
     expect(ids(withChanges(text('fraunces')))).toContain('figures:text');
     const bare: Patch[number] = {
       op: 'replace',
-      path: '/content/table/rows',
+      path: '/content/pages/items/home/sections/items/table/rows',
       value: { order: [], items: {} },
     };
     expect(ids(withChanges(text('fraunces'), bare))).not.toContain('figures:text');

@@ -1,3 +1,4 @@
+import { siteTexts } from '../proof/texts.ts';
 import { hasSmallLetters } from '../fonts/construction.ts';
 import { firstVisit } from '../derive/type/faces.ts';
 import { LANGUAGES } from '../fonts/languages.ts';
@@ -19,8 +20,9 @@ const idOf = ({ face, narrow }: UsedFace): string => (narrow ? `narrow-${face}` 
 
 /** A table whose digits do not stand under one another. */
 export const figuresCheck = checkOf(['content', 'fonts'], [], ({ content, fonts }) => {
-  const cells = Object.values(content.table.rows.items).flatMap((row) => Object.values(row));
-  const count = cells.filter((cell) => HAS_DIGITS.test(cell)).length;
+  const count = siteTexts(content).filter(
+    ({ isCell, words }) => isCell && HAS_DIGITS.test(words),
+  ).length;
   if (count < 2) return [];
   return chosenFaces(fonts)
     .filter(({ face, choice }) => face === 'text' && choice.family.figures === 'proportional')
@@ -30,7 +32,7 @@ export const figuresCheck = checkOf(['content', 'fonts'], [], ({ content, fonts 
       area: 'fonts',
       decision: `${used.path}/family`,
       title: `Digits of ${used.choice.family.name} do not stand in columns`,
-      figures: `${count} cells of the table hold figures; 0 to 9 are proportional, and tabular figures (tnum) are not there.`,
+      figures: `${count} cells of tables hold figures; 0 to 9 are proportional, and tabular figures (tnum) are not there.`,
       reason: 'In a column of times or prices, proportional figures jump from row to row.',
       source: 'the advance widths in the font file; OpenType, tnum',
       where: { ...seenAt(used, fonts), selector: '.table' },

@@ -38,6 +38,8 @@ export interface Finding {
     readonly selector: string;
     readonly mode?: 'light' | 'dark';
     readonly widthPx?: number;
+    /** The page that it is on, by id; any that has it where absent. */
+    readonly page?: string;
     /** Only seen on screens narrower than this. */
     readonly belowPx?: number;
   };

@@ -7,7 +7,8 @@ import {
 import { wideLuminance } from '../color/wide.ts';
 import { partSelector } from '../derive/color/color.ts';
 import type { Derived, DerivedColorRole, Need } from '../derive/derived.ts';
-import { FAMILIES, MODES, type Mode } from '../system/document.ts';
+import { FAMILIES } from '../system/families.ts';
+import { MODES, type Mode } from '../system/document.ts';
 import { ROOT_PX } from '../type/fluid.ts';
 
 /** A need as judged in one mode: its ratio, and whether that is enough. */

@@ -1,8 +1,9 @@
+import { siteTexts } from '../proof/texts.ts';
 import type { TextStyle } from '../derive/derived.ts';
 import { deriveFittings } from '../derive/type/fittings.ts';
 import { contentPx } from '../derive/space/grid.ts';
 import { fittingPx, middlePx } from '../derive/type/styles.ts';
-import { inOrder, type StyleDocument } from '../system/document.ts';
+import { inOrder } from '../system/document.ts';
 import { fluidPx, ROOT_PX } from '../type/fluid.ts';
 import { placeName } from '../type/scale.ts';
 import { checkOf, type Finding } from './finding.ts';
@@ -93,15 +94,7 @@ const NARROWEST_PX = 320;
 /** Letters within a word are a little wider than the mean character, which counts spaces. */
 const WITHIN_WORDS = 1.12;
 
-/** The words of headings, by the role that sets them. */
-const headings = ({
-  content,
-}: Pick<StyleDocument, 'content'>): readonly (readonly [string, string])[] => [
-  ['h1', content.hero.title],
-  ['h2', content.table.title],
-  ['h2', content.cards.title],
-  ['h3', content.story.title],
-];
+const HEADING = /^h[1-6]$/;
 
 const longestWord = (words: string): string =>
   words
@@ -112,10 +105,10 @@ const longestWord = (words: string): string =>
 export const longWordsCheck = checkOf(
   ['content'],
   ['grid', 'styles'],
-  (document, { grid, styles }) => {
+  ({ content }, { grid, styles }) => {
     const column = contentPx(grid, NARROWEST_PX);
-    const found = headings(document).flatMap(([role, words]): Finding[] => {
-      const style = styles.get(role);
+    const found = siteTexts(content).flatMap(({ role, words, page }): Finding[] => {
+      const style = HEADING.test(role) ? styles.get(role) : undefined;
       if (!style) return [];
       const word = longestWord(words);
       const letter = style.letterWidth * WITHIN_WORDS + style.letterSpacing;
@@ -131,7 +124,7 @@ export const longWordsCheck = checkOf(
           figures: `about ${Math.round(width)} px in ${style.name} at ${NARROWEST_PX} px, where ${Math.round(column)} are free`,
           reason: 'A word that does not fit is broken in the middle or pushes the page sideways.',
           source: 'WCAG 2.2, 1.4.10; the letter widths of the face',
-          where: { selector: `.type-${style.slug}`, widthPx: NARROWEST_PX },
+          where: { selector: `.type-${style.slug}`, widthPx: NARROWEST_PX, page },
         },
       ];
     });

@@ -4,7 +4,8 @@ import { RUNGS } from '../color/ramp.ts';
 import { rgbOf, type Hex } from '../color/srgb.ts';
 import type { Derived, DerivedColorRole } from '../derive/derived.ts';
 import { colorsIn } from '../derive/color/paint.ts';
-import { FAMILIES, MODES, type Mode } from '../system/document.ts';
+import { FAMILIES } from '../system/families.ts';
+import { MODES, type Mode } from '../system/document.ts';
 import { statesOf } from '../system/states.ts';
 import { checkOf, type Finding, type Repair } from './finding.ts';
 

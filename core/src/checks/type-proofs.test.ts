@@ -192,7 +192,11 @@ describe('sizes and line heights', () => {
 
   test('a word that is wider than a phone is named', () => {
     const document = sampleDocument([
-      { op: 'replace', path: '/content/hero/title', value: 'Donaudampfschifffahrtsgesellschaft' },
+      {
+        op: 'replace',
+        path: '/content/pages/items/home/sections/items/hero/title',
+        value: 'Donaudampfschifffahrtsgesellschaft',
+      },
     ]);
     expect(found(document, 'word:h1')?.title).toBe(
       '“Donaudampfschifffahrtsgesellschaft” is wider than a phone',
@@ -314,7 +318,7 @@ describe('a heading that is to fit', () => {
   const path = '/type/roles/items/h1/fit';
   const title = {
     op: 'replace',
-    path: '/content/hero/title',
+    path: '/content/pages/items/home/sections/items/hero/title',
     value: 'Nine crossings a day, whatever the tide says',
   } as const;
 

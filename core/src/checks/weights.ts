@@ -1,3 +1,4 @@
+import { siteTexts } from '../proof/texts.ts';
 import type { StyleFace, TextStyle } from '../derive/derived.ts';
 import { hasItalic, weightsOf, type FontFamily } from '../fonts/family.ts';
 import type { StyleDocument } from '../system/document.ts';
@@ -74,7 +75,7 @@ export const weightsCheck = checkOf(
       else byDecision.set(path, [one]);
     }
     const missing = [...byDecision].map(([path, own]) => missingWeight(document.fonts, path, own));
-    const inText = document.content.story.aside !== '';
+    const inText = siteTexts(document.content).some(({ isEmphasized }) => isEmphasized);
     const inHeadings = document.brief.needs.includes('emphasis');
     const upright = chosenFaces(document.fonts).filter(
       ({ choice, face }) =>

@@ -39,6 +39,29 @@ const COMPONENTS: Components = {
     'edge-width': { from: ['edge.strong'], property: 'border-inline-start-width' },
     corner: onCard,
   },
+  band: { corner: onCard },
+  ground: { corner: onCard },
+  point: {
+    line: { from: ['color.line'], property: 'border-block-start-color' },
+    'line-width': { from: ['edge.line'], property: 'border-block-start-width' },
+  },
+  step: {
+    line: { from: ['color.line'], property: 'border-block-start-color' },
+    'line-width': { from: ['edge.line'], property: 'border-block-start-width' },
+  },
+  way: {
+    line: { from: ['color.line'], property: 'border-block-start-color' },
+    'line-width': { from: ['edge.line'], property: 'border-block-start-width' },
+  },
+  quotation: {
+    edge: { from: ['color.accent', 'color.link'], property: 'border-inline-start-color' },
+    'edge-width': { from: ['edge.strong'], property: 'border-inline-start-width' },
+  },
+  'code-block': {
+    edge: { from: ['color.line'], property: 'border-color' },
+    'edge-width': line,
+    corner: onCard,
+  },
   'over-picture': { corner: { from: ['corner.picture'], property: 'border-radius' } },
   table: { line: { from: ['color.line'], property: 'border-color' } },
   'table-cell': {

@@ -86,7 +86,7 @@ test('tokens, rules and maps of what did not change are the very same', () => {
     [BASE, /^(scale|type)\./],
     [
       BRAND,
-      /^(palette|color|gradient|veil|shadow|button|quiet-button|notice|table|header|footer|mark|outline)/,
+      /^(palette|color|gradient|veil|shadow|button|quiet-button|notice|table|header|footer|point|step|way|code-block|quotation|mark|outline)/,
     ],
     [NAME, /^$/],
   ] as const) {

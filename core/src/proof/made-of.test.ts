@@ -4,7 +4,7 @@ import { derive } from '../derive/derive.ts';
 import { jsonOf, type Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { propertyOf } from '../tokens/token.ts';
-import { homePage } from './home.ts';
+import { sitePage } from './site.ts';
 import { declarationsOf, madeOf, weightOf } from './made-of.ts';
 import { writeHtml } from './node.ts';
 
@@ -13,7 +13,7 @@ function pageOf(patch: Patch) {
   const system = sampleDocument(patch);
   const derived = derive(system);
   const properties = new Set(derived.tokens.map(propertyOf));
-  document.body.innerHTML = writeHtml(homePage(system, derived), (svg) => svg);
+  document.body.innerHTML = writeHtml(sitePage(system, derived), (svg) => svg);
   const made = (element: Element) =>
     madeOf<Element>(element, derived.rules, (property) => properties.has(property));
   return { made, all: [...document.querySelectorAll('*')] };

@@ -7,6 +7,10 @@ export interface ProofElement {
   readonly svg?: string;
   /** The decision that a click leads to (a JSON Pointer). */
   readonly decision?: string;
+  /** Where the section that it begins stands in the document. */
+  readonly place?: string;
+  /** The text role that it is set in, by id. */
+  readonly role?: string;
   /** Where its words stand in the document, for an element that holds nothing but them. */
   readonly content?: string;
 }

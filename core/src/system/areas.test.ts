@@ -40,6 +40,9 @@ describe.each(LIST.map((area) => [area.id, area] as const))(
       const OPEN = ['/fonts/roles/label', '/fonts/narrow', '/type/root', '/type/baseline'].concat(
         '/color/darkChroma',
         '/space/utilities',
+        '/tokens/sheet/properties',
+        '/tokens/sheet/classes',
+        '/tokens/sheet/layer',
       );
       for (const { path } of decisions) {
         expect([path, areaOf(path)]).toEqual([path, id]);

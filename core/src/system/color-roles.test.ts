@@ -1,9 +1,10 @@
+import { collectionOf } from './collection.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { oklabOf, oklchOf } from '../color/oklab.ts';
 import { hexOf, rgbOf, type Hex } from '../color/srgb.ts';
 import { companionsOf, FAMILY_PARTS, usualColorRoles } from './color-roles.ts';
-import { FAMILIES } from './document.ts';
+import { FAMILIES } from './families.ts';
 import { sampleDocument } from './sample.ts';
 import { readDocument } from './upgrade.ts';
 import { validate } from './validate.ts';
@@ -118,7 +119,32 @@ describe('a document is refused', () => {
     ],
     [
       'an opening over no picture',
-      { content: { ...content, heroVeil: 'nowhere' } },
+      {
+        content: {
+          ...content,
+          pages: collectionOf([
+            [
+              'home',
+              {
+                name: 'Home',
+                sections: collectionOf([
+                  [
+                    'hero',
+                    {
+                      kind: 'opening',
+                      title: '',
+                      lead: '',
+                      primary: 'a',
+                      secondary: 'b',
+                      veil: 'nowhere',
+                    },
+                  ],
+                ]),
+              },
+            ],
+          ]),
+        },
+      },
       'picture that is not there',
     ],
     [

@@ -1,7 +1,8 @@
 import { toSrgb } from '../color/gamut.ts';
 import { oklabOf, oklchOf } from '../color/oklab.ts';
 import { hexOf, rgbOf, type Hex } from '../color/srgb.ts';
-import { FAMILIES, type ColorFamily, type Paint, type StyleDocument } from './document.ts';
+import { FAMILIES, type ColorFamily } from './families.ts';
+import { type Paint, type StyleDocument } from './document.ts';
 import { collectionOf } from './collection.ts';
 
 type Color = StyleDocument['color'];

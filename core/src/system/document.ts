@@ -8,11 +8,12 @@ import { LANGUAGE_CODES } from '../fonts/languages.ts';
 import { MOOD_WORDS } from '../fonts/mood.ts';
 import { NEEDS } from '../fonts/pairing.ts';
 import { isInherited } from './json.ts';
+import { section } from '../proof/sections/kinds.ts';
 import { collection, id, json, label, ownName, share, words } from './schema-parts.ts';
 import { layoutSchema, shapeSchema, spaceSchema } from './space-schema.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
-export const SCHEMA = 5;
+export const SCHEMA = 6;
 
 export const MODES = ['light', 'dark'] as const;
 export type Mode = (typeof MODES)[number];
@@ -188,18 +189,6 @@ const artwork = z.strictObject({
 
 const colorRole = z.strictObject({ name: label, light: paint, dark: paint });
 
-/** The vivid colors of a site, each of which has inks, washes, edges and states. */
-export const FAMILIES = [
-  'action',
-  'support',
-  'accent',
-  'success',
-  'warning',
-  'danger',
-  'notice',
-] as const;
-export type ColorFamily = (typeof FAMILIES)[number];
-
 /** The words themselves, the links in them, those that were followed, or a quiet button set so. */
 export const PARTS = ['words', 'link', 'visited', 'button'] as const;
 
@@ -256,46 +245,30 @@ export const customToken = z.strictObject({
 
 export const MARKS = ['tide', 'dome', 'flame', 'plain'] as const;
 
-const table = z.strictObject({
-  title: words,
-  note: words,
-  columns: collection(label),
-  rows: collection(z.record(id, words)),
+/** A link of the navigation, with those under it. */
+const navLink = z.strictObject({ words: label, under: z.optional(collection(label)) });
+
+/** A page of the site: its sections from the top. */
+const page = z.strictObject({
+  name: label,
+  /** What it is written in; the main language of the brief where absent. */
+  language: z.optional(z.enum(LANGUAGE_CODES)),
+  /** Not shown, and kept. */
+  isOff: z.optional(z.literal(true)),
+  sections: collection(section),
 });
 
+/** What stands on the site: its pages, and what is on each of them. */
 const content = z.strictObject({
   mark: z.enum(MARKS),
   /** What one does from every page, at the end of the header. */
   headerAction: z.optional(label),
-  nav: collection(label),
-  hero: z.strictObject({ title: words, lead: words, primary: label, secondary: label }),
-  notice: z.strictObject({ title: words, text: words }),
-  table,
-  /** A second table, under the first. */
-  prices: z.optional(table),
-  /** What people ask, and the answers. */
-  questions: z.optional(
-    z.strictObject({
-      title: words,
-      items: collection(z.strictObject({ question: words, answer: words })),
-    }),
-  ),
+  nav: collection(navLink),
+  /** The first is the home page. */
+  pages: collection(page),
   /** Links at the foot of every page, in groups. */
   footerGroups: z.optional(collection(z.strictObject({ title: label, links: collection(label) }))),
-  story: z.strictObject({ title: words, opening: words, text: words, aside: words }),
-  cards: z.strictObject({
-    title: words,
-    cards: collection(z.strictObject({ title: words, text: words, link: label })),
-  }),
-  /** What states say, in the colors of states. */
-  alerts: z.optional(
-    collection(z.strictObject({ family: z.enum(FAMILIES), title: words, text: words })),
-  ),
-  form: z.optional(
-    z.strictObject({ title: words, fields: collection(label), hint: words, submit: label }),
-  ),
-  /** The veil over whose picture the opening words stand. */
-  heroVeil: z.optional(id),
+  /** A drawing of the site’s own. */
   artwork: z.optional(artwork),
   /** The pattern behind the foot of the page. */
   pattern: z.optional(id),
@@ -401,6 +374,9 @@ export type Paint = ColorRole['light'];
 export type Source = StyleDocument['color']['sources']['items'][string];
 export type Veil = StyleDocument['color']['veils']['items'][string];
 export type Gradient = StyleDocument['color']['gradients']['items'][string];
+export type Content = StyleDocument['content'];
+export type SitePage = Content['pages']['items'][string];
+export type PageSection = SitePage['sections']['items'][string];
 export type Artwork = NonNullable<StyleDocument['content']['artwork']>;
 export type Part = (typeof PARTS)[number];
 export type TextUse = StyleDocument['color']['texts']['items'][string];

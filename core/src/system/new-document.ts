@@ -2,7 +2,7 @@ import type { Hex } from '../color/srgb.ts';
 import type { FontFamily } from '../fonts/family.ts';
 import { collectionOf, NOTHING } from './collection.ts';
 import { companionsOf, usualColorRoles } from './color-roles.ts';
-import { SCHEMA, type Paint, type StyleDocument } from './document.ts';
+import { SCHEMA, type Paint, type PageSection, type StyleDocument } from './document.ts';
 import { usualLayout, usualShape, usualSpace } from './usual-space.ts';
 
 export { collectionOf, usualSpace };
@@ -135,57 +135,91 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
     content: {
       mark: 'plain',
       nav: collectionOf([
-        ['about', 'About'],
-        ['work', 'What we do'],
-        ['contact', 'Contact'],
+        ['about', { words: 'About' }],
+        ['work', { words: 'What we do' }],
+        ['contact', { words: 'Contact' }],
       ]),
-      hero: {
-        title: `Welcome to ${name}`,
-        lead: 'Say in one sentence what people find here, and for whom it is made.',
-        primary: 'Get in touch',
-        secondary: 'See what we do',
-      },
-      notice: { title: 'Open today.', text: 'A short notice shows how text stands on a surface.' },
-      table: {
-        title: 'Hours',
-        note: 'Figures show whether digits stand in columns.',
-        columns: collectionOf([
-          ['day', 'Day'],
-          ['from', 'From'],
-          ['to', 'To'],
-        ]),
-        rows: collectionOf([
-          ['weekdays', { day: 'Monday to Friday', from: '08:30', to: '17:00' }],
-          ['saturday', { day: 'Saturday', from: '10:00', to: '14:15' }],
-        ]),
-      },
-      story: {
-        title: 'Where it began',
-        opening: 'Two or three sentences are enough.',
-        text: 'Running text is what most people read, so judge the text face, its size and its line height here rather than in a heading.',
-        aside: 'Emphasis shows the italic.',
-      },
-      cards: {
-        title: 'What we do',
-        cards: collectionOf([
-          [
-            'first',
-            {
-              title: 'The first thing',
-              text: 'What it is and what it is good for.',
-              link: 'More about it',
-            },
-          ],
-          [
-            'second',
-            {
-              title: 'The second thing',
-              text: 'What it is and what it is good for.',
-              link: 'More about it',
-            },
-          ],
-        ]),
-      },
+      pages: collectionOf([
+        [
+          'home',
+          {
+            name: 'Home',
+            sections: collectionOf<PageSection>([
+              [
+                'hero',
+                {
+                  kind: 'opening',
+                  title: `Welcome to ${name}`,
+                  lead: 'Say in one sentence what people find here, and for whom it is made.',
+                  primary: 'Get in touch',
+                  secondary: 'See what we do',
+                },
+              ],
+              [
+                'notice',
+                {
+                  kind: 'notice',
+                  title: 'Open today.',
+                  text: 'A short notice shows how text stands on a surface.',
+                },
+              ],
+              [
+                'table',
+                {
+                  kind: 'table',
+                  title: 'Hours',
+                  note: 'Figures show whether digits stand in columns.',
+                  columns: collectionOf([
+                    ['day', 'Day'],
+                    ['from', 'From'],
+                    ['to', 'To'],
+                  ]),
+                  rows: collectionOf([
+                    ['weekdays', { day: 'Monday to Friday', from: '08:30', to: '17:00' }],
+                    ['saturday', { day: 'Saturday', from: '10:00', to: '14:15' }],
+                  ]),
+                },
+              ],
+              [
+                'cards',
+                {
+                  kind: 'cards',
+                  title: 'What we do',
+                  cards: collectionOf([
+                    [
+                      'first',
+                      {
+                        title: 'The first thing',
+                        text: 'What it is and what it is good for.',
+                        link: 'More about it',
+                      },
+                    ],
+                    [
+                      'second',
+                      {
+                        title: 'The second thing',
+                        text: 'What it is and what it is good for.',
+                        link: 'More about it',
+                      },
+                    ],
+                  ]),
+                },
+              ],
+              [
+                'story',
+                {
+                  kind: 'story',
+                  title: 'Where it began',
+                  opening: 'Two or three sentences are enough.',
+                  text: 'Running text is what most people read, so judge the text face, its size and its line height here rather than in a heading.',
+                  aside: 'Emphasis shows the italic.',
+                  link: 'See what we do',
+                },
+              ],
+            ]),
+          },
+        ],
+      ]),
       footer: `${name}. All words here are yours to change.`,
     },
     tokens: { custom: { order: [], items: {} } },

@@ -90,16 +90,16 @@ describe('a place', () => {
   });
 
   test('of an item that is called “order” is a place like any other', () => {
-    const items = { ...document.content.nav.items, order: 'Order now' };
+    const items = { ...document.content.nav.items, order: { words: 'Order now' } };
     const next = apply([
       {
         op: 'replace',
         path: '/content/nav',
         value: { order: [...document.content.nav.order, 'order'], items },
       },
-      { op: 'replace', path: '/content/nav/items/order', value: 'Order online' },
+      { op: 'replace', path: '/content/nav/items/order/words', value: 'Order online' },
     ]);
-    expect(next.content.nav.items['order']).toBe('Order online');
+    expect(next.content.nav.items['order']?.words).toBe('Order online');
     const path = '/content/nav/items/order';
     expect(patchSchema.safeParse([{ op: 'replace', path, value: 'x' }]).success).toBe(true);
   });

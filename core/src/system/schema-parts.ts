@@ -12,6 +12,8 @@ interface Form {
   readonly innerType?: z.ZodMiniType;
   readonly element?: z.ZodMiniType;
   readonly options?: readonly z.ZodMiniType[];
+  /** The key whose value tells the options of a union apart. */
+  readonly discriminator?: string;
 }
 
 export const formOf = (schema: z.ZodMiniType): Form => schema._zod.def;

@@ -34,13 +34,28 @@ function isOfForm(schema: z.ZodMiniType, value: Readonly<Record<string, unknown>
       orderProblems({ order: order as readonly string[], items }).next().done === true
     );
   }
-  const { type, checks = [], shape, keyType, valueType } = formOf(schema);
+  const {
+    type,
+    checks = [],
+    shape,
+    keyType,
+    valueType,
+    discriminator,
+    options = [],
+  } = formOf(schema);
   if (checks.length > 0) return isWhole(schema, value);
   if (type === 'object' && shape) return isOfShape(shape, value);
   if (type === 'record' && keyType && valueType)
     return Object.entries(value).every(
       ([key, one]) => isSound(keyType, key) && isSound(valueType, one),
     );
+  if (type === 'union' && discriminator !== undefined) {
+    const fitting = options.find((option) => {
+      const tag = formOf(option).shape?.[discriminator];
+      return tag !== undefined && isWhole(tag, value[discriminator]);
+    });
+    return fitting !== undefined && isSound(fitting, value);
+  }
   return isWhole(schema, value);
 }
 

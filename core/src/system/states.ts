@@ -1,4 +1,4 @@
-import type { ColorFamily } from './document.ts';
+import type { ColorFamily } from './families.ts';
 
 /** A state of a control, by the ids of the color roles of a family: at rest, pointed at, pressed. */
 export const statesOf = (

@@ -12,6 +12,9 @@ const written = (schema: number): Record<string, unknown> =>
     readFileSync(new URL(`./upgrades/fixtures/schema-${schema}.json`, import.meta.url), 'utf8'),
   ) as Record<string, unknown>;
 
+/** Where the parts of the one page stand that systems had before schema 6. */
+const HOME = '/content/pages/items/home/sections/items';
+
 const OLDER = Array.from({ length: SCHEMA - 1 }, (_, index) => index + 1);
 
 const read = (schema: number) => {
@@ -29,14 +32,11 @@ describe.each(OLDER)('a document of schema %i', (schema) => {
   test('keeps what was decided in it', () => {
     const before = written(schema);
     const now = read(schema);
-    for (const path of [
-      '/name',
-      '/color/sources',
-      '/fonts/roles/heading',
-      '/space/steps',
-      '/content/hero',
-    ])
+    for (const path of ['/name', '/color/sources', '/fonts/roles/heading', '/space/steps'])
       expect([path, valueAt(now, path)]).toEqual([path, valueAt(before, path)]);
+    const { kind, veil, ...hero } = valueAt(now, `${HOME}/hero`) as Record<string, unknown>;
+    expect([kind, hero]).toEqual(['opening', valueAt(before, '/content/hero')]);
+    expect(veil).toBe(valueAt(before, '/content/heroVeil'));
   });
 });
 
@@ -50,12 +50,13 @@ test('what comes of older documents never changes, whatever is usual today', () 
   expect(prints).toEqual(PRINTS);
 });
 
-/** Taken when the steps were written. */
+/** Taken when the last step was written; one more step makes others of them, and adds one. */
 const PRINTS: readonly string[] = [
-  'b8d1badc4dba8017',
-  '235dcf0ab833b502',
-  'b49ea70a890c65f6',
-  'deeb21fe2f472b6e',
+  'd0f8e968840681ba',
+  '3a5a653afd8bc212',
+  'a7098ad45a1ea418',
+  '9745a625495602ed',
+  'b65bacd015adfc91',
 ];
 
 describe('a change of an older schema', () => {
@@ -83,6 +84,37 @@ describe('a change of an older schema', () => {
       '/space/roles/items/section/value/step',
       'xl',
     ],
+    [
+      5,
+      [{ op: 'replace', path: '/content/hero/title', value: 'Ten crossings' }],
+      `${HOME}/hero/title`,
+      'Ten crossings',
+    ],
+    [
+      5,
+      [{ op: 'replace', path: '/content/nav/items/fares', value: 'Prices' }],
+      '/content/nav/items/fares/words',
+      'Prices',
+    ],
+    [
+      5,
+      [
+        {
+          op: 'replace',
+          path: '/content/notice',
+          value: { title: 'Low water.', text: 'Cars wait.' },
+        },
+      ],
+      `${HOME}/notice/title`,
+      'Low water.',
+    ],
+    [
+      5,
+      [{ op: 'replace', path: '/content/alerts/items/fog/title', value: 'Clear' }],
+      `${HOME}/alerts/messages/items/fog/title`,
+      'Clear',
+    ],
+    [5, [{ op: 'remove', path: '/content/heroVeil' }], `${HOME}/hero/veil`, undefined],
   ];
 
   test.each(changes)(
@@ -109,6 +141,24 @@ describe('a change of an older schema', () => {
     const patch: Patch = [{ op: 'replace', path: '/space/unit', value: 9 }];
     expect(upgradePatch(patch, SCHEMA)).toEqual(patch);
   });
+});
+
+test('every section of the one page of schema 5 became a section of the home page, in its order', () => {
+  const now = read(5);
+  const page = now.content.pages.items['home'];
+  expect(page?.sections.order).toEqual([
+    ...['hero', 'notice', 'alerts', 'table', 'prices', 'cards', 'form', 'artwork', 'story'],
+    'questions',
+  ]);
+  // The words of the page are all there: each text of the old document is found in the new one.
+  const textsOf = (value: unknown): string[] =>
+    typeof value === 'string'
+      ? [value]
+      : typeof value === 'object' && value !== null
+        ? Object.values(value).flatMap(textsOf)
+        : [];
+  const kept = new Set(textsOf(now.content));
+  expect(textsOf(valueAt(written(5), '/content')).filter((text) => !kept.has(text))).toEqual([]);
 });
 
 describe('what is kept beside systems', () => {

@@ -82,8 +82,14 @@ function* veilProblems({ color, content, type }: StyleDocument): Generator<Probl
           message: `there is no text role “${text}”`,
         };
   }
-  if (content.heroVeil !== undefined && !Object.hasOwn(color.veils.items, content.heroVeil))
-    yield { path: '/content/heroVeil', message: 'names a picture that is not there' };
+  for (const [page, { sections }] of inOrder(content.pages))
+    for (const [section, own] of inOrder(sections))
+      if (own.kind === 'opening' && own.veil !== undefined)
+        if (!Object.hasOwn(color.veils.items, own.veil))
+          yield {
+            path: `/content/pages/items/${page}/sections/items/${section}/veil`,
+            message: 'names a picture that is not there',
+          };
   for (const role of Object.values(content.artwork?.fills ?? {}))
     if (!Object.hasOwn(color.roles.items, role))
       yield { path: '/content/artwork/fills', message: `there is no color role “${role}”` };
@@ -173,6 +179,13 @@ export const RULES: readonly DocumentRule[] = [
     },
   },
   {
+    reads: ({ content }) => [content.pages],
+    *find({ content: { pages } }) {
+      if (!inOrder(pages).some(([, { isOff }]) => isOff !== true))
+        yield { path: '/content/pages', message: 'a site keeps one page at least that is shown' };
+    },
+  },
+  {
     reads: ({ color }) => [color.sources.order],
     *find({ color }) {
       if (color.sources.order.length === 0)
@@ -192,7 +205,7 @@ export const RULES: readonly DocumentRule[] = [
       color.gradients,
       color.veils,
       color.roles.order,
-      content.heroVeil,
+      content.pages,
       content.artwork,
       type.roles.order,
     ],

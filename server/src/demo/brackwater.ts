@@ -10,7 +10,7 @@ import {
 import { inOrder } from '@garnish/core/system/document';
 import { usualLayout, usualShape } from '@garnish/core/system/usual-space';
 import { family } from '../fonts/shipped.ts';
-import { itself, own, painted, rung, share, withRoles, withSpace } from './decide.ts';
+import { itself, own, page, painted, rung, share, withRoles, withSpace } from './decide.ts';
 
 const crossing = (quay: string, leaves: string, arrives: string, tide: string) => ({
   quay,
@@ -225,103 +225,249 @@ export function brackwater(): StyleDocument {
     shape: { ...usualShape, cards: 'low' },
     content: {
       mark: 'tide',
+      nav: collectionOf([
+        ['crossings', { words: 'Crossings' }],
+        ['fares', { words: 'Fares' }],
+        ['fleet', { words: 'Fleet' }],
+        ['notices', { words: 'Notices' }],
+      ]),
+      pages: collectionOf([
+        page(
+          'home',
+          'Home',
+          [
+            'hero',
+            {
+              kind: 'opening',
+              veil: 'estuary',
+              title: 'Nine crossings a day, whatever the tide says',
+              lead: 'We run two small ferries over the Brackwater, from first light to the last train. Bring a bicycle, a dog, or a van under three meters.',
+              primary: 'See today’s crossings',
+              secondary: 'Reserve a car space',
+            },
+          ],
+          [
+            'notice',
+            {
+              kind: 'notice',
+              title: 'Spring tide on Thursday.',
+              text: 'The 06:40 and the 19:15 leave from the upper slip. Allow ten minutes more.',
+            },
+          ],
+          [
+            'alerts',
+            {
+              kind: 'alerts',
+              messages: collectionOf([
+                [
+                  'runs',
+                  { family: 'success', title: 'Saltmere runs', text: 'Every crossing on time.' },
+                ],
+                [
+                  'fog',
+                  {
+                    family: 'warning',
+                    title: 'Fog before nine',
+                    text: 'Boats may wait for the channel.',
+                  },
+                ],
+                [
+                  'closed',
+                  {
+                    family: 'danger',
+                    title: 'Lower slip closed',
+                    text: 'Cars board at the upper slip.',
+                  },
+                ],
+                [
+                  'works',
+                  {
+                    family: 'notice',
+                    title: 'Quay works',
+                    text: 'From Monday the waiting room moves.',
+                  },
+                ],
+              ]),
+            },
+          ],
+          [
+            'table',
+            {
+              kind: 'table',
+              title: 'Today from Oxney Quay',
+              note: 'Times hold from March to October. At low water the crossing takes four minutes more.',
+              columns: collectionOf([
+                ['quay', 'To'],
+                ['leaves', 'Leaves'],
+                ['arrives', 'Arrives'],
+                ['tide', 'Tide'],
+              ]),
+              rows: collectionOf([
+                ['first', crossing('Saltmere', '06:40', '07:02', 'rising')],
+                ['second', crossing('Saltmere', '08:10', '08:32', 'high')],
+                ['third', crossing('Heron Point', '09:45', '10:21', 'falling')],
+                ['fourth', crossing('Saltmere', '11:15', '11:41', 'low')],
+                ['fifth', crossing('Heron Point', '14:11', '14:47', 'rising')],
+                ['sixth', crossing('Saltmere', '15:40', '16:02', 'high')],
+                ['seventh', crossing('Heron Point', '17:05', '17:41', 'high')],
+                ['eighth', crossing('Saltmere', '18:30', '18:52', 'falling')],
+                ['ninth', crossing('Saltmere', '19:15', '19:37', 'falling')],
+              ]),
+            },
+          ],
+          [
+            'prices',
+            {
+              kind: 'table',
+              title: 'Fares',
+              note: 'Children under six travel free. A return ticket holds for thirty days.',
+              columns: collectionOf([
+                ['who', 'Who'],
+                ['single', 'Single'],
+                ['return', 'Return'],
+                ['month', 'Month'],
+              ]),
+              rows: collectionOf([
+                ['adult', fare('Adult', '3.40', '6.10', '58.00')],
+                ['child', fare('Child, six to fifteen', '1.70', '3.05', '29.00')],
+                ['bicycle', fare('Bicycle', 'free', 'free', 'free')],
+                ['motorcycle', fare('Motorcycle', '4.80', '8.60', '82.00')],
+                ['car', fare('Car with its driver', '11.20', '20.00', '190.00')],
+                ['van', fare('Van under three meters', '17.50', '31.50', '300.00')],
+              ]),
+            },
+          ],
+          [
+            'cards',
+            {
+              kind: 'cards',
+              title: 'Good to know',
+              cards: collectionOf([
+                [
+                  'bicycles',
+                  {
+                    title: 'Bicycles travel free',
+                    text: 'Twelve stand on the foredeck. Groups of more than six tell us the day before.',
+                    link: 'Tell us about a group',
+                  },
+                ],
+                [
+                  'cars',
+                  {
+                    title: 'Six spaces for cars',
+                    text: 'Be at the slip ten minutes before the boat leaves; the ramp is steep at low water.',
+                    link: 'Reserve a space',
+                  },
+                ],
+                [
+                  'fleet',
+                  {
+                    title: 'Tern and Turnstone',
+                    text: 'Both boats were built on the estuary, run on hydrogenated oil and carry sixty people.',
+                    link: 'See the fleet',
+                  },
+                ],
+                [
+                  'tides',
+                  {
+                    title: 'The tide book',
+                    text: 'High and low water at all three quays, printed every January and free on board.',
+                    link: 'Read this month’s pages',
+                  },
+                ],
+                [
+                  'mornings',
+                  {
+                    title: 'Bird mornings',
+                    text: 'On the first Sunday of the month the early boat takes the long way past the sandbanks.',
+                    link: 'Come along',
+                  },
+                ],
+                [
+                  'schools',
+                  {
+                    title: 'Classes on board',
+                    text: 'Two hours on the water for a class of thirty, with nets, maps and a warm cabin.',
+                    link: 'Ask for a date',
+                  },
+                ],
+              ]),
+            },
+          ],
+          [
+            'form',
+            {
+              kind: 'form',
+              title: 'Reserve a car space',
+              fields: collectionOf([
+                ['name', 'Name'],
+                ['plate', 'Number plate'],
+              ]),
+              hint: 'As it stands on the car',
+              submit: 'Reserve',
+            },
+          ],
+          ['artwork', { kind: 'artwork' }],
+          [
+            'story',
+            {
+              kind: 'story',
+              link: 'Reserve a car space',
+              title: 'A crossing since the first bridge fell',
+              opening: 'The estuary moves its channels every winter.',
+              text: 'That is why no bridge has stood here for long, and why our boats draw less than a metre of water. The crew reads the sandbanks at low tide and changes the route by a few boat lengths, week after week, so that the timetable need not change.',
+              aside: 'On foggy mornings we ring the bell at both quays.',
+            },
+          ],
+          [
+            'questions',
+            {
+              kind: 'questions',
+              title: 'What people ask on the quay',
+              items: collectionOf([
+                [
+                  'dogs',
+                  {
+                    question: 'May my dog come along?',
+                    answer: 'On a lead, on deck and in the aft cabin. Water stands by the ramp.',
+                  },
+                ],
+                [
+                  'late',
+                  {
+                    question: 'What if I miss the last boat?',
+                    answer:
+                      'The night bus leaves the upper slip at 23:50 and goes round by the bridge.',
+                  },
+                ],
+                [
+                  'tide',
+                  {
+                    question: 'Why do the minutes change?',
+                    answer: 'At low water the boat keeps to the channel, which is longer.',
+                  },
+                ],
+                [
+                  'ticket',
+                  {
+                    question: 'Where do I buy a ticket?',
+                    answer: 'On board, at the quay office, or here. The price is the same.',
+                  },
+                ],
+                [
+                  'chair',
+                  {
+                    question: 'Can I board with a wheelchair?',
+                    answer: 'At every state of the tide on Turnstone; ring for Tern at low water.',
+                  },
+                ],
+              ]),
+            },
+          ],
+        ),
+      ]),
       headerAction: 'Map',
       pattern: 'ripples',
-      nav: collectionOf([
-        ['crossings', 'Crossings'],
-        ['fares', 'Fares'],
-        ['fleet', 'Fleet'],
-        ['notices', 'Notices'],
-      ]),
-      hero: {
-        title: 'Nine crossings a day, whatever the tide says',
-        lead: 'We run two small ferries over the Brackwater, from first light to the last train. Bring a bicycle, a dog, or a van under three meters.',
-        primary: 'See today’s crossings',
-        secondary: 'Reserve a car space',
-      },
-      notice: {
-        title: 'Spring tide on Thursday.',
-        text: 'The 06:40 and the 19:15 leave from the upper slip. Allow ten minutes more.',
-      },
-      table: {
-        title: 'Today from Oxney Quay',
-        note: 'Times hold from March to October. At low water the crossing takes four minutes more.',
-        columns: collectionOf([
-          ['quay', 'To'],
-          ['leaves', 'Leaves'],
-          ['arrives', 'Arrives'],
-          ['tide', 'Tide'],
-        ]),
-        rows: collectionOf([
-          ['first', crossing('Saltmere', '06:40', '07:02', 'rising')],
-          ['second', crossing('Saltmere', '08:10', '08:32', 'high')],
-          ['third', crossing('Heron Point', '09:45', '10:21', 'falling')],
-          ['fourth', crossing('Saltmere', '11:15', '11:41', 'low')],
-          ['fifth', crossing('Heron Point', '14:11', '14:47', 'rising')],
-          ['sixth', crossing('Saltmere', '15:40', '16:02', 'high')],
-          ['seventh', crossing('Heron Point', '17:05', '17:41', 'high')],
-          ['eighth', crossing('Saltmere', '18:30', '18:52', 'falling')],
-          ['ninth', crossing('Saltmere', '19:15', '19:37', 'falling')],
-        ]),
-      },
-      prices: {
-        title: 'Fares',
-        note: 'Children under six travel free. A return ticket holds for thirty days.',
-        columns: collectionOf([
-          ['who', 'Who'],
-          ['single', 'Single'],
-          ['return', 'Return'],
-          ['month', 'Month'],
-        ]),
-        rows: collectionOf([
-          ['adult', fare('Adult', '3.40', '6.10', '58.00')],
-          ['child', fare('Child, six to fifteen', '1.70', '3.05', '29.00')],
-          ['bicycle', fare('Bicycle', 'free', 'free', 'free')],
-          ['motorcycle', fare('Motorcycle', '4.80', '8.60', '82.00')],
-          ['car', fare('Car with its driver', '11.20', '20.00', '190.00')],
-          ['van', fare('Van under three meters', '17.50', '31.50', '300.00')],
-        ]),
-      },
-      questions: {
-        title: 'What people ask on the quay',
-        items: collectionOf([
-          [
-            'dogs',
-            {
-              question: 'May my dog come along?',
-              answer: 'On a lead, on deck and in the aft cabin. Water stands by the ramp.',
-            },
-          ],
-          [
-            'late',
-            {
-              question: 'What if I miss the last boat?',
-              answer: 'The night bus leaves the upper slip at 23:50 and goes round by the bridge.',
-            },
-          ],
-          [
-            'tide',
-            {
-              question: 'Why do the minutes change?',
-              answer: 'At low water the boat keeps to the channel, which is longer.',
-            },
-          ],
-          [
-            'ticket',
-            {
-              question: 'Where do I buy a ticket?',
-              answer: 'On board, at the quay office, or here. The price is the same.',
-            },
-          ],
-          [
-            'chair',
-            {
-              question: 'Can I board with a wheelchair?',
-              answer: 'At every state of the tide on Turnstone; ring for Tern at low water.',
-            },
-          ],
-        ]),
-      },
       footerGroups: collectionOf([
         ['travel', group('Travel', 'Crossings', 'Fares', 'Bicycles', 'Groups', 'Lost things')],
         ['fleet', group('Fleet', 'Tern', 'Turnstone', 'How they run', 'Open day', 'The yard')],
@@ -331,90 +477,6 @@ export function brackwater(): StyleDocument {
           group('Company', 'Notices', 'Work with us', 'Our tide book', 'Press', 'Contact'),
         ],
       ]),
-      story: {
-        title: 'A crossing since the first bridge fell',
-        opening: 'The estuary moves its channels every winter.',
-        text: 'That is why no bridge has stood here for long, and why our boats draw less than a metre of water. The crew reads the sandbanks at low tide and changes the route by a few boat lengths, week after week, so that the timetable need not change.',
-        aside: 'On foggy mornings we ring the bell at both quays.',
-      },
-      cards: {
-        title: 'Good to know',
-        cards: collectionOf([
-          [
-            'bicycles',
-            {
-              title: 'Bicycles travel free',
-              text: 'Twelve stand on the foredeck. Groups of more than six tell us the day before.',
-              link: 'Tell us about a group',
-            },
-          ],
-          [
-            'cars',
-            {
-              title: 'Six spaces for cars',
-              text: 'Be at the slip ten minutes before the boat leaves; the ramp is steep at low water.',
-              link: 'Reserve a space',
-            },
-          ],
-          [
-            'fleet',
-            {
-              title: 'Tern and Turnstone',
-              text: 'Both boats were built on the estuary, run on hydrogenated oil and carry sixty people.',
-              link: 'See the fleet',
-            },
-          ],
-          [
-            'tides',
-            {
-              title: 'The tide book',
-              text: 'High and low water at all three quays, printed every January and free on board.',
-              link: 'Read this month’s pages',
-            },
-          ],
-          [
-            'mornings',
-            {
-              title: 'Bird mornings',
-              text: 'On the first Sunday of the month the early boat takes the long way past the sandbanks.',
-              link: 'Come along',
-            },
-          ],
-          [
-            'schools',
-            {
-              title: 'Classes on board',
-              text: 'Two hours on the water for a class of thirty, with nets, maps and a warm cabin.',
-              link: 'Ask for a date',
-            },
-          ],
-        ]),
-      },
-      alerts: collectionOf([
-        ['runs', { family: 'success', title: 'Saltmere runs', text: 'Every crossing on time.' }],
-        [
-          'fog',
-          { family: 'warning', title: 'Fog before nine', text: 'Boats may wait for the channel.' },
-        ],
-        [
-          'closed',
-          { family: 'danger', title: 'Lower slip closed', text: 'Cars board at the upper slip.' },
-        ],
-        [
-          'works',
-          { family: 'notice', title: 'Quay works', text: 'From Monday the waiting room moves.' },
-        ],
-      ]),
-      form: {
-        title: 'Reserve a car space',
-        fields: collectionOf([
-          ['name', 'Name'],
-          ['plate', 'Number plate'],
-        ]),
-        hint: 'As it stands on the car',
-        submit: 'Reserve',
-      },
-      heroVeil: 'estuary',
       footer: 'Brackwater Ferries, Oxney Quay. Crossings run every day but the first of January.',
     },
   };

@@ -1,6 +1,8 @@
 import type { Hex } from '@garnish/core/color/srgb';
 import type {
+  PageSection,
   Paint,
+  SitePage,
   Space,
   SpaceRole,
   StyleDocument,
@@ -69,3 +71,10 @@ export const withSpace = (
     Object.entries(items).map(([id, role]) => [id, { ...role, ...changes[id] }]),
   ),
 });
+
+/** A page with its sections from the top. */
+export const page = (
+  id: string,
+  name: string,
+  ...sections: readonly (readonly [id: string, section: PageSection])[]
+): readonly [string, SitePage] => [id, { name, sections: collectionOf(sections) }];

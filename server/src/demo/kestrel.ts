@@ -9,7 +9,7 @@ import {
 } from '@garnish/core/system/new-document';
 import { usualLayout, usualShape } from '@garnish/core/system/usual-space';
 import { family } from '../fonts/shipped.ts';
-import { itself, painted, rung, withRoles, withSpace } from './decide.ts';
+import { itself, page, painted, rung, withRoles, withSpace } from './decide.ts';
 
 /** Drawn for the demo: a dome, a slit open to the sky, three stars. */
 const DOME =
@@ -161,80 +161,133 @@ export function kestrel(): StyleDocument {
     },
     content: {
       mark: 'dome',
-      pattern: 'stars',
       nav: collectionOf([
-        ['tonight', 'Tonight'],
-        ['programmes', 'Programmes'],
-        ['schools', 'Schools'],
-        ['visit', 'Visit'],
+        ['tonight', { words: 'Tonight' }],
+        ['programmes', { words: 'Programmes' }],
+        ['schools', { words: 'Schools' }],
+        ['visit', { words: 'Visit' }],
       ]),
-      hero: {
-        title: 'The sky, an hour before it opens',
-        lead: 'A dome of eighteen meters, ninety seats that lean back, and somebody beside you who knows the names.',
-        primary: 'Book for tonight',
-        secondary: 'All programmes',
-      },
-      notice: {
-        title: 'Clear night on Friday.',
-        text: 'The roof terrace is open until 23:30 and both telescopes are staffed.',
-      },
-      table: {
-        title: 'This week under the dome',
-        note: 'Doors close when the lights go down. Late guests are led in after the prologue.',
-        columns: collectionOf([
-          ['programme', 'Programme'],
-          ['begins', 'Begins'],
-          ['minutes', 'Minutes'],
-        ]),
-        rows: collectionOf([
-          ['one', { programme: 'The moons of the big four', begins: '18:30', minutes: '45' }],
-          ['two', { programme: 'A comet comes back', begins: '20:00', minutes: '50' }],
-          ['three', { programme: 'Night without lamps', begins: '21:15', minutes: '70' }],
-          ['four', { programme: 'Small stars for small people', begins: '15:11', minutes: '30' }],
-        ]),
-      },
-      story: {
-        title: 'Built by people who could not sleep',
-        opening: 'In the beginning there was a shed and a borrowed lens.',
-        text: 'Eleven neighbors ground the first mirror in a kitchen, and the hill was chosen because the bus still stops there after midnight. Today forty volunteers keep the projectors, the coffee and the star charts in order.',
-        aside: 'The kestrel nests above the ticket window every May.',
-      },
-      cards: {
-        title: 'For whom the dome turns',
-        cards: collectionOf([
+      pages: collectionOf([
+        page(
+          'home',
+          'Home',
           [
-            'schools',
+            'hero',
             {
-              title: 'School mornings',
-              text: 'Five programmes for ages six to sixteen, with work sheets to print.',
-              link: 'Dates for schools',
+              kind: 'opening',
+              title: 'The sky, an hour before it opens',
+              lead: 'A dome of eighteen meters, ninety seats that lean back, and somebody beside you who knows the names.',
+              primary: 'Book for tonight',
+              secondary: 'All programmes',
             },
           ],
           [
-            'quiet',
+            'notice',
             {
-              title: 'Quiet evenings',
-              text: 'Half the seats, soft sound, no sudden light: every second Tuesday.',
-              link: 'The next quiet evening',
+              kind: 'notice',
+              title: 'Clear night on Friday.',
+              text: 'The roof terrace is open until 23:30 and both telescopes are staffed.',
             },
           ],
-        ]),
-      },
-      alerts: collectionOf([
-        ['clear', { family: 'success', title: 'Clear sky', text: 'The roof opens at 22:00.' }],
-        ['cloud', { family: 'warning', title: 'Cloud from the west', text: 'Bring patience.' }],
-        ['lift', { family: 'danger', title: 'Lift out of order', text: 'Ring; we come down.' }],
-        ['bus', { family: 'notice', title: 'Late bus', text: 'It waits for the last guests.' }],
+          [
+            'alerts',
+            {
+              kind: 'alerts',
+              messages: collectionOf([
+                [
+                  'clear',
+                  { family: 'success', title: 'Clear sky', text: 'The roof opens at 22:00.' },
+                ],
+                [
+                  'cloud',
+                  { family: 'warning', title: 'Cloud from the west', text: 'Bring patience.' },
+                ],
+                [
+                  'lift',
+                  { family: 'danger', title: 'Lift out of order', text: 'Ring; we come down.' },
+                ],
+                [
+                  'bus',
+                  { family: 'notice', title: 'Late bus', text: 'It waits for the last guests.' },
+                ],
+              ]),
+            },
+          ],
+          [
+            'table',
+            {
+              kind: 'table',
+              title: 'This week under the dome',
+              note: 'Doors close when the lights go down. Late guests are led in after the prologue.',
+              columns: collectionOf([
+                ['programme', 'Programme'],
+                ['begins', 'Begins'],
+                ['minutes', 'Minutes'],
+              ]),
+              rows: collectionOf([
+                ['one', { programme: 'The moons of the big four', begins: '18:30', minutes: '45' }],
+                ['two', { programme: 'A comet comes back', begins: '20:00', minutes: '50' }],
+                ['three', { programme: 'Night without lamps', begins: '21:15', minutes: '70' }],
+                [
+                  'four',
+                  { programme: 'Small stars for small people', begins: '15:11', minutes: '30' },
+                ],
+              ]),
+            },
+          ],
+          [
+            'cards',
+            {
+              kind: 'cards',
+              title: 'For whom the dome turns',
+              cards: collectionOf([
+                [
+                  'schools',
+                  {
+                    title: 'School mornings',
+                    text: 'Five programmes for ages six to sixteen, with work sheets to print.',
+                    link: 'Dates for schools',
+                  },
+                ],
+                [
+                  'quiet',
+                  {
+                    title: 'Quiet evenings',
+                    text: 'Half the seats, soft sound, no sudden light: every second Tuesday.',
+                    link: 'The next quiet evening',
+                  },
+                ],
+              ]),
+            },
+          ],
+          [
+            'form',
+            {
+              kind: 'form',
+              title: 'Book a seat',
+              fields: collectionOf([
+                ['name', 'Name'],
+                ['evening', 'Evening'],
+              ]),
+              hint: 'The date on the programme',
+              submit: 'Book',
+            },
+          ],
+          ['artwork', { kind: 'artwork' }],
+          [
+            'story',
+            {
+              kind: 'story',
+              link: 'All programmes',
+              title: 'Built by people who could not sleep',
+              opening: 'In the beginning there was a shed and a borrowed lens.',
+              text: 'Eleven neighbors ground the first mirror in a kitchen, and the hill was chosen because the bus still stops there after midnight. Today forty volunteers keep the projectors, the coffee and the star charts in order.',
+              aside: 'The kestrel nests above the ticket window every May.',
+            },
+          ],
+        ),
       ]),
-      form: {
-        title: 'Book a seat',
-        fields: collectionOf([
-          ['name', 'Name'],
-          ['evening', 'Evening'],
-        ]),
-        hint: 'The date on the programme',
-        submit: 'Book',
-      },
+      pattern: 'stars',
       artwork: {
         name: 'dome at night',
         svg: DOME,

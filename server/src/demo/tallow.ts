@@ -1,7 +1,8 @@
-import type { StyleDocument } from '@garnish/core/system/document';
+import { inOrder, type StyleDocument } from '@garnish/core/system/document';
+import { NOTHING } from '@garnish/core/system/collection';
 import { collectionOf, newDocument, usualRoles } from '@garnish/core/system/new-document';
 import { family } from '../fonts/shipped.ts';
-import { itself, own, withRoles } from './decide.ts';
+import { itself, own, page, withRoles } from './decide.ts';
 
 /** A candle maker whose system is unfinished on purpose: every check finds something here. */
 export function tallow(): StyleDocument {
@@ -55,23 +56,76 @@ export function tallow(): StyleDocument {
       ...start.content,
       mark: 'flame',
       nav: collectionOf([
-        ['shop', 'Shop'],
-        ['making', 'How we make them'],
-        ['lane', 'Find the lane'],
+        ['shop', { words: 'Shop' }],
+        ['making', { words: 'How we make them' }],
+        ['lane', { words: 'Find the lane' }],
       ]),
-      hero: {
-        title: 'Forty hours of quiet light',
-        lead: 'Beeswax and cotton, poured on Tuesdays, burnt wherever somebody reads late.',
-        primary: 'Choose a candle',
-        secondary: 'How we make them',
-      },
-      notice: { title: 'New this month:', text: 'short ones for lanterns, in boxes of six.' },
-      story: {
-        title: 'One pot, one lane',
-        opening: 'We began with a pot that was meant for jam.',
-        text: 'The wax comes from nine beekeepers within a day’s walk, and every candle is dipped thirty times.',
-        aside: 'The thirty-first dip is for the smell.',
-      },
+      pages: collectionOf([
+        page(
+          'home',
+          'Home',
+          [
+            'hero',
+            {
+              kind: 'opening',
+              title: 'Forty hours of quiet light',
+              lead: 'Beeswax and cotton, poured on Tuesdays, burnt wherever somebody reads late.',
+              primary: 'Choose a candle',
+              secondary: 'How we make them',
+            },
+          ],
+          [
+            'notice',
+            {
+              kind: 'notice',
+              title: 'New this month:',
+              text: 'short ones for lanterns, in boxes of six.',
+            },
+          ],
+          ...inOrder(start.content.pages.items['home']?.sections ?? NOTHING).filter(
+            ([id]) => id === 'table' || id === 'cards',
+          ),
+          [
+            'story',
+            {
+              kind: 'story',
+              title: 'One pot, one lane',
+              opening: 'We began with a pot that was meant for jam.',
+              text: 'The wax comes from nine beekeepers within a day’s walk, and every candle is dipped thirty times.',
+              aside: 'The thirty-first dip is for the smell.',
+              link: 'How we make them',
+            },
+          ],
+        ),
+        page(
+          'making',
+          'How we make them',
+          [
+            'steps',
+            {
+              kind: 'steps',
+              title: 'From comb to wick',
+              steps: {
+                order: ['melt', 'dip', 'hang'],
+                items: {
+                  melt: { title: 'Melt', text: 'Slowly, in water, never over the flame.' },
+                  dip: { title: 'Dip', text: 'Thirty times, a minute of air between two.' },
+                  hang: { title: 'Hang', text: 'A week under the roof, in the draft.' },
+                },
+              },
+            },
+          ],
+          [
+            'call',
+            {
+              kind: 'call',
+              title: 'Come on a Tuesday',
+              text: 'The pot is on from nine to four.',
+              action: 'Find the lane',
+            },
+          ],
+        ),
+      ]),
       footer: 'Tallow Lane Candles. Ring twice; we may be at the pot.',
     },
   };

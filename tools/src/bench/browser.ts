@@ -1,11 +1,12 @@
-import type { StyleDocument } from '@garnish/core/system/document';
+import { sectionsOf } from '@garnish/core/proof/texts';
+import type { Patch } from '@garnish/core/system/patch';
 import { jsonOf } from '@garnish/core/system/patch';
 import { collectionOf } from '@garnish/core/system/new-document';
 import { sampleFamilies } from '@garnish/core/system/sample';
 import type { Browser, Locator, Page } from '@playwright/test';
 import { launch } from '../browser.ts';
 import { demoServer } from '../demo-server.ts';
-import { after, brackwater } from './core.ts';
+import { brackwater } from './core.ts';
 import { median, ms, type Row } from './measure.ts';
 
 const NAME = 'Brackwater Ferries';
@@ -240,15 +241,17 @@ async function list(browser: Browser, url: string): Promise<Row[]> {
 }
 
 /** The home page with so many more rows in its table that it has about 5,000 elements. */
-const longPage = (): StyleDocument => {
-  const { columns } = brackwater.content.table;
+const longPage = (): Patch => {
+  const [table] = sectionsOf(brackwater.content, 'table');
+  if (!table) throw new Error('the demo has no table');
+  const { columns } = table.own;
   const rows = collectionOf(
     Array.from({ length: 940 }, (_, index): [string, Readonly<Record<string, string>>] => [
       `row-${index}`,
       Object.fromEntries(columns.order.map((column) => [column, `${index}:${column}`])),
     ]),
   );
-  return after(brackwater, [{ op: 'replace', path: '/content/table/rows', value: jsonOf(rows) }]);
+  return [{ op: 'replace', path: `${table.path}/rows`, value: jsonOf(rows) }];
 };
 
 /** Measuring the layout of a page: how long for each width, and how long a task keeps the keys waiting. */
@@ -295,7 +298,7 @@ async function pages(browser: Browser, url: string): Promise<Row[]> {
     data: {
       id: crypto.randomUUID(),
       base: sequence,
-      patch: [{ op: 'replace', path: '/content/table/rows', value: longPage().content.table.rows }],
+      patch: longPage(),
       label: 'many rows',
       window: crypto.randomUUID(),
       gesture: crypto.randomUUID(),

@@ -194,7 +194,7 @@ function type(): Row[] {
   } = after(brackwater, [
     { op: 'replace', path: '/color/texts', value: { order: [], items: {} } },
     { op: 'replace', path: '/color/veils', value: { order: [], items: {} } },
-    { op: 'remove', path: '/content/heroVeil' },
+    { op: 'remove', path: '/content/pages/items/home/sections/items/hero/veil' },
     { op: 'replace', path: '/type/roles', value: jsonOf(collectionOf(roles)) },
   ]);
   const sizes = [...deriveStyles(fonts, made, brief.languages, {}).values()].map(

@@ -1,7 +1,8 @@
+import { showPage } from '../system/shown-page.ts';
 import type { Finding, Repair } from '@garnish/core/checks/finding';
 import { useEffect, useState } from 'react';
 import { showInProof } from './spot.ts';
-import { useStore } from '../system/system-context.ts';
+import { useStore, useSystem } from '../system/system-context.ts';
 
 interface AcceptProps {
   readonly finding: Finding;
@@ -67,8 +68,13 @@ function RepairButton({ repair }: { readonly repair: Repair }) {
 
 /** What a check says, beside the decision that causes it; the repair is the last line. */
 export function Note({ finding }: { readonly finding: Finding }) {
-  const { watchRepairs } = useStore();
+  const { state, watchRepairs } = useStore();
   useEffect(watchRepairs, [watchRepairs]);
+  const page = useSystem(({ decided: { document } }) => {
+    const { pages } = document.content;
+    const on = finding.where.page;
+    return on === undefined || pages.order.length < 2 ? undefined : pages.items[on]?.name;
+  });
   const [accepting, setAccepting] = useState(false);
   const { severity, title, figures, reason, source, repair, ways = [] } = finding;
   const tone = severity === 'repair' ? 'error' : 'warning';
@@ -84,6 +90,7 @@ export function Note({ finding }: { readonly finding: Finding }) {
       />
       <p className={`font-semibold ${tone === 'error' ? 'text-error' : 'text-warning'}`}>{title}</p>
       <p className="figures">{figures}</p>
+      {page !== undefined && <p className="text-quiet">On the page {page}.</p>}
       <details className="text-quiet">
         <summary className="min-h-6 py-0.5 hover:text-base-content">Why</summary>
         <p>{reason}</p>
@@ -111,7 +118,10 @@ export function Note({ finding }: { readonly finding: Finding }) {
         <button
           type="button"
           className="min-h-6 text-quiet hover:text-base-content hover:underline"
-          onClick={() => showInProof(finding)}
+          onClick={() => {
+            if (finding.where.page !== undefined) showPage(state().id, finding.where.page);
+            showInProof(finding);
+          }}
           aria-label={`Show in the proof: ${title}`}
         >
           Show

@@ -1,7 +1,8 @@
+import { useShownPage } from '../system/shown-page.ts';
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { withoutFonts } from '@garnish/core/proof/without-fonts';
 import { rootShare } from '@garnish/core/derive/type/styles';
-import { homePage } from '@garnish/core/proof/home';
+import { sitePage } from '@garnish/core/proof/site';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import { useEffect, useLayoutEffect, useMemo, useState, type RefObject } from 'react';
 import { createPortal } from 'react-dom';
@@ -73,14 +74,18 @@ function ShownPage({ page, editing }: { readonly page: Page; readonly editing: b
     languages: document.brief.languages,
     logo: document.layout.logo,
     cards: document.shape.cards,
+    pictures: document.layout.pictures,
     selectors: derived.selectors,
   }));
+  const shown = useShownPage();
   const tree = useMemo(() => {
     const { document, derived } = store.state().shown;
-    return renderNode(homePage(document, derived), editing);
+    return renderNode(sitePage(document, derived, shown), editing);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what it is made of says when it is another
-  }, [store, made, editing]);
+  }, [store, made, editing, shown]);
   useLayoutEffect(() => page.away.renew(), [page, tree]);
+  // Another page is read from its beginning.
+  useLayoutEffect(() => page.document.defaultView?.scrollTo(0, 0), [page, shown]);
   return createPortal(tree, page.document.body);
 }
 

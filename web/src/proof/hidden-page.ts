@@ -1,5 +1,5 @@
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
-import { homePage } from '@garnish/core/proof/home';
+import { sitePage } from '@garnish/core/proof/site';
 import { writeHtml } from '@garnish/core/proof/node';
 import type { View } from '../system/views.ts';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
@@ -14,7 +14,7 @@ const ALL_LAID_OUT = '* { content-visibility: visible !important; }';
 export interface HiddenPage {
   readonly document: Document;
   /** Makes the page that of another view: only what differs is written. */
-  readonly show: (view: View) => void;
+  readonly show: (view: View, page?: string) => void;
   /** Makes the screen so wide, and waits for the faces that it needs. */
   readonly resize: (widthPx: number) => Promise<void>;
   readonly remove: () => void;
@@ -48,9 +48,9 @@ export async function openHiddenPage(): Promise<HiddenPage | undefined> {
   let markup = '';
   return {
     document: page,
-    show(view) {
+    show(view, shown) {
       exported.show(view.sheet);
-      const next = writeHtml(homePage(view.document, view.derived), sanitizedSvg);
+      const next = writeHtml(sitePage(view.document, view.derived, shown), sanitizedSvg);
       if (next !== markup) page.body.innerHTML = next;
       markup = next;
     },

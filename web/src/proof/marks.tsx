@@ -1,3 +1,4 @@
+import { useShownPage } from '../system/shown-page.ts';
 import type { SheetBlock } from '@garnish/core/formats/sheet';
 import type { Finding } from '@garnish/core/checks/finding';
 import { useEffect, useState } from 'react';
@@ -32,11 +33,12 @@ function placed(
   findings: readonly Finding[],
   theme: string,
   widthPx: number,
+  shownPage: string,
 ): Mark[] {
   const byTop = new Map<number, Mark>();
   for (const finding of findings) {
-    const { belowPx = Infinity, mode = theme, selector } = finding.where;
-    if (mode !== theme || widthPx >= belowPx) continue;
+    const { belowPx = Infinity, mode = theme, page: on = shownPage, selector } = finding.where;
+    if (mode !== theme || widthPx >= belowPx || on !== shownPage) continue;
     const box = boxOf(page, selector);
     if (box && !byTop.has(Math.round(box.top)))
       byTop.set(Math.round(box.top), { finding, top: box.top, height: Math.min(box.height, 60) });
@@ -59,10 +61,11 @@ export function Marks({ page, findings, theme, scale, sheet, widthPx }: MarksPro
   const [shown, setShown] = useState<Box>();
   const spot = useSpot();
   const navigate = useNavigate();
+  const shownPage = useShownPage();
 
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const measure = (): void => setMarks(placed(page, findings, theme, widthPx));
+    const measure = (): void => setMarks(placed(page, findings, theme, widthPx, shownPage));
     const later = (): void => {
       clearTimeout(timer);
       timer = setTimeout(measure, SETTLE_MS);
@@ -75,7 +78,7 @@ export function Marks({ page, findings, theme, scale, sheet, widthPx }: MarksPro
       page.removeEventListener('scroll', measure);
       page.fonts.removeEventListener('loadingdone', later);
     };
-  }, [page, findings, theme, sheet, widthPx, scale]);
+  }, [page, findings, theme, sheet, widthPx, scale, shownPage]);
 
   useEffect(() => {
     if (!spot) return;
@@ -90,7 +93,7 @@ export function Marks({ page, findings, theme, scale, sheet, widthPx }: MarksPro
       cancelAnimationFrame(frame);
       clearTimeout(timer);
     };
-  }, [page, spot]);
+  }, [page, spot, shownPage]);
 
   return (
     <div className="pointer-events-none absolute inset-0 [overflow-y:clip]">

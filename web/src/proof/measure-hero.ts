@@ -33,12 +33,13 @@ function linesOf(element: Element): DOMRect | undefined {
 export async function measureHero(
   view: View,
   widths: readonly number[],
+  onPage?: string,
 ): Promise<readonly PictureFrame[]> {
   const hidden = await openHiddenPage();
   if (!hidden) return [];
   const { document: page } = hidden;
   try {
-    hidden.show(view);
+    hidden.show(view, onPage);
     const found: PictureFrame[] = [];
     for (const screenPx of widths) {
       await hidden.resize(screenPx);

@@ -22,6 +22,7 @@ import { DrawnGrid } from './drawn-grid.tsx';
 import { DrawnSpaces } from './drawn-spaces.tsx';
 import { useLayoutFindings } from './use-layout-findings.ts';
 import { Frame } from './frame.tsx';
+import { PageChoice } from './page-choice.tsx';
 import { Marks } from './marks.tsx';
 import { setPageInFrame } from './page-in-frame.ts';
 import { Reader } from './reader.tsx';
@@ -204,6 +205,7 @@ export function Proof() {
       className="flex min-h-[80vh] min-w-0 flex-col px-[1.125rem] pt-2 pb-4 sm:h-[42vh] sm:min-h-0 sm:border-t sm:border-line lg:h-auto lg:flex-1 lg:border-t-0"
     >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <PageChoice />
         <div className="w-20">
           <NumberField
             label="Width of the proof"

@@ -15,6 +15,7 @@ export function renderNode(node: ProofNode, editing: boolean, key?: number): Rea
       className,
       ...(markup && { dangerouslySetInnerHTML: markup }),
       'data-decision': node.decision,
+      'data-section': node.place,
       'data-content': node.content,
       ...(editing &&
         node.content !== undefined && {

@@ -42,19 +42,23 @@ interface LayoutSources {
   readonly others: readonly unknown[];
 }
 
-const sourcesOf = ({ document, derived }: View): LayoutSources => ({
-  tokens: derived.tokens.filter(({ type }) => !PAINT.has(type)),
-  others: [
-    derived.rules,
-    derived.faces,
-    document.name,
-    document.content,
-    document.color.veils,
-    document.brief.languages,
-    document.layout,
-    document.shape.cards,
-  ],
-});
+const sourcesOf = ({ document, derived }: View, page: string): LayoutSources => {
+  const { pages, ...site } = document.content;
+  return {
+    tokens: derived.tokens.filter(({ type }) => !PAINT.has(type)),
+    others: [
+      derived.rules,
+      derived.faces,
+      document.name,
+      ...Object.values(site),
+      pages.items[page],
+      document.color.veils,
+      document.brief.languages,
+      document.layout,
+      document.shape.cards,
+    ],
+  };
+};
 
 const areSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
   one.length === other.length && one.every((thing, index) => thing === other[index]);
@@ -71,31 +75,63 @@ const widthsOf = ({ document }: View): readonly number[] =>
     ]),
   ].sort((one, other) => one - other);
 
-/** Measures pages in one hidden frame that stays; a page whose layout follows from the same is not measured again. */
+/** What was measured of a page, and what that followed from. */
+interface Known {
+  readonly of: LayoutSources;
+  readonly pages: readonly MeasuredPage[];
+  readonly ms: number;
+}
+
+/**
+ * Measures every page that is shown in one hidden frame that stays; a page whose layout follows from the same as
+ * before is not measured again.
+ */
 function measurer() {
   let opening: Promise<HiddenPage | undefined> | undefined;
-  let known: { readonly of: LayoutSources; readonly pages: readonly MeasuredPage[] } | undefined;
+  const known = new Map<string, Known>();
+  const measured = async (
+    view: View,
+    id: string,
+    isOff: () => boolean,
+  ): Promise<Known | undefined> => {
+    const sources = sourcesOf(view, id);
+    const before = known.get(id);
+    if (before && isSameLayout(before.of, sources)) return before;
+    const page = await (opening ??= openHiddenPage());
+    if (!page || isOff()) return undefined;
+    page.show(view, id);
+    const pages: MeasuredPage[] = [];
+    let ms = 0;
+    for (const width of widthsOf(view)) {
+      await page.resize(width);
+      const started = performance.now();
+      const found = await measureLayout(page.document, isOff);
+      if (!found) return undefined;
+      ms += performance.now() - started;
+      pages.push({ ...found, page: id });
+    }
+    const now = { of: sources, pages, ms };
+    known.set(id, now);
+    return now;
+  };
   return {
     async pagesOf(view: View, isOff: () => boolean): Promise<readonly MeasuredPage[] | undefined> {
-      const sources = sourcesOf(view);
-      if (known && isSameLayout(known.of, sources)) return known.pages;
-      const page = await (opening ??= openHiddenPage());
-      if (!page || isOff()) return undefined;
-      page.show(view);
-      const widths = widthsOf(view);
-      const pages: MeasuredPage[] = [];
+      const shown = inOrder(view.document.content.pages).filter(([, { isOff: off }]) => !off);
+      const all: MeasuredPage[] = [];
       let ms = 0;
-      for (const width of widths) {
-        await page.resize(width);
-        const started = performance.now();
-        const measured = await measureLayout(page.document, isOff);
-        if (!measured) return undefined;
-        ms += performance.now() - started;
-        pages.push(measured);
+      for (const [id] of shown) {
+        const one = await measured(view, id, isOff);
+        if (!one) return undefined;
+        all.push(...one.pages);
+        ms += one.ms;
       }
-      known = { of: sources, pages };
-      tell({ elements: pages.at(-1)?.boxes.length ?? 0, widths, ms });
-      return pages;
+      for (const id of known.keys()) if (!shown.some(([one]) => one === id)) known.delete(id);
+      const widths = widthsOf(view);
+      const elements = all
+        .filter(({ widthPx }) => widthPx === widths.at(-1))
+        .reduce((sum, { boxes }) => sum + boxes.length, 0);
+      tell({ elements, widths, ms });
+      return all;
     },
     close(): void {
       void opening?.then((page) => page?.remove());

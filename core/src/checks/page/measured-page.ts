@@ -41,6 +41,8 @@ export interface MeasuredBox {
 
 /** A page at one width of the screen. */
 export interface MeasuredPage {
+  /** Which page of the site it is, by id. */
+  readonly page?: string;
   readonly widthPx: number;
   readonly heightPx: number;
   readonly rootPx: number;

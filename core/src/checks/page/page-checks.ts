@@ -28,8 +28,11 @@ export const PAGE_CHECKS: readonly PageCheck[] = [
   middleCheck,
 ];
 
+const onPage = (finding: Finding, page: string | undefined): Finding =>
+  page === undefined ? finding : { ...finding, where: { ...finding.where, page } };
+
 /**
- * What is found on the same page at several widths: each thing once, at the first width where it shows.
+ * What is found on pages at several widths: each thing once, on the first page and at the first width where it shows.
  * Yields after every check, so that whoever asks can let something else go first.
  */
 export function* checkPages(
@@ -42,7 +45,7 @@ export function* checkPages(
     const measurement = { page, document, derived, children: childrenOf(page.boxes) };
     for (const check of PAGE_CHECKS) {
       for (const finding of check(measurement))
-        if (!found.has(finding.id)) found.set(finding.id, finding);
+        if (!found.has(finding.id)) found.set(finding.id, onPage(finding, page.page));
       yield;
     }
   }

@@ -21,6 +21,7 @@ const PLACES: Readonly<Record<SpacePart['property'], readonly Place[]>> = {
   'padding-block': ['padding-top', 'padding-bottom'],
   'padding-block-start': ['padding-top'],
   'padding-block-end': ['padding-bottom'],
+  'padding-inline-start': ['padding-left', 'padding-right'],
   'padding-inline-end': ['padding-right', 'padding-left'],
   'margin-block-start': ['margin-top'],
   gap: ['row-gap', 'column-gap'],

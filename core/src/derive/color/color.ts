@@ -14,8 +14,8 @@ import { toSrgb } from '../../color/gamut.ts';
 import { once } from '../../once.ts';
 import { isOfSame } from '../../same.ts';
 import { hexOf, rgbOf, type Hex } from '../../color/srgb.ts';
+import { FAMILIES } from '../../system/families.ts';
 import {
-  FAMILIES,
   inOrder,
   MODES,
   type ColorRole,

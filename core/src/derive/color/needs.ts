@@ -1,5 +1,6 @@
 import { neededContrast, type Conformance } from '../../color/contrast.ts';
-import { FAMILIES, inOrder, type Part, type StyleDocument } from '../../system/document.ts';
+import { FAMILIES } from '../../system/families.ts';
+import { inOrder, type Part, type StyleDocument } from '../../system/document.ts';
 import { ROOT_PX } from '../../type/fluid.ts';
 import type { NeedPlan, TextStyle } from '../derived.ts';
 

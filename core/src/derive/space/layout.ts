@@ -49,7 +49,7 @@ export function widthLimitPx(
 
 const widthSlugs = ({ widths }: Layout) =>
   slugs(inOrder(widths).map(([id, { name }]) => [id, name]));
-const pictureSlugs = ({ pictures }: Layout) =>
+export const pictureSlugs = ({ pictures }: Pick<Layout, 'pictures'>) =>
   slugs(inOrder(pictures).map(([id, { name }]) => [id, name]));
 
 export function deriveLayoutTokens(layout: Layout, root: number): MadeToken[] {

@@ -12,6 +12,7 @@ export interface SpacePart {
     | 'padding-block'
     | 'padding-block-start'
     | 'padding-block-end'
+    | 'padding-inline-start'
     | 'padding-inline-end'
     | 'margin-block-start'
     | 'gap'
@@ -94,6 +95,29 @@ export const SPACE_PARTS: Readonly<Record<string, SpacePart>> = {
   'cards.gap': part('.cards', 'row-gap', 'gutter', 'between rows of cards'),
   'card.inset': part('.card', 'padding', 'inset', 'inside a card'),
   'card.gap': part('.card', 'gap', 'tight', 'between the words of a card'),
+  'ground.inset': part('.ground', 'padding', 'inset-large', 'around a part on a surface'),
+  'points.gap': part('.points', 'row-gap', 'gutter', 'between rows of selling points'),
+  'point.inset': part('.point', 'padding-block-start', 'tight', 'above a selling point'),
+  'point.gap': part('.point', 'gap', 'closest', 'between the words of a selling point'),
+  'list.inset': part('.list', 'padding-inline-start', 'inset', 'before a list in running text'),
+  'list.gap': part('.list', 'gap', 'closest', 'between lines of a list'),
+  'quotation.inset': part('.quotation', 'padding-inline-start', 'inline', 'before a quote'),
+  'quotation.gap': part('.quotation', 'gap', 'tight', 'between a quote and its source'),
+  'testimonials.gap': part('.testimonials', 'row-gap', 'gutter', 'between rows of testimonials'),
+  'code-block.inset': part('.code-block', 'padding', 'inset-small', 'around code'),
+  'figure.gap': part('.figure', 'gap', 'closest', 'between a picture and its caption'),
+  'footnote.gap': part('.footnote', 'gap', 'tight', 'between a footnote and its number'),
+  'gallery.gap': part('.gallery', 'row-gap', 'gutter', 'between rows of a gallery'),
+  'steps.gap': part('.steps', 'gap', 'tight', 'between steps'),
+  'step.inset': part('.step', 'padding-block-start', 'tight', 'above a step'),
+  'step.gap': part('.step', 'gap', 'inline', 'between a step and its number'),
+  'step-words.gap': part('.step-words', 'row-gap', 'closest', 'between the words of a step'),
+  'band.inset': part('.band', 'padding', 'inset-large', 'around a band'),
+  'band.gap': part('.band', 'gap', 'stack', 'between the words of a band and its button'),
+  'band-words.gap': part('.band-words', 'row-gap', 'closest', 'between the words of a band'),
+  'ways.gap': part('.ways', 'gap', 'tight', 'between ways to reach somebody'),
+  'way.inset': part('.way', 'padding-block-start', 'closest', 'above a way to reach somebody'),
+  'way.gap': part('.way', 'gap', 'inline', 'between its sign and its words'),
   'questions.gap': part('.questions', 'gap', 'stack', 'between questions'),
   'question.gap': part('.question', 'gap', 'closest', 'between a question and its answer'),
   'footer.gap': part('.site-footer', 'gap', 'inset-large', 'between the parts of the footer'),
@@ -157,7 +181,7 @@ function piecesOf(
       piece(`${key}-block`, 'row-gap', 'block'),
       piece(`${key}-inline`, 'column-gap', 'inline'),
     ];
-  const side = property === 'padding-inline-end' ? 'inline' : 'block';
+  const side = property.startsWith('padding-inline') ? 'inline' : 'block';
   return [piece(key, property, side)];
 }
 

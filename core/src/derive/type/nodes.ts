@@ -1,3 +1,4 @@
+import { siteTexts } from '../../proof/texts.ts';
 import { inOrder, type StyleDocument } from '../../system/document.ts';
 import { keptMap } from '../../same.ts';
 import type { TextSetting } from '../derived.ts';
@@ -55,11 +56,11 @@ export const settings = node(
   keptMap,
 );
 
-export const faces = node(
-  'type: faces',
-  [settings, languages, ({ content }: StyleDocument) => content.story.aside !== ''],
-  deriveFaces,
+const isEmphasized = node('type: emphasis', [({ content }: StyleDocument) => content], (content) =>
+  siteTexts(content).some((text) => text.isEmphasized),
 );
+
+export const faces = node('type: faces', [settings, languages, isEmphasized], deriveFaces);
 
 /** The steps that are the space after a text; no other concerns the texts. */
 const stepsAfter = node(

@@ -46,8 +46,10 @@ export const sizeOfPlaceIn = (type: Type, place: number): FluidSize =>
 
 /** What a role is held to fit into: its words, a column at each width, and its letters' widths. */
 export interface Fitting {
-  readonly words: string;
-  readonly columnPx: (screenPx: number) => number;
+  readonly texts: readonly {
+    readonly words: string;
+    readonly columnPx: (screenPx: number) => number;
+  }[];
 }
 
 /** The narrowest screen: below the first anchor a size rests, and still has to fit. */
@@ -61,16 +63,20 @@ const widening = (weight: number): number => 1 + (Math.max(0, weight - 400) / 40
 
 /** The largest size at which words stand in so many lines: the last word of a line may not fit. */
 export function fittingPx(
-  { words, columnPx }: Fitting,
+  { texts }: Fitting,
   lines: number,
   { family, weight }: StyleFace,
   screenPx: number,
   language: LanguageCode,
 ): number {
   const letter = letterWidthIn(family, language) * widening(weight);
-  const longest = Math.max(...words.split(/\s+/).map((word) => word.length));
-  const characters = lines === 1 ? words.length : words.length / lines + longest / 2;
-  return columnPx(screenPx) / (Math.max(1, characters, longest) * letter * FIT_SPARE);
+  return Math.min(
+    ...texts.map(({ words, columnPx }) => {
+      const longest = Math.max(...words.split(/\s+/).map((word) => word.length));
+      const characters = lines === 1 ? words.length : words.length / lines + longest / 2;
+      return columnPx(screenPx) / (Math.max(1, characters, longest) * letter * FIT_SPARE);
+    }),
+  );
 }
 
 /** Words differ from the mean of their language. Common practice. */

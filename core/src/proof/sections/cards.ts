@@ -1,46 +1,83 @@
-import { raiseClass } from '../../derive/shape/shape.ts';
-import { inOrder, type StyleDocument } from '../../system/document.ts';
-import { nowhere, room, type Section, wordsAt } from '../build.ts';
+import * as z from 'zod/mini';
+import { collection, label, words } from '../../system/schema-parts.ts';
 import { element, type ProofNode } from '../node.ts';
-
-/** A sign that hangs in the margin, so that the words after it keep to the edge. */
-const hung = ({ roles }: StyleDocument['space'], sign: string): ProofNode[] =>
-  'hang' in roles.items
-    ? [element('span', { class: 'pull-hang', 'aria-hidden': 'true' }, sign)]
-    : [];
+import { block, nowhere, picture, room, wordsAt } from '../parts.ts';
+import { each, kind, listed, shownPicture } from './kind.ts';
 
 /** A few things side by side, each on a surface of its own. */
-export const cards: Section = ({
-  build: { text, ground },
-  document: { content, shape, space },
-}) => {
-  const { title, cards: collection } = content.cards;
-  if (collection.order.length === 0) return [];
-  return [
-    element(
-      'section',
-      { class: 'block' },
-      text('h2', 'h2', [title], '/content/cards/title'),
-      room(
-        'div',
-        { class: 'grid cards' },
-        '/layout/grid/base',
-        ...inOrder(collection).map(([id, card]) =>
-          ground(
-            'article',
-            'surface',
-            { class: ['card', 'span-4', raiseClass(shape)].filter(Boolean).join(' ') },
-            [
-              text('h3', 'h4', [card.title], `/content/cards/cards/items/${id}/title`),
-              text('p', 'body', [card.text], `/content/cards/cards/items/${id}/text`),
-              text('p', 'body', [
-                ...hung(space, '+'),
-                wordsAt('a', card.link, `/content/cards/cards/items/${id}/link`, nowhere),
-              ]),
-            ],
-          ),
+export const cards = kind({
+  id: 'cards',
+  name: 'Cards',
+  says: 'a few things side by side, with pictures or without',
+  shape: {
+    title: words,
+    cards: collection(
+      z.strictObject({
+        title: words,
+        text: words,
+        link: label,
+        picture: z.optional(shownPicture),
+      }),
+    ),
+  },
+  start: () => ({
+    title: 'Good to know',
+    cards: listed(
+      {
+        title: 'The first thing',
+        text: 'What it is and what it is good for.',
+        link: 'More about it',
+      },
+      {
+        title: 'The second thing',
+        text: 'What it is and what it is good for.',
+        link: 'More about it',
+      },
+      {
+        title: 'The third thing',
+        text: 'What it is and what it is good for.',
+        link: 'More about it',
+      },
+    ),
+  }),
+  nodes({ title, cards: all }, at, { text, ground, raised, hangs, shapes }) {
+    if (all.order.length === 0) return [];
+    // A sign that hangs in the margin, so that the words after it keep to the edge.
+    const hung: readonly ProofNode[] = hangs
+      ? [element('span', { class: 'pull-hang', 'aria-hidden': 'true' }, '+')]
+      : [];
+    const [shape] = shapes;
+    return [
+      block(
+        '',
+        ...(title === '' ? [] : [text('h2', 'h2', [title], `${at}/title`)]),
+        room(
+          'div',
+          { class: 'grid cards' },
+          '/layout/grid/base',
+          ...each(all, (card, id) => {
+            const own = `${at}/cards/items/${id}`;
+            return ground(
+              'article',
+              'surface',
+              { class: ['card', 'span-4', raised].filter(Boolean).join(' ') },
+              [
+                ...(card.picture
+                  ? [
+                      picture(
+                        card.picture,
+                        ['card-picture', shape && `picture-${shape}`].filter(Boolean).join(' '),
+                      ),
+                    ]
+                  : []),
+                text('h3', 'h4', [card.title], `${own}/title`),
+                text('p', 'body', [card.text], `${own}/text`),
+                text('p', 'body', [...hung, wordsAt('a', card.link, `${own}/link`, nowhere)]),
+              ],
+            );
+          }),
         ),
       ),
-    ),
-  ];
-};
+    ];
+  },
+});

@@ -1,22 +1,33 @@
-import { nowhere, type Page, type Section, wordsAt } from '../build.ts';
-import { element, type ProofElement } from '../node.ts';
+import * as z from 'zod/mini';
+import { label, words } from '../../system/schema-parts.ts';
+import { block, nowhere, wordsAt } from '../parts.ts';
+import { kind } from './kind.ts';
 
-function storyText({ build: { text }, document: { content } }: Page): ProofElement {
-  const { title, opening, text: words, aside } = content.story;
-  return element(
-    'section',
-    { class: 'block width-text prose' },
-    text('h3', 'h3', [title], '/content/story/title'),
-    text('p', 'body', [
-      wordsAt('strong', opening, '/content/story/opening'),
-      ' ',
-      wordsAt('span', words, '/content/story/text'),
-      ' ',
-      wordsAt('em', aside, '/content/story/aside'),
-    ]),
-    text('p', 'body', [element('a', nowhere, content.hero.secondary)]),
-  );
-}
-
-/** Running text: what the site’s words look like at length. */
-export const story: Section = (page) => [storyText(page)];
+/** A few sentences of running text. */
+export const story = kind({
+  id: 'story',
+  name: 'Short text',
+  says: 'a heading and one paragraph, its beginning strong',
+  shape: { title: words, opening: words, text: words, aside: words, link: z.optional(label) },
+  start: () => ({
+    title: 'Where it began',
+    opening: 'Two or three sentences are enough.',
+    text: 'Running text is what most people read, so judge the text face, its size and its line height here rather than in a heading.',
+    aside: 'Emphasis shows the italic.',
+  }),
+  nodes: ({ title, opening, text: said, aside, link }, at, { text }) => [
+    block(
+      'width-text prose',
+      text('h3', 'h3', [title], `${at}/title`),
+      text('p', 'body', [
+        wordsAt('strong', opening, `${at}/opening`),
+        ' ',
+        wordsAt('span', said, `${at}/text`),
+        ...(aside === '' ? [] : [' ', wordsAt('em', aside, `${at}/aside`)]),
+      ]),
+      ...(link === undefined
+        ? []
+        : [text('p', 'body', [wordsAt('a', link, `${at}/link`, nowhere)])]),
+    ),
+  ],
+});

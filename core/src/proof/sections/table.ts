@@ -1,24 +1,38 @@
-import { inOrder } from '../../system/document.ts';
-import type { Section } from '../build.ts';
-import { element, type ProofElement } from '../node.ts';
+import * as z from 'zod/mini';
+import { collection, id, label, words } from '../../system/schema-parts.ts';
+import { element } from '../node.ts';
+import { block } from '../parts.ts';
+import { each, kind } from './kind.ts';
 
-/** A table with the note under it; there may be two. */
-export const table =
-  (part: 'table' | 'prices'): Section =>
-  ({ build: { text }, document: { content } }) => {
-    const shown = content[part];
-    if (!shown || shown.columns.order.length === 0) return [];
-    const { title, note, columns, rows } = shown;
-    const at = `/content/${part}`;
-    const cells = (id: string, row: Readonly<Record<string, string>>): ProofElement[] =>
-      columns.order.map((column) =>
-        text('td', 'body', [row[column] ?? ''], `${at}/rows/items/${id}/${column}`),
-      );
+/** Times or prices, with a note under them. */
+export const table = kind({
+  id: 'table',
+  name: 'Table',
+  says: 'times or prices in rows and columns',
+  shape: {
+    title: words,
+    note: words,
+    columns: collection(label),
+    rows: collection(z.record(id, words)),
+  },
+  start: () => ({
+    title: 'Hours',
+    note: 'On holidays as on Sundays.',
+    columns: { order: ['day', 'from', 'to'], items: { day: 'Day', from: 'From', to: 'To' } },
+    rows: {
+      order: ['weekdays', 'saturday'],
+      items: {
+        weekdays: { day: 'Monday to Friday', from: '08:30', to: '17:00' },
+        saturday: { day: 'Saturday', from: '10:00', to: '14:15' },
+      },
+    },
+  }),
+  nodes({ title, note, columns, rows }, at, { text }) {
+    if (columns.order.length === 0) return [];
     return [
-      element(
-        'section',
-        { class: 'block' },
-        text('h2', 'h2', [title], `${at}/title`),
+      block(
+        '',
+        ...(title === '' ? [] : [text('h2', 'h2', [title], `${at}/title`)]),
         {
           ...element(
             'table',
@@ -29,20 +43,29 @@ export const table =
               element(
                 'tr',
                 {},
-                ...inOrder(columns).map(([id, label]) =>
-                  text('th', 'label', [label], `${at}/columns/items/${id}`),
+                ...each(columns, (words, column) =>
+                  text('th', 'label', [words], `${at}/columns/items/${column}`),
                 ),
               ),
             ),
             element(
               'tbody',
               {},
-              ...inOrder(rows).map(([id, row]) => element('tr', {}, ...cells(id, row))),
+              ...each(rows, (row, key) =>
+                element(
+                  'tr',
+                  {},
+                  ...columns.order.map((column) =>
+                    text('td', 'body', [row[column] ?? ''], `${at}/rows/items/${key}/${column}`),
+                  ),
+                ),
+              ),
             ),
           ),
           decision: '/color/roles/items/line/light',
         },
-        text('p', 'small', [note], `${at}/note`),
+        ...(note === '' ? [] : [text('p', 'small', [note], `${at}/note`)]),
       ),
     ];
-  };
+  },
+});

@@ -1,5 +1,6 @@
 import { usualColorRoles } from '@garnish/core/system/color-roles';
-import { FAMILIES, inOrder, type ColorFamily } from '@garnish/core/system/document';
+import { FAMILIES, type ColorFamily } from '@garnish/core/system/families';
+import { inOrder } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';

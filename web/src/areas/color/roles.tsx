@@ -1,6 +1,7 @@
 import { FAMILY_PARTS } from '@garnish/core/system/color-roles';
 import { adding } from '@garnish/core/system/collection';
-import { FAMILIES, inOrder, MODES, type Mode } from '@garnish/core/system/document';
+import { FAMILIES } from '@garnish/core/system/families';
+import { inOrder, MODES, type Mode } from '@garnish/core/system/document';
 import { Plus } from 'lucide-react';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { useSearched } from '../../ui/use-searched.tsx';

@@ -1,3 +1,5 @@
+import { sectionsOf } from '@garnish/core/proof/texts';
+import type { Patch } from '@garnish/core/system/patch';
 import { neededContrast } from '@garnish/core/color/contrast';
 import { isHex, type Hex } from '@garnish/core/color/srgb';
 import { veilColor } from '@garnish/core/derive/color/veil';
@@ -34,7 +36,10 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
   const [marking, setMarking] = useState<Marking>('none');
   const [measured, setMeasured] = useState<readonly PictureFrame[]>([]);
   const { color: colors, content, brief } = document;
-  const inHero = content.heroVeil === id;
+  const openings = sectionsOf(content, 'opening');
+  const shown = openings.filter(({ own }) => own.veil === id);
+  const inHero = shown.length > 0;
+  const page = shown[0]?.page;
   const path = `/color/veils/items/${id}`;
   const ink = derived.colors.get(veil.ink)?.colors[mode] ?? '#ffffff';
   const color = veilColor(veil, derived.colors, mode);
@@ -45,7 +50,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
     if (!layout) return;
     let gone = false;
     const timer = setTimeout(() => {
-      measureHero(layout, WIDTHS)
+      measureHero(layout, WIDTHS, page)
         .then((frames) => !gone && setMeasured(frames))
         .catch(() => undefined);
     }, 250);
@@ -53,7 +58,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
       gone = true;
       clearTimeout(timer);
     };
-  }, [layout]);
+  }, [layout, page]);
 
   const frames = useMemo((): readonly PictureFrame[] => {
     if (inHero) return measured;
@@ -90,6 +95,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
     store.change([{ op: 'replace', path: `${path}/${part}`, value }], label);
   };
   const [frame] = frames.slice(nearest);
+  const withoutVeil: Patch = shown.map(({ path: at }) => ({ op: 'remove', path: `${at}/veil` }));
   return (
     <div role="group" aria-label={`Picture ${veil.name}`} data-decision={path} className="mb-6">
       <div className="mb-1.5 flex items-end gap-3">
@@ -106,13 +112,14 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
             type="checkbox"
             className="h-4 w-4 accent-primary"
             checked={inHero}
+            disabled={openings.length === 0}
             onChange={() =>
               store.change(
-                [
-                  inHero
-                    ? { op: 'remove', path: '/content/heroVeil' }
-                    : { op: 'add', path: '/content/heroVeil', value: id },
-                ],
+                inHero
+                  ? withoutVeil
+                  : openings
+                      .slice(0, 1)
+                      .map(({ path: at }) => ({ op: 'add', path: `${at}/veil`, value: id })),
                 inHero ? 'opening without picture' : `opening over ${veil.name}`,
               )
             }
@@ -125,10 +132,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
           aria-label={`Remove picture ${veil.name}`}
           onClick={() =>
             store.change(
-              [
-                ...(inHero ? [{ op: 'remove' as const, path: '/content/heroVeil' }] : []),
-                ...removing('/color/veils', colors.veils, id),
-              ],
+              [...withoutVeil, ...removing('/color/veils', colors.veils, id)],
               `without picture ${veil.name}`,
             )
           }

@@ -1,3 +1,4 @@
+import { firstText } from '@garnish/core/proof/texts';
 import type { FontFamily } from '@garnish/core/fonts/family';
 import { chosenFaces, faceWords } from '@garnish/core/system/faces';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
@@ -120,8 +121,8 @@ function Screen({ family, weight, sizePx, density, words }: ScreenProps) {
 
 /** The faces close up: their figures in a column, letters that are confused, and coarse screens. */
 export function CloseLook() {
-  const decided = useDecided(['content', 'fonts'], ['styles']);
-  const { fonts, content } = decided.document;
+  const decided = useDecided(['content', 'fonts', 'name'], ['styles']);
+  const { fonts, content, name } = decided.document;
   const { styles } = decided.derived;
   const { family, weight } = fonts.roles.text;
   const small = [...styles.values()].toSorted(
@@ -163,9 +164,9 @@ export function CloseLook() {
                 density={density}
                 words={
                   {
-                    heading: content.hero.title,
-                    text: content.hero.lead,
-                    label: content.hero.primary,
+                    heading: firstText(content, 'h1')?.words ?? name,
+                    text: (firstText(content, 'lead') ?? firstText(content, 'body'))?.words ?? name,
+                    label: firstText(content, 'label')?.words ?? name,
                   }[face]
                 }
               />

@@ -1,3 +1,4 @@
+import { firstText, sectionsOf, type SiteText } from '@garnish/core/proof/texts';
 import { nearestWeight } from '@garnish/core/fonts/family';
 import { inOrder, type Mode } from '@garnish/core/system/document';
 import type { KeptPair } from '@garnish/core/system/keeper';
@@ -31,6 +32,9 @@ const Words = ({ at, children }: { readonly at: string; readonly children: strin
   </span>
 );
 
+const Said = ({ text }: { readonly text: SiteText | undefined }) =>
+  text?.at !== undefined && <Words at={text.at}>{text.words}</Words>;
+
 interface ColumnProps {
   readonly pair: KeptPair;
   readonly mode: Mode;
@@ -44,6 +48,7 @@ function Column({ pair, mode, scale, present }: ColumnProps) {
   const decided = useDecided(['content', 'fonts'], ['colors', 'styles']);
   const { content, fonts } = decided.document;
   const { colors, styles } = decided.derived;
+  const [table] = sectionsOf(content, 'table');
   const headingFace = useFace(pair.heading);
   const textFace = useFace(pair.text);
   const labelFamily = pair.label ?? pair.heading;
@@ -81,28 +86,30 @@ function Column({ pair, mode, scale, present }: ColumnProps) {
         {present && ', the present pair'}
       </p>
       <p style={{ ...heading, fontSize: px('h3'), lineHeight: 1.15 }}>
-        <Words at="/content/hero/title">{content.hero.title}</Words>
+        <Said text={firstText(content, 'h1')} />
       </p>
       <p style={{ ...text('body'), lineHeight: 1.5 }}>
-        <Words at="/content/hero/lead">{content.hero.lead}</Words>
+        <Said text={firstText(content, 'lead') ?? firstText(content, 'body')} />
       </p>
-      <table className="w-full tabular-nums" style={text('body')}>
-        <tbody>
-          {inOrder(content.table.rows)
-            .slice(0, 3)
-            .map(([id, row]) => (
-              <tr key={id}>
-                {content.table.columns.order.slice(0, 3).map((column) => (
-                  <td key={column}>
-                    <Words at={`/content/table/rows/items/${id}/${column}`}>
-                      {row[column] ?? ''}
-                    </Words>
-                  </td>
-                ))}
-              </tr>
-            ))}
-        </tbody>
-      </table>
+      {table && (
+        <table className="w-full tabular-nums" style={text('body')}>
+          <tbody>
+            {inOrder(table.own.rows)
+              .slice(0, 3)
+              .map(([id, row]) => (
+                <tr key={id}>
+                  {table.own.columns.order.slice(0, 3).map((column) => (
+                    <td key={column}>
+                      <Words at={`${table.path}/rows/items/${id}/${column}`}>
+                        {row[column] ?? ''}
+                      </Words>
+                    </td>
+                  ))}
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      )}
       <p>
         <span
           className="inline-block rounded px-4 py-2"
@@ -113,11 +120,11 @@ function Column({ pair, mode, scale, present }: ColumnProps) {
             color: color('action-ink'),
           }}
         >
-          <Words at="/content/hero/primary">{content.hero.primary}</Words>
+          <Said text={firstText(content, 'label')} />
         </span>
       </p>
       <p style={{ ...text('small'), color: color('quiet') }}>
-        <Words at="/content/table/note">{content.table.note}</Words>
+        <Said text={firstText(content, 'small')} />
       </p>
       <p style={text('small')}>{CONFUSED}</p>
     </article>

@@ -1,3 +1,4 @@
+import { sectionsOf } from '@garnish/core/proof/texts';
 import type { Finding } from '@garnish/core/checks/finding';
 import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -38,7 +39,7 @@ function unjudged({
   readonly document: Pick<StyleDocument, 'color' | 'content'>;
 }): string {
   return [
-    content.heroVeil !== undefined &&
+    sectionsOf(content, 'opening').some(({ own }) => own.veil !== undefined) &&
       ' Not judged here: words over a picture (Color, Pictures proves them on its pixels).',
     color.gradients.order.length > 0 &&
       ' Not judged here: text on gradients (Color, Palette tells its lowest contrast).',

@@ -1,3 +1,4 @@
+import { firstText } from '@garnish/core/proof/texts';
 import type { TextStyle } from '@garnish/core/derive/derived';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import { useDecidedLater } from '../../system/system-context.ts';
@@ -8,27 +9,9 @@ import { usePreferences } from '../../ui/preferences.ts';
 import { useWriting } from '../../proof/use-writing.ts';
 import { useFace } from '../../ui/use-face.ts';
 
-/** Where the site's words for each role stand; roles of one's own are set in the lead. */
-function wordsFor({ content }: Pick<StyleDocument, 'content'>): Readonly<Record<string, string>> {
-  const [card] = content.cards.cards.order;
-  const [row] = content.table.rows.order;
-  const [column] = content.table.columns.order;
-  return {
-    h1: '/content/hero/title',
-    h2: '/content/table/title',
-    h3: '/content/story/title',
-    ...(card !== undefined && { h4: `/content/cards/cards/items/${card}/title` }),
-    h5: '/name',
-    h6: '/content/notice/title',
-    body: '/content/story/text',
-    small: '/content/footer',
-    caption: '/content/table/note',
-    label: '/content/hero/primary',
-    quote: '/content/story/opening',
-    ...(row !== undefined &&
-      column !== undefined && { code: `/content/table/rows/items/${row}/${column}` }),
-  };
-}
+/** Where words for a role stand: the first that are set in it, or else the name of the site. */
+const wordsFor = ({ content }: Pick<StyleDocument, 'content'>, role: string): string =>
+  firstText(content, role)?.at ?? firstText(content, 'lead')?.at ?? '/name';
 
 interface LineProps {
   readonly style: TextStyle;
@@ -72,12 +55,11 @@ export function Specimen() {
   const [list, setList] = useState<HTMLElement | null>(null);
   useWriting(list ?? undefined, true);
   const { document, derived } = useDecidedLater(['content', 'name', 'type'], ['styles']);
-  const paths = wordsFor(document);
   return (
     <ul ref={setList} aria-label="The site’s words in every role">
       {inOrder(document.type.roles).map(([id]) => {
         const style = derived.styles.get(id);
-        const at = paths[id] ?? '/content/hero/lead';
+        const at = wordsFor(document, id);
         const words = valueAt(document, at);
         return style ? (
           <Line

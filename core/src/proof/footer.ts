@@ -1,9 +1,10 @@
-import { inOrder } from '../../system/document.ts';
-import { nowhere, type Page, room } from '../build.ts';
-import { element, type ProofElement, type ProofNode } from '../node.ts';
+import { inOrder } from '../system/document.ts';
+import { nowhere, room } from './parts.ts';
+import type { Site } from './around.ts';
+import { element, type ProofElement, type ProofNode } from './node.ts';
 
 /** Links at the foot of the page, in groups on the grid. */
-function groups({ build: { text }, document: { content } }: Page): readonly ProofNode[] {
+function groups({ build: { text }, document: { content } }: Site): readonly ProofNode[] {
   if (!content.footerGroups) return [];
   const at = '/content/footerGroups/items';
   return [
@@ -39,7 +40,7 @@ function groups({ build: { text }, document: { content } }: Page): readonly Proo
 }
 
 /** The foot of every page, over the pattern that was chosen for it. */
-export function footer(page: Page): ProofElement {
+export function footer(page: Site): ProofElement {
   const { build, document, derived } = page;
   const pattern = derived.patterns.find(({ id }) => id === document.content.pattern);
   return element(

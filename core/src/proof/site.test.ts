@@ -1,14 +1,15 @@
+import { firstText } from './texts.ts';
 import { expect, test } from '@jest/globals';
 import { derive } from '../derive/derive.ts';
 import { writeCss } from '../formats/css.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { ARRANGEMENT } from './arrangement.ts';
-import { homePage } from './home.ts';
+import { sitePage } from './site.ts';
 import { writeHtml, type ProofNode } from './node.ts';
 
 const document = sampleDocument();
 const derived = derive(document);
-const page = homePage(document, derived);
+const page = sitePage(document, derived);
 
 function* elements(node: ProofNode): Generator<Exclude<ProofNode, string>> {
   if (typeof node === 'string') return;
@@ -18,7 +19,11 @@ function* elements(node: ProofNode): Generator<Exclude<ProofNode, string>> {
 
 test('the page holds the site’s own words', () => {
   const html = writeHtml(page, (svg) => svg);
-  for (const words of [document.content.hero.title, document.content.footer, 'Monday to Friday'])
+  for (const words of [
+    firstText(document.content, 'h1')?.words ?? '?',
+    document.content.footer,
+    'Monday to Friday',
+  ])
     expect(html).toContain(words);
 });
 
@@ -56,20 +61,29 @@ test('the arrangement decides nothing that a page looks like: it scrolls and res
 
 test('words that look like markup stay words', () => {
   const odd = sampleDocument([
-    { op: 'replace', path: '/content/hero/title', value: '<script>alert("x")</script>' },
+    {
+      op: 'replace',
+      path: '/content/pages/items/home/sections/items/hero/title',
+      value: '<script>alert("x")</script>',
+    },
   ]);
-  const html = writeHtml(homePage(odd, derive(odd)), (svg) => svg);
+  const html = writeHtml(sitePage(odd, derive(odd)), (svg) => svg);
   expect(html).not.toContain('<script>');
   expect(html).toContain('&lt;script&gt;');
 });
 
 test('an empty notice and an empty table leave no gap', () => {
   const bare = sampleDocument([
-    { op: 'replace', path: '/content/notice', value: { title: '', text: '' } },
     {
       op: 'replace',
-      path: '/content/table',
+      path: '/content/pages/items/home/sections/items/notice',
+      value: { kind: 'notice', title: '', text: '' },
+    },
+    {
+      op: 'replace',
+      path: '/content/pages/items/home/sections/items/table',
       value: {
+        kind: 'table',
         title: '',
         note: '',
         columns: { order: [], items: {} },
@@ -77,7 +91,7 @@ test('an empty notice and an empty table leave no gap', () => {
       },
     },
   ]);
-  const html = writeHtml(homePage(bare, derive(bare)), (svg) => svg);
+  const html = writeHtml(sitePage(bare, derive(bare)), (svg) => svg);
   expect(html).not.toContain('<aside');
   expect(html).not.toContain('<table');
 });

@@ -1,0 +1,72 @@
+import { logoOf } from './mark.ts';
+import { inOrder } from '../system/document.ts';
+import { nowhere, quietButton, room } from './parts.ts';
+import type { Site } from './around.ts';
+import { element, type ProofElement } from './node.ts';
+
+export function header({
+  build,
+  document: { name, content, layout },
+  derived: { styles },
+}: Site): ProofElement {
+  const { text } = build;
+  const nameStyle = styles.get('h5');
+  return element(
+    'header',
+    { class: 'grid-frame' },
+    room(
+      'div',
+      { class: 'site-header' },
+      '/space/parts/header.gap',
+      room(
+        'div',
+        { class: ['site-name', nameStyle && `type-${nameStyle.slug}`].filter(Boolean).join(' ') },
+        '/layout/logo',
+        ...logoOf(content.mark, layout.logo),
+        text('span', 'h5', [name], '/name'),
+      ),
+      room(
+        'nav',
+        { class: 'site-nav', 'aria-label': 'Site' },
+        '/space/parts/nav.gap',
+        ...inOrder(content.nav).map(([id, { words, under }]) => {
+          const link = element(
+            'a',
+            { class: 'nav-link', ...nowhere },
+            text('span', 'label', [words], `/content/nav/items/${id}/words`),
+          );
+          return under && under.order.length > 0
+            ? element(
+                'div',
+                { class: 'nav-group' },
+                link,
+                element(
+                  'ul',
+                  { class: 'footer-links' },
+                  ...inOrder(under).map(([below, name]) =>
+                    element(
+                      'li',
+                      {},
+                      element(
+                        'a',
+                        { class: 'footer-link', ...nowhere },
+                        text(
+                          'span',
+                          'small',
+                          [name],
+                          `/content/nav/items/${id}/under/items/${below}`,
+                        ),
+                      ),
+                    ),
+                  ),
+                ),
+              )
+            : link;
+        }),
+      ),
+      ...(content.headerAction === undefined
+        ? []
+        : [quietButton(build, content.headerAction, '/content/headerAction')]),
+    ),
+  );
+}

@@ -1,0 +1,87 @@
+import * as z from 'zod/mini';
+import { alerts } from './alerts.ts';
+import { article } from './article.ts';
+import { artwork } from './artwork.ts';
+import { call } from './call.ts';
+import { cards } from './cards.ts';
+import { contact } from './contact.ts';
+import { form } from './form.ts';
+import { gallery } from './gallery.ts';
+import type { Build, Kind } from './kind.ts';
+import { notice } from './notice.ts';
+import { opening } from './opening.ts';
+import { points } from './points.ts';
+import { questions } from './questions.ts';
+import { steps } from './steps.ts';
+import { story } from './story.ts';
+import { table } from './table.ts';
+import { testimonials } from './testimonials.ts';
+import type { ProofNode } from '../node.ts';
+
+/** Every kind of section that a page can have, in the order of the list that one is chosen from. */
+export const KINDS = [
+  opening,
+  notice,
+  alerts,
+  table,
+  cards,
+  points,
+  story,
+  article,
+  questions,
+  testimonials,
+  form,
+  steps,
+  gallery,
+  call,
+  contact,
+  artwork,
+] as const;
+
+export type KindId = (typeof KINDS)[number]['id'];
+
+/** What a section stands on. */
+export const GROUNDS = ['page', 'surface'] as const;
+
+/** What every section can decide beside its words. */
+const COMMON = {
+  /** Not shown, and kept. */
+  isOff: z.optional(z.literal(true)),
+  /** The page where absent. */
+  ground: z.optional(z.enum(GROUNDS)),
+  /** How many columns of the grid it takes; all where absent. */
+  span: z.optional(z.int().check(z.gte(1), z.lte(12))),
+};
+
+type Common = z.infer<z.ZodMiniObject<typeof COMMON>>;
+
+type SectionOf<Of> =
+  Of extends Kind<infer Id, infer Shape>
+    ? { readonly kind: Id } & Common & z.infer<z.ZodMiniObject<Shape>>
+    : never;
+
+/** A section of a page: one of the kinds, with its words. */
+export type Section = SectionOf<(typeof KINDS)[number]>;
+
+const schemas = KINDS.map(({ id, shape }) =>
+  z.strictObject({ kind: z.literal(id), ...COMMON, ...(shape as z.core.$ZodShape) }),
+);
+
+/** Its schema, made of the list: what the list has is what there is. */
+export const section = z.discriminatedUnion('kind', [...schemas] as unknown as readonly [
+  (typeof schemas)[number],
+]) as unknown as z.ZodMiniType<Section, Section>;
+
+/** What the list knows of a kind without its words. */
+export interface AnyKind {
+  readonly id: KindId;
+  readonly name: string;
+  readonly says: string;
+  readonly start: () => object;
+  readonly nodes: (words: never, at: string, build: Build) => readonly ProofNode[];
+}
+
+const byId: ReadonlyMap<string, AnyKind> = new Map(KINDS.map((one) => [one.id, one]));
+
+/** A kind by its id. */
+export const kindOf = (id: KindId): AnyKind => byId.get(id) ?? opening;

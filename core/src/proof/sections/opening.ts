@@ -1,0 +1,60 @@
+import * as z from 'zod/mini';
+import { id, label, words } from '../../system/schema-parts.ts';
+import { element } from '../node.ts';
+import { button, picture, quietButton, room } from '../parts.ts';
+import { kind } from './kind.ts';
+
+/** What a page opens with, over a picture where one was chosen. */
+export const opening = kind({
+  id: 'opening',
+  name: 'Opening',
+  says: 'a title, a lead, one action and a quieter one',
+  shape: {
+    title: words,
+    lead: words,
+    primary: label,
+    secondary: label,
+    /** The veil over whose picture the words stand. */
+    veil: z.optional(id),
+  },
+  start: () => ({
+    title: 'What this page is about',
+    lead: 'Say in one sentence what people find here, and for whom it is made.',
+    primary: 'Do the first thing',
+    secondary: 'Read more',
+  }),
+  nodes({ title, lead, primary, secondary, veil: chosen }, at, build) {
+    const veil = chosen === undefined ? undefined : build.veil(chosen);
+    const said = [
+      build.text('h1', 'h1', [title], `${at}/title`),
+      build.text('p', 'lead', [lead], `${at}/lead`),
+      element(
+        'p',
+        { class: 'actions' },
+        button(build, primary, `${at}/primary`),
+        // Over a picture the quiet button would need a proof of its own.
+        ...(veil ? [] : [quietButton(build, secondary, `${at}/secondary`)]),
+      ),
+    ];
+    if (!veil)
+      return [room('section', { class: 'hero width-opening' }, '/space/parts/hero.gap', ...said)];
+    return [
+      {
+        ...element(
+          'section',
+          { class: `over-picture over-${veil.slug}` },
+          // Its words say what it shows; it says nothing beside them.
+          picture({ ...veil.picture, name: '' }, 'hero-picture'),
+          element('div', { class: `hero-veil veil-${veil.slug}` }),
+          room(
+            'div',
+            { class: 'hero-words width-opening' },
+            '/space/parts/picture-words.inset',
+            ...said,
+          ),
+        ),
+        decision: `/color/veils/items/${chosen ?? ''}`,
+      },
+    ];
+  },
+});

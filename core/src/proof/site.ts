@@ -1,0 +1,64 @@
+import type { Derived } from '../derive/derived.ts';
+import { inOrder, type PageSection, type StyleDocument } from '../system/document.ts';
+import { builder } from './build.ts';
+import { footer } from './footer.ts';
+import { header } from './header.ts';
+import { element, type ProofElement, type ProofNode } from './node.ts';
+import { room } from './parts.ts';
+import type { Build } from './sections/kind.ts';
+import type { Site } from './around.ts';
+import { kindOf } from './sections/kinds.ts';
+import { sectionPath } from './texts.ts';
+
+/** The elements of a section on the ground that it stands on, as wide as was decided. */
+function sectionNodes(own: PageSection, at: string, build: Build): readonly ProofNode[] {
+  const { kind, ground, span } = own;
+  const made = kindOf(kind).nodes(own as never, at, build);
+  if (made.length === 0) return [];
+  const wide =
+    span === undefined
+      ? made
+      : [element('div', { class: 'grid' }, element('div', { class: `span-${span}` }, ...made))];
+  const placed =
+    ground === 'surface' ? [build.ground('div', 'surface', { class: 'ground' }, wide)] : wide;
+  const [first, ...others] = placed;
+  return typeof first === 'object' ? [{ ...first, place: at }, ...others] : placed;
+}
+
+/** The page that is shown where none is named: the first that is shown at all. */
+export const firstPage = ({ content: { pages } }: Pick<StyleDocument, 'content'>): string =>
+  inOrder(pages).find(([, { isOff }]) => isOff !== true)?.[0] ?? pages.order[0] ?? '';
+
+/**
+ * A page of a site, made of its own words and the classes of the exported style sheet; by its id, or the first
+ * one where there is none of that id.
+ */
+export function sitePage(document: StyleDocument, derived: Derived, page?: string): ProofElement {
+  const build = builder(document, derived);
+  const { pages } = document.content;
+  const id = page !== undefined && Object.hasOwn(pages.items, page) ? page : firstPage(document);
+  const own = pages.items[id];
+  const site: Site = { build, document, derived };
+  const sections = own ? inOrder(own.sections) : [];
+  return build.ground(
+    'div',
+    'page',
+    { class: 'site', lang: own?.language ?? document.brief.languages[0] ?? 'en' },
+    [
+      header(site),
+      element(
+        'main',
+        { class: 'grid-frame' },
+        room(
+          'div',
+          { class: 'site-main' },
+          '/space/parts/main.gap',
+          ...sections
+            .filter(([, { isOff }]) => isOff !== true)
+            .flatMap(([section, words]) => sectionNodes(words, sectionPath(id, section), build)),
+        ),
+      ),
+      footer(site),
+    ],
+  );
+}

@@ -1,0 +1,145 @@
+import { once } from '../once.ts';
+import type { Content, PageSection } from '../system/document.ts';
+import { inOrder } from '../system/document.ts';
+import type { ProofNode } from './node.ts';
+import { element } from './node.ts';
+import type { Build } from './sections/kind.ts';
+import { kindOf } from './sections/kinds.ts';
+
+/** A text of a section: what it says, in which role, and what it stands in. */
+export interface SectionText {
+  readonly role: string;
+  readonly words: string;
+  /** Where its words stand, from the section on (of a site: in the document); nothing where they are none of it. */
+  readonly at?: string;
+  /** The named width that limits its column. */
+  readonly width?: string;
+  /** How many insets stand on either side of it. */
+  readonly insets: number;
+  /** Whether it is a cell of a table. */
+  readonly isCell: boolean;
+  /** Whether some of it is emphasized. */
+  readonly isEmphasized: boolean;
+}
+
+const PICTURE = { name: 'picture', file: '0000000000000000.png', width: 16, height: 9 };
+
+/** Builds for reading: every text with its role, whatever the system looks like. */
+const READING: Build = {
+  text: (tag, role, children, content, className = '') => ({
+    ...element(tag, className === '' ? {} : { class: className }, ...children),
+    role,
+    ...(content !== undefined && { content }),
+  }),
+  ground: (tag, _, attributes, children) => element(tag, attributes, ...children),
+  color: (id) => id,
+  veil: (id) => ({ slug: id, picture: PICTURE }),
+  raised: undefined,
+  hangs: false,
+  artwork: undefined,
+  gradient: undefined,
+  shapes: [],
+};
+
+/** What has an inset around its words. */
+const INSET = /(?:^| )(?:hero-words|notice|card|alert|band|quotation)(?: |$)/;
+const WIDTH = /(?:^| )width-([\w-]+)/;
+
+const wordsOf = (node: ProofNode): string =>
+  typeof node === 'string' ? node : node.children.map(wordsOf).join('');
+
+const hasTag = (node: ProofNode, tag: string): boolean =>
+  typeof node !== 'string' &&
+  ((node.tag === tag && wordsOf(node) !== '') || node.children.some((one) => hasTag(one, tag)));
+
+interface Around {
+  readonly width?: string;
+  readonly insets: number;
+}
+
+function* textsIn(node: ProofNode, around: Around): Generator<SectionText> {
+  if (typeof node === 'string') return;
+  const { tag, role, content, attributes } = node;
+  const className = attributes['class'] ?? '';
+  const width = WIDTH.exec(className)?.[1] ?? around.width;
+  const here = {
+    ...(width !== undefined && { width }),
+    insets: around.insets + (INSET.test(className) ? 1 : 0),
+  };
+  if (role !== undefined)
+    yield {
+      role,
+      words: wordsOf(node),
+      ...here,
+      ...(content !== undefined && { at: content }),
+      isCell: tag === 'td',
+      isEmphasized: hasTag(node, 'em'),
+    };
+  for (const child of node.children) yield* textsIn(child, here);
+}
+
+/** The texts of a section, as its kind builds it; read once, as long as it stays what it is. */
+export const textsOfSection = once((own: PageSection): readonly SectionText[] => {
+  const { nodes } = kindOf(own.kind);
+  return nodes(own as never, '', READING).flatMap((node) => [...textsIn(node, { insets: 0 })]);
+});
+
+/** A text of the site, with the page and the section that it is on. */
+export interface SiteText extends SectionText {
+  readonly page: string;
+  readonly section: string;
+}
+
+/** The place of a section in a document. */
+export const sectionPath = (page: string, section: string): string =>
+  `/content/pages/items/${page}/sections/items/${section}`;
+
+/** Every text on the pages that are shown, page by page from the top. */
+export const siteTexts = once(({ pages }: Pick<Content, 'pages'>): readonly SiteText[] =>
+  inOrder(pages)
+    .filter(([, { isOff }]) => isOff !== true)
+    .flatMap(([page, { sections }]) =>
+      inOrder(sections)
+        .filter(([, { isOff }]) => isOff !== true)
+        .flatMap(([section, own]) =>
+          textsOfSection(own).map((text) => ({
+            ...text,
+            page,
+            section,
+            ...(text.at !== undefined && { at: `${sectionPath(page, section)}${text.at}` }),
+          })),
+        ),
+    ),
+);
+
+/** The first text of the site in a role whose words are the document’s. */
+export const firstText = (content: Pick<Content, 'pages'>, role: string): SiteText | undefined =>
+  siteTexts(content).find((text) => text.role === role && text.at !== undefined);
+
+/** A section with where it stands. */
+export interface PlacedSection<Own = PageSection> {
+  readonly page: string;
+  readonly section: string;
+  readonly path: string;
+  readonly own: Own;
+}
+
+/** Every section of a kind, shown or not, page by page from the top. */
+export const sectionsOf = <Kind extends PageSection['kind']>(
+  { pages }: Pick<Content, 'pages'>,
+  kind: Kind,
+): readonly PlacedSection<Extract<PageSection, { readonly kind: Kind }>>[] =>
+  inOrder(pages).flatMap(([page, { sections }]) =>
+    inOrder(sections).flatMap(([section, own]) =>
+      own.kind === kind
+        ? [
+            {
+              page,
+              section,
+              path: sectionPath(page, section),
+              own: own as Extract<PageSection, { readonly kind: Kind }>,
+            },
+          ]
+        : [],
+    ),
+  );

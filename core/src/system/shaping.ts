@@ -1,0 +1,222 @@
+import { kindOf, KINDS, type KindId } from '../proof/sections/kinds.ts';
+import { each, listed } from '../proof/sections/kind.ts';
+import type { Collection, StyleDocument } from './document.ts';
+import { jsonOf, valueAt, type Patch } from './patch.ts';
+
+/** A thing of a collection: where the collection stands, and which one it is. */
+export interface Place {
+  readonly collection: string;
+  readonly id: string;
+}
+
+/** What the things of a collection are, in words. */
+export const thingAt = ({ collection }: Place): string => {
+  const last = collection.split('/').at(-1) ?? '';
+  return (
+    {
+      pages: 'page',
+      sections: 'section',
+      nav: 'link',
+      under: 'link',
+      links: 'link',
+      footerGroups: 'group of links',
+      rows: 'row',
+      columns: 'column',
+      cards: 'card',
+      messages: 'message',
+      points: 'point',
+      parts: 'part',
+      lines: 'line',
+      voices: 'voice',
+      fields: 'field',
+      steps: 'step',
+      pictures: 'picture',
+      ways: 'way',
+      places: 'place',
+      items: 'question',
+    }[last] ?? 'thing'
+  );
+};
+
+/**
+ * The things that a place of the content is in, the innermost first: a cell is in its row, and in its column; then
+ * in its section, and in its page.
+ */
+export function thingsAround(path: string): readonly Place[] {
+  const keys = path.split('/').slice(1);
+  const found: Place[] = [];
+  let lastId = -1;
+  keys.forEach((key, at) => {
+    const id = keys[at + 1];
+    // Right after a thing comes one of its parts, which may be called `items` too.
+    if (key !== 'items' || id === undefined || at === 0 || lastId === at - 1) return;
+    found.unshift({ collection: `/${keys.slice(0, at).join('/')}`, id });
+    lastId = at + 1;
+  });
+  const [, table = '', column] = /^(.*)\/rows\/items\/[^/]+\/([^/]+)$/.exec(path) ?? [];
+  return column === undefined
+    ? found
+    : [...found.slice(0, 1), { collection: `${table}/columns`, id: column }, ...found.slice(1)];
+}
+
+const collectionAt = (document: StyleDocument, path: string): Collection<unknown> | undefined => {
+  const found = valueAt(document, path) as Partial<Collection<unknown>> | undefined;
+  return Array.isArray(found?.order) && found.items ? (found as Collection<unknown>) : undefined;
+};
+
+const inserted = (order: readonly string[], id: string, after: string | undefined) => {
+  const at = after === undefined ? 0 : order.indexOf(after) + 1;
+  return [...order.slice(0, at), id, ...order.slice(at)];
+};
+
+/** Puts a thing into a collection after another one, or first. */
+const putting = (
+  path: string,
+  { order }: Collection<unknown>,
+  id: string,
+  item: unknown,
+  after: string | undefined,
+): Patch => [
+  { op: 'add', path: `${path}/items/${id}`, value: jsonOf(item) },
+  { op: 'replace', path: `${path}/order`, value: inserted(order, id, after) },
+];
+
+const TABLE = /^(.*)\/columns$/;
+
+/** The rows of the table whose columns stand at a path. */
+const rowsBeside = (document: StyleDocument, columns: string) => {
+  const base = TABLE.exec(columns)?.[1];
+  const rows = base === undefined ? undefined : collectionAt(document, `${base}/rows`);
+  return base === undefined || !rows ? undefined : { path: `${base}/rows`, rows };
+};
+
+/** Moves a thing within its collection, to the place of another or by so many; nothing where it cannot. */
+export function moving(
+  document: StyleDocument,
+  { collection, id }: Place,
+  by: number,
+): Patch | undefined {
+  const order = collectionAt(document, collection)?.order;
+  const from = order?.indexOf(id) ?? -1;
+  const to = from + by;
+  if (!order || from < 0 || to < 0 || to >= order.length || by === 0) return undefined;
+  const next = order.toSpliced(from, 1).toSpliced(to, 0, id);
+  return [{ op: 'replace', path: `${collection}/order`, value: next }];
+}
+
+/** Puts things in another order, as a hand that drags them does. */
+export const reordering = (collection: string, order: readonly string[]): Patch => [
+  { op: 'replace', path: `${collection}/order`, value: [...order] },
+];
+
+/** The same thing once more, after itself. A column takes its cells along. */
+export function doubling(
+  document: StyleDocument,
+  { collection, id }: Place,
+  newId: string,
+): Patch | undefined {
+  const all = collectionAt(document, collection);
+  const item = all?.items[id];
+  if (!all || item === undefined) return undefined;
+  const beside = rowsBeside(document, collection);
+  return [
+    ...putting(collection, all, newId, item, id),
+    ...(beside
+      ? each(beside.rows, (row, key) => ({
+          op: 'add' as const,
+          path: `${beside.path}/items/${key}/${newId}`,
+          value: (row as Readonly<Record<string, string>>)[id] ?? '',
+        }))
+      : []),
+  ];
+}
+
+/** The last thing of these stays: without it the rest would be nothing. */
+const KEPT_ONE = /^\/content\/pages$|\/columns$/;
+
+/** Takes a thing out; nothing where one has to stay. A column takes its cells along. */
+export function takingOut(document: StyleDocument, { collection, id }: Place): Patch | undefined {
+  const all = collectionAt(document, collection);
+  if (!all || !Object.hasOwn(all.items, id)) return undefined;
+  if (KEPT_ONE.test(collection) && all.order.length < 2) return undefined;
+  const beside = rowsBeside(document, collection);
+  return [
+    { op: 'remove', path: `${collection}/items/${id}` },
+    { op: 'replace', path: `${collection}/order`, value: all.order.filter((one) => one !== id) },
+    ...(beside
+      ? each(beside.rows, (row, key) =>
+          Object.hasOwn(row as object, id)
+            ? [{ op: 'remove' as const, path: `${beside.path}/items/${key}/${id}` }]
+            : [],
+        ).flat()
+      : []),
+  ];
+}
+
+const SECTION = /^(\/content\/pages\/items\/[^/]+\/sections\/items\/[^/]+)(\/.*)?$/;
+
+/** A thing to begin with in a collection: as its kind of section has it, or like the one that is there. */
+function beginning(document: StyleDocument, collection: string, like: string | undefined): unknown {
+  const [, section, rest = ''] = SECTION.exec(collection) ?? [];
+  const own = section === undefined ? undefined : valueAt(document, section);
+  const kind = KINDS.find(({ id }) => id === (own as { kind?: string } | undefined)?.kind);
+  if (kind && /\/rows$/.test(rest)) {
+    const columns = valueAt(document, `${section ?? ''}/columns/order`);
+    return Object.fromEntries((Array.isArray(columns) ? columns : []).map((one) => [one, '']));
+  }
+  if (kind && /\/columns$/.test(rest)) return 'Column';
+  const start = kind && valueAt(kind.start() as unknown as StyleDocument, rest);
+  const first = start as Partial<Collection<unknown>> | undefined;
+  const usual = first?.items?.[first.order?.[0] ?? ''];
+  if (usual !== undefined) return usual;
+  if (collection.endsWith('/sections')) return sectionOf('story');
+  if (collection === '/content/pages')
+    return { name: 'Page', sections: listed(sectionOf('opening')) };
+  if (collection === '/content/nav') return { words: 'Link' };
+  if (collection.endsWith('/footerGroups')) return { title: 'Group', links: listed('Link') };
+  if (/\/(?:links|under|places|fields)$/.test(collection)) return 'Link';
+  if (/\/lines$/.test(collection)) return 'A line';
+  const all = collectionAt(document, collection);
+  return all?.items[like ?? all.order[0] ?? ''];
+}
+
+/** A section of a kind with the words that it begins with. */
+export const sectionOf = (kind: KindId): object => ({ kind, ...kindOf(kind).start() });
+
+/** A new thing after another one (first where none is named), as its collection begins them. */
+export function addingAfter(
+  document: StyleDocument,
+  collection: string,
+  after: string | undefined,
+  newId: string,
+  what?: unknown,
+): Patch | undefined {
+  const all = collectionAt(document, collection);
+  if (!all) return undefined;
+  const item = what ?? beginning(document, collection, after);
+  if (item === undefined) return undefined;
+  const beside = rowsBeside(document, collection);
+  return [
+    ...putting(collection, all, newId, item, after),
+    ...(beside
+      ? beside.rows.order.map((key) => ({
+          op: 'add' as const,
+          path: `${beside.path}/items/${key}/${newId}`,
+          value: '',
+        }))
+      : []),
+  ];
+}
+
+/** Shows a page or a section, or keeps it without showing it; the last page that is shown stays. */
+export function switching(document: StyleDocument, { collection, id }: Place): Patch | undefined {
+  const all = collectionAt(document, collection) as
+    Collection<{ readonly isOff?: true }> | undefined;
+  const own = all?.items[id];
+  if (!all || !own) return undefined;
+  const path = `${collection}/items/${id}/isOff`;
+  if (own.isOff === true) return [{ op: 'remove', path }];
+  const shown = Object.values(all.items).filter(({ isOff }) => isOff !== true);
+  if (collection === '/content/pages' && shown.length < 2) return undefined;
+  return [{ op: 'add', path, value: true }];
+}

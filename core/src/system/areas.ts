@@ -30,10 +30,21 @@ export type ViewsOf<Id extends AreaId> = Extract<
   { readonly id: Id }
 >['views'];
 
-/** The area in which a place of the document is decided; Tokens for one that is decided nowhere. */
+const isAt = (path: string, place: string): boolean =>
+  path === place || path.startsWith(`${place}/`);
+
+/**
+ * The area in which a place of the document is decided: the one with a view of that very place, or else the one
+ * that decides its part of the document; Tokens for one that is decided nowhere.
+ */
 export function areaOf(path: string): AreaId {
-  const part = path.split('/')[1] ?? '';
   const list: readonly (Area & { readonly id: AreaId })[] = AREAS;
+  const [nearest] = list
+    .flatMap(({ id, views }) => views.flatMap(({ at }) => at.map((place) => ({ id, place }))))
+    .filter(({ place }) => isAt(path, place))
+    .sort((one, other) => other.place.length - one.place.length);
+  if (nearest) return nearest.id;
+  const part = path.split('/')[1] ?? '';
   return list.find(({ decides }) => decides.includes(part as keyof StyleDocument))?.id ?? 'tokens';
 }
 

@@ -165,7 +165,7 @@ function beginning(document: StyleDocument, collection: string, like: string | u
     return Object.fromEntries((Array.isArray(columns) ? columns : []).map((one) => [one, '']));
   }
   if (kind && /\/columns$/.test(rest)) return 'Column';
-  const start = kind && valueAt(kind.start() as unknown as StyleDocument, rest);
+  const start = kind && valueAt(kind.start(), rest);
   const first = start as Partial<Collection<unknown>> | undefined;
   const usual = first?.items?.[first.order?.[0] ?? ''];
   if (usual !== undefined) return usual;

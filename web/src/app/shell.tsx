@@ -37,6 +37,8 @@ const ANYWHERE_BUT_TYPING = {
   enableOnFormTags: true,
   enableOnContentEditable: true,
   ignoreEventWhen: isTyping,
+  // Heard on the way down: lists keep keys that pass through them to themselves.
+  eventListenerOptions: { capture: true },
 } as const;
 
 /** The open system: bar, strip, bench and proof. */
@@ -56,7 +58,11 @@ export function Shell() {
       document.title = 'Garnish';
     };
   }, [name]);
-  useHotkeys('mod+k', () => setFinding(true), { preventDefault: true, enableOnFormTags: true });
+  useHotkeys('mod+k', () => setFinding(true), {
+    preventDefault: true,
+    enableOnFormTags: true,
+    eventListenerOptions: { capture: true },
+  });
   useHotkeys('mod+z', store.undo, ANYWHERE_BUT_TYPING);
   useHotkeys('mod+shift+z, mod+y', store.redo, ANYWHERE_BUT_TYPING);
   useAdded();

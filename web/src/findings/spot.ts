@@ -26,6 +26,9 @@ export function showInProof({ where }: Finding): void {
   set({ selector: where.selector });
 }
 
+/** Brings the proof to an element. */
+export const showPlace = (selector: string): void => set({ selector });
+
 export const clearSpot = (): void => set(undefined);
 
 const subscribe = (listener: () => void): (() => void) => {

@@ -85,7 +85,9 @@ function ShownPage({ page, editing }: { readonly page: Page; readonly editing: b
   }, [store, made, editing, shown]);
   useLayoutEffect(() => page.away.renew(), [page, tree]);
   // Another page is read from its beginning.
-  useLayoutEffect(() => page.document.defaultView?.scrollTo(0, 0), [page, shown]);
+  useLayoutEffect(() => {
+    page.document.documentElement.scrollTop = 0;
+  }, [page, shown]);
   return createPortal(tree, page.document.body);
 }
 

@@ -2,7 +2,7 @@ import { Maximize2, Minimize2 } from 'lucide-react';
 import type { Mode } from '@garnish/core/system/document';
 import type { View } from '../system/views.ts';
 import { ROOT_PX } from '@garnish/core/type/fluid';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   heldWidth,
@@ -30,6 +30,9 @@ import { Ruler } from './ruler.tsx';
 import { filterFor, SeenFilters } from './seen.tsx';
 import { useMeasured } from './use-measured.ts';
 import { useWriting } from './use-writing.ts';
+
+/** Comes when somebody writes: nobody else waits for it. */
+const ShapingBar = lazy(() => import('./shaping-bar.tsx'));
 
 const NAMED = [375, 720, 1440] as const;
 
@@ -304,6 +307,11 @@ export function Proof() {
               onReady={ready}
             />
           </div>
+          {page && editing && (
+            <Suspense>
+              <ShapingBar page={page} scale={scale * zoom} />
+            </Suspense>
+          )}
           {page && (
             <Overlays
               page={page}

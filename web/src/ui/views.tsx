@@ -79,7 +79,7 @@ export function Views<Id extends string>(props: ViewsProps<Id>) {
             key={id}
             type="button"
             aria-current={id === open ? 'page' : undefined}
-            className="min-h-6 text-quiet hover:text-base-content aria-[current]:font-semibold aria-[current]:text-base-content"
+            className="min-h-6 min-w-6 text-quiet hover:text-base-content aria-[current]:font-semibold aria-[current]:text-base-content"
             onClick={() => onOpen(id)}
           >
             {name}

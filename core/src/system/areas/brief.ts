@@ -1,11 +1,17 @@
-import type { Area } from './area.ts';
+import { namedItems, type Area } from './area.ts';
 
 export const brief = {
   id: 'brief',
   name: 'Brief',
-  views: [],
-  decides: ['name', 'description', 'brief'],
-  named: () => [
+  views: [
+    { id: 'site', name: 'Site', at: ['/name', '/description', '/brief'] },
+    { id: 'pages', name: 'Pages', at: ['/content'] },
+  ],
+  decides: ['name', 'description', 'brief', 'content'],
+  named: ({ content }) => [
+    { name: 'Pages', path: '/content/pages' },
+    { name: 'Navigation', path: '/content/nav' },
+    ...namedItems('Page', '/content/pages', content.pages),
     { name: 'Description', path: '/description' },
     { name: 'What it is for', path: '/brief/purpose' },
     { name: 'Mood', path: '/brief/mood' },

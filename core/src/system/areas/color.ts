@@ -17,7 +17,7 @@ export const color = {
     { id: 'whole', name: 'Whole', at: ['/color'] },
   ],
   // Artwork, the picture of the opening and the pattern are decided with the colors; words in the proof.
-  decides: ['color', 'content'],
+  decides: ['color'],
   named: ({ color: { sources, roles, gradients, veils } }) => [
     ...inOrder(sources).map(([id, { name }]) => ({
       name: `Color ${name}`,

@@ -1,21 +1,24 @@
+import { brief } from '@garnish/core/system/areas/brief';
+import { lazy, Suspense } from 'react';
 import { MOODS } from '@garnish/core/fonts/mood';
 import { LanguagesField, MoodField, NeedsField, setBrief } from '../../brief/brief-fields.tsx';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { useView, Views } from '../../ui/views.tsx';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { WordsField } from '../../ui/words-field.tsx';
 
 /** What the site is to do, for whom, and how it should feel: what every later choice is held against. */
-export default function BriefArea() {
+function SiteView() {
   const store = useStore();
   const decided = useDecided(['brief', 'description']);
   const findings = useSystem((state) => state.findings);
-  const { brief } = decided.document;
+  const { brief: own } = decided.document;
   return (
-    <Bench title="Brief">
+    <>
       <Section title="The site">
         <div data-decision="/description">
           <WordsField
@@ -31,13 +34,13 @@ export default function BriefArea() {
           <WordsField
             label="what it is for"
             hint="What should somebody be able to do here?"
-            value={brief.purpose}
+            value={own.purpose}
             onChange={(value) => setBrief(store, 'purpose', value)}
           />
           <WordsField
             label="who reads it"
             hint="Who, where, how often, in what light?"
-            value={brief.audience}
+            value={own.audience}
             onChange={(value) => setBrief(store, 'audience', value)}
           />
         </div>
@@ -47,12 +50,12 @@ export default function BriefArea() {
         aside="up to four words"
         notes={
           <>
-            {brief.mood.map((word) => (
+            {own.mood.map((word) => (
               <Fact key={word}>
                 {word}: {MOODS[word].says}.
               </Fact>
             ))}
-            {brief.mood.length === 0 && (
+            {own.mood.length === 0 && (
               <Fact>Each word asks for traits that can be measured; pairs are ranked by them.</Fact>
             )}
           </>
@@ -97,7 +100,7 @@ export default function BriefArea() {
               path="/brief/fontBudgetKb"
               name="budget of the fonts"
               label="fonts on a first visit"
-              value={brief.fontBudgetKb}
+              value={own.fontBudgetKb}
               step={10}
               decimals={0}
               unit="kB"
@@ -112,7 +115,7 @@ export default function BriefArea() {
                 { value: 'AA', name: 'AA' },
                 { value: 'AAA', name: 'AAA' },
               ]}
-              value={brief.conformance}
+              value={own.conformance}
               onChange={(value) => setBrief(store, 'conformance', value, `conformance ${value}`)}
             />
           </div>
@@ -121,7 +124,7 @@ export default function BriefArea() {
               path="/brief/zoom"
               name="highest zoom"
               label="browsers zoom up to"
-              value={brief.zoom}
+              value={own.zoom}
               step={50}
               decimals={0}
               unit="%"
@@ -134,10 +137,10 @@ export default function BriefArea() {
               <DecidedNumber
                 path={`/brief/line/${end}`}
                 name="length of lines"
-                min={end === 'to' ? Math.max(20, brief.line.from + 1) : undefined}
-                max={end === 'from' ? Math.min(120, brief.line.to - 1) : undefined}
+                min={end === 'to' ? Math.max(20, own.line.from + 1) : undefined}
+                max={end === 'from' ? Math.min(120, own.line.to - 1) : undefined}
                 label={end === 'from' ? 'lines of text, at least' : 'at most'}
-                value={brief.line[end]}
+                value={own.line[end]}
                 step={1}
                 decimals={0}
                 unit="char."
@@ -146,6 +149,26 @@ export default function BriefArea() {
           ))}
         </div>
       </Section>
+    </>
+  );
+}
+
+const PagesView = lazy(() => import('./pages-view.tsx'));
+
+/** What the site is to do, and the pages that it does it with. */
+export default function BriefArea() {
+  const [view, open] = useView(brief.views);
+  const isSite = view === 'site';
+  return (
+    <Bench title="Brief" key={view} margin={isSite}>
+      <Views label="Views of the brief" views={brief.views} open={view} onOpen={open} />
+      {isSite ? (
+        <SiteView />
+      ) : (
+        <Suspense fallback={<p className="p-4 text-quiet">Opening the pages …</p>}>
+          <PagesView />
+        </Suspense>
+      )}
     </Bench>
   );
 }

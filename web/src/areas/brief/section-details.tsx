@@ -1,0 +1,163 @@
+import type { ArticlePart } from '@garnish/core/proof/sections/article';
+import { GROUNDS } from '@garnish/core/proof/sections/kinds';
+import { listed } from '@garnish/core/proof/sections/kind';
+import { textsOfSection } from '@garnish/core/proof/texts';
+import type { Collection, PageSection } from '@garnish/core/system/document';
+import { addingAfter, thingAt } from '@garnish/core/system/shaping';
+import { DecidedNumber } from '../../system/decided-number.tsx';
+import { useStore } from '../../system/system-context.ts';
+import { Choice } from '../../ui/choice.tsx';
+import { Paste } from './paste.tsx';
+import { freshId, ThingList } from './thing-list.tsx';
+
+const PARTS: readonly (readonly [name: string, part: ArticlePart])[] = [
+  ['Paragraph', { is: 'paragraph', text: 'A paragraph.' }],
+  ['Heading', { is: 'heading', level: 3, text: 'A heading' }],
+  ['Bullets', { is: 'bullets', lines: listed('One thing', 'Another thing') }],
+  ['Numbers', { is: 'numbers', lines: listed('First', 'Then') }],
+  ['Quote', { is: 'quote', text: 'What somebody said.', source: 'Who said it' }],
+  ['Code', { is: 'code', text: 'a = 1' }],
+  ['Figure', { is: 'figure', caption: 'What it shows' }],
+  ['Footnote', { is: 'footnote', text: 'A note.' }],
+];
+
+/** The collections of a section, by the name of the part that holds them. */
+const collectionsOf = (own: PageSection): readonly (readonly [string, Collection<unknown>])[] =>
+  Object.entries(own).flatMap(([key, value]) => {
+    const part: unknown = value;
+    return typeof part === 'object' && part !== null && 'order' in part
+      ? [[key, part as Collection<unknown>] as const]
+      : [];
+  });
+
+const SHORT = 60;
+
+/** The first words of a thing: what it is told from the others by. */
+const wordsOf = (thing: unknown): string => {
+  if (typeof thing === 'string') return thing.slice(0, SHORT);
+  if (typeof thing !== 'object' || thing === null) return '';
+  const { is, title, text, words, question, caption, who } = thing as Readonly<
+    Record<string, unknown>
+  >;
+  const found = [title, question, words, text, caption, who].find(
+    (one): one is string => typeof one === 'string' && one !== '',
+  );
+  const first: unknown =
+    found ?? Object.values(thing).find((one: unknown) => typeof one === 'string' && one !== is);
+  const said = typeof first === 'string' ? first.slice(0, SHORT) : '';
+  return typeof is === 'string' ? `${is}: ${said}` : said;
+};
+
+/** What a section says first, to know it by. */
+export const firstWords = (own: PageSection): string =>
+  textsOfSection(own)
+    .find(({ words }) => words.trim() !== '')
+    ?.words.slice(0, 80) ?? '';
+
+interface SectionDetailsProps {
+  readonly path: string;
+  readonly own: PageSection;
+}
+
+/** What a section stands on, how wide it is, and the things in it; its words are written in the proof. */
+export function SectionDetails({ path, own }: SectionDetailsProps) {
+  const store = useStore();
+  const { ground = 'page', span } = own;
+  const setGround = (next: (typeof GROUNDS)[number]): void => {
+    const at = `${path}/ground`;
+    if (next === ground) return;
+    store.change(
+      [next === 'page' ? { op: 'remove', path: at } : { op: 'add', path: at, value: next }],
+      `section on ${next}`,
+    );
+  };
+  return (
+    <div className="grid gap-2 pb-3 ps-6">
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-1">
+        <div>
+          <span className="block text-quiet">stands on</span>
+          <Choice
+            label="Ground of the section"
+            options={GROUNDS.map((value) => ({ value, name: value }))}
+            value={ground}
+            onChange={setGround}
+          />
+        </div>
+        {span === undefined ? (
+          <button
+            type="button"
+            className="act"
+            onClick={() =>
+              store.change([{ op: 'add', path: `${path}/span`, value: 8 }], 'width of a section')
+            }
+          >
+            Limit its width
+          </button>
+        ) : (
+          <>
+            <div className="w-24">
+              <DecidedNumber
+                path={`${path}/span`}
+                name="width of a section"
+                label="columns wide"
+                value={span}
+                step={1}
+                decimals={0}
+              />
+            </div>
+            <button
+              type="button"
+              className="act"
+              onClick={() =>
+                store.change(
+                  [{ op: 'remove', path: `${path}/span` }],
+                  'section as wide as the page',
+                )
+              }
+            >
+              As wide as the page
+            </button>
+          </>
+        )}
+      </div>
+      {collectionsOf(own).map(([key, collection]) => {
+        const at = `${path}/${key}`;
+        const what = thingAt({ collection: at, id: '' });
+        return (
+          <div key={key}>
+            <h4 className="text-quiet">{what}s</h4>
+            <ThingList
+              path={at}
+              collection={collection}
+              label={`${what}s of the section`}
+              nameOf={(thing, id) => wordsOf(thing) || id}
+              {...(own.kind === 'article' && {
+                adder: (
+                  <p className="flex flex-wrap gap-x-3">
+                    {PARTS.map(([name, part]) => (
+                      <button
+                        key={name}
+                        type="button"
+                        className="act"
+                        aria-label={`Add to the article: ${name}`}
+                        onClick={() => {
+                          const { document } = store.state().decided;
+                          const last = collection.order.at(-1);
+                          const patch = addingAfter(document, at, last, freshId('part'), part);
+                          if (patch) store.change(patch, `${name.toLowerCase()} added`);
+                        }}
+                      >
+                        + {name}
+                      </button>
+                    ))}
+                  </p>
+                ),
+              })}
+            />
+          </div>
+        );
+      })}
+      {(own.kind === 'table' || own.kind === 'article') && <Paste kind={own.kind} path={path} />}
+    </div>
+  );
+}

@@ -113,7 +113,7 @@ export function ThingList<Item>(props: ThingListProps<Item>) {
                   <Button
                     slot="drag"
                     aria-label={`Move ${what} ${name}`}
-                    className="grid h-7 w-5 shrink-0 cursor-grab place-items-center text-quiet hover:text-base-content"
+                    className="grid h-7 w-6 shrink-0 cursor-grab place-items-center text-quiet hover:text-base-content"
                   >
                     <GripVertical size={13} aria-hidden />
                   </Button>

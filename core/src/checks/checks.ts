@@ -1,3 +1,4 @@
+import { modesOf, type Themes } from '../system/themes.ts';
 import type { Derived } from '../derive/derived.ts';
 import { keptList } from '../same.ts';
 import type { StyleDocument } from '../system/document.ts';
@@ -70,6 +71,12 @@ export const inOrderOfWeight = (findings: readonly Finding[]): readonly Finding[
   ...findings.filter(({ severity }) => severity === 'look'),
 ];
 
+/** Findings of a theme that the site does not have are none. */
+export const inThemes = (findings: readonly Finding[], themes: Themes): readonly Finding[] => {
+  const modes = modesOf(themes);
+  return findings.filter(({ where: { mode } }) => mode === undefined || modes.includes(mode));
+};
+
 const isSameReading = (one: readonly unknown[], other: readonly unknown[]): boolean =>
   one.every((part, index) => Object.is(part, other[index]));
 
@@ -93,7 +100,7 @@ export function createChecker(): (document: StyleDocument, derived: Derived) => 
       known.set(check, { read, found });
       return found;
     });
-    last = keptList(last, inOrderOfWeight(all), ({ id }) => id);
+    last = keptList(last, inOrderOfWeight(inThemes(all, derived.themes)), ({ id }) => id);
     return last;
   };
 }

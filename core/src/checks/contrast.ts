@@ -43,7 +43,7 @@ function findingOf(judged: Judged, document: Pick<StyleDocument, 'brief' | 'type
 }
 
 /** Every color on the ground that it is used on, in both themes. */
-export const contrastCheck = checkOf(['brief', 'type'], ['needs'], (document, derived) =>
+export const contrastCheck = checkOf(['brief', 'type'], ['needs', 'themes'], (document, derived) =>
   judgedAll(derived)
     .filter(({ passes }) => !passes)
     .map((judged) => findingOf(judged, document)),

@@ -1,3 +1,4 @@
+import { modesOf, type Themes } from '../system/themes.ts';
 import {
   contrastRatio,
   isLargeText,
@@ -8,7 +9,7 @@ import { wideLuminance } from '../color/wide.ts';
 import { partSelector } from '../derive/color/color.ts';
 import type { Derived, DerivedColorRole, Need } from '../derive/derived.ts';
 import { FAMILIES } from '../system/families.ts';
-import { MODES, type Mode } from '../system/document.ts';
+import { type Mode } from '../system/document.ts';
 import { ROOT_PX } from '../type/fluid.ts';
 
 /** A need as judged in one mode: its ratio, and whether that is enough. */
@@ -59,12 +60,16 @@ export function judge(need: Need, mode: Mode): Judged {
 }
 
 /** What was judged of the same needs; they stay themselves while no color and no size changes. */
-const known = new WeakMap<Derived['needs'], readonly Judged[]>();
+const known = new WeakMap<Derived['needs'], Map<Themes, readonly Judged[]>>();
 
-/** Every need in both modes. */
-export function judgedAll({ needs }: Pick<Derived, 'needs'>): readonly Judged[] {
-  const found = known.get(needs) ?? needs.flatMap((need) => MODES.map((mode) => judge(need, mode)));
-  known.set(needs, found);
+/** Every need in every theme of the site. */
+export function judgedAll({ needs, themes }: Pick<Derived, 'needs' | 'themes'>): readonly Judged[] {
+  const byThemes = known.get(needs) ?? new Map<Themes, readonly Judged[]>();
+  known.set(needs, byThemes);
+  const found =
+    byThemes.get(themes) ??
+    needs.flatMap((need) => modesOf(themes).map((mode) => judge(need, mode)));
+  byThemes.set(themes, found);
   return found;
 }
 

@@ -27,7 +27,7 @@ export function strokeOf({ need, ratio, fromPx }: Judged): Stroke | undefined {
 }
 
 /** Text that passes and yet is thin, small and pale together. */
-export const strokesCheck = checkOf([], ['needs'], (_document, derived) =>
+export const strokesCheck = checkOf([], ['needs', 'themes'], (_document, derived) =>
   judgedAll(derived).flatMap((judged): Finding[] => {
     const { need, mode, ratio, passes, fromPx } = judged;
     const stroke = strokeOf(judged);

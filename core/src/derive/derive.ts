@@ -1,3 +1,4 @@
+import { themesOf } from '../system/themes.ts';
 import { keptList, keptMap } from '../same.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { tokenNames } from '../tokens/token-names.ts';
@@ -294,6 +295,7 @@ export function createDeriver(
     if (last?.document === document) return last.derived;
     const ask = read(document);
     const derived: Derived = {
+      themes: themesOf(document),
       tokens: ask(tokens),
       groups: ask(groups),
       tokenById: ask(tokenById),

@@ -1,3 +1,4 @@
+import type { Themes } from '../system/themes.ts';
 import type { Hex } from '../color/srgb.ts';
 import type { FontFamily, FontFile } from '../fonts/family.ts';
 import type { StandIn } from '../fonts/stand-in.ts';
@@ -234,6 +235,8 @@ export interface RuleGroup {
 
 /** Everything that follows from a document. What a change leaves as it was stays the very same value. */
 export interface Derived {
+  /** Which themes the site has. */
+  readonly themes: Themes;
   readonly tokens: readonly Token[];
   readonly groups: readonly TokenGroup[];
   readonly tokenById: Pick<ReadonlyMap<string, Token>, 'get' | 'has'>;

@@ -4,6 +4,6 @@ import { namedCss, sheetOf } from './sheet.ts';
 
 /** The style sheet. The proof is rendered with these very rules, by their own names. */
 export const writeCss = (
-  derived: Pick<Derived, 'faces' | 'groups' | 'rules'>,
+  derived: Pick<Derived, 'faces' | 'groups' | 'rules' | 'themes'>,
   naming?: Naming,
 ): string => namedCss(sheetOf(derived), naming);

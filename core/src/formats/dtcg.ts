@@ -1,3 +1,4 @@
+import { modesOf, type Themes } from '../system/themes.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import type { Token, TokenJson } from '../tokens/token.ts';
@@ -23,21 +24,24 @@ const referring = (value: TokenJson, within: readonly string[]): TokenJson => {
   );
 };
 
-function tokenJson(token: Token, within: readonly string[]): Group {
+function tokenJson(token: Token, within: readonly string[], themes: Themes): Group {
+  const [first, second] = modesOf(themes);
   const to = (id: string): string => reference([...within, id].join('.'));
-  const { light, dark } = token.values;
+  const usual = token.values[first];
+  const other = second === undefined ? usual : token.values[second];
   const extension: Group = {
-    ...(light.extension !== undefined && { value: referring(light.extension, within) }),
-    ...(light !== dark &&
-      (light.reference !== dark.reference || light.css !== dark.css) && {
+    ...(usual.extension !== undefined && { value: referring(usual.extension, within) }),
+    ...(usual !== other &&
+      (usual.reference !== other.reference || usual.css !== other.css) && {
         modes: {
-          dark: dark.reference === undefined ? referring(dark.json, within) : to(dark.reference),
+          [second ?? first]:
+            other.reference === undefined ? referring(other.json, within) : to(other.reference),
         },
       }),
   };
   return {
     $type: token.type,
-    $value: light.reference === undefined ? referring(light.json, within) : to(light.reference),
+    $value: usual.reference === undefined ? referring(usual.json, within) : to(usual.reference),
     ...(token.description !== undefined && { $description: token.description }),
     ...(Object.keys(extension).length > 0 && { $extensions: { [EXTENSION]: extension } }),
   };
@@ -66,13 +70,14 @@ function place(root: Group, path: readonly string[], value: Group): void {
  * (`modes`), fluid sizes and lengths in em (`value`), and on the root all decisions, from which
  * `readDtcg` restores the system.
  */
-export function writeDtcg({ tokens }: Derived, document: StyleDocument): string {
+export function writeDtcg({ tokens, themes }: Derived, document: StyleDocument): string {
   const prefix = document.tokens.sheet?.properties;
   const within = prefix === undefined ? [] : [prefix];
   const root: Group = {
     $description: document.description || document.name,
     $extensions: { [EXTENSION]: { decisions: document as unknown as TokenJson } },
   };
-  for (const token of tokens) place(root, [...within, ...token.path], tokenJson(token, within));
+  for (const token of tokens)
+    place(root, [...within, ...token.path], tokenJson(token, within, themes));
   return `${JSON.stringify(root, undefined, 2)}\n`;
 }

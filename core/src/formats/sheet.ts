@@ -1,3 +1,5 @@
+import { placesOfSecond } from '../derive/dark.ts';
+import { modesOf, type Themes } from '../system/themes.ts';
 import type { DeliveredFace, Derived, Rule, RuleGroup, TokenGroup } from '../derive/derived.ts';
 import { standInName } from '../fonts/family.ts';
 import { cssString } from '../css-string.ts';
@@ -51,15 +53,19 @@ const declared = (tokens: readonly Token[], mode: Mode): readonly Declaration[] 
   });
 
 /** A value that is taken from the same token in both modes changes with that token. */
-const sameInDark = ({ values: { light, dark } }: Token): boolean =>
+const sameInBoth = ({ values: { light, dark } }: Token): boolean =>
   light === dark ||
   (light.reference === dark.reference && (light.reference !== undefined || light.css === dark.css));
 
 /** Values for screens that show more than sRGB; the others keep those that stand before. */
-const wideDeclarations = (tokens: readonly Token[], mode: Mode): readonly Declaration[] =>
+const wideDeclarations = (
+  tokens: readonly Token[],
+  mode: Mode,
+  first: Mode,
+): readonly Declaration[] =>
   tokens.flatMap((token) => {
     const { wide, reference } = token.values[mode];
-    const differs = mode === 'light' || wide !== token.values.light.wide;
+    const differs = mode === first || wide !== token.values[first].wide;
     return wide === undefined || reference !== undefined || !differs
       ? []
       : [[propertyOf(token), wide] as const];
@@ -75,30 +81,43 @@ const block = (
     ? []
     : [{ key, ...(within !== undefined && { within }), rules: [{ selector, declarations: own }] }];
 
-const DARK_BY_CHOICE = ':root[data-theme="dark"]';
-const NOT_LIGHT = ':root:not([data-theme="light"])';
-const PREFERS_DARK = '@media (prefers-color-scheme: dark)';
 const WIDE = '@media (color-gamut: p3)';
-const WIDE_DARK = '@media (color-gamut: p3) and (prefers-color-scheme: dark)';
 
-/** The blocks of the tokens of a group: in the light theme, in the dark one, on screens with a wide gamut. */
+/** An at-rule that asks for a wide gamut beside what another one asks for. */
+const wideWithin = (within: string | undefined): string =>
+  within === undefined ? WIDE : `${WIDE} and ${within.replace('@media ', '')}`;
+
+/** The blocks of the tokens of a group: in the first theme, in the second, on screens with a wide gamut. */
 const tokenBlocks = once(({ key, tokens }: TokenGroup) => {
-  const dark = declared(
-    tokens.filter((token) => !sameInDark(token)),
-    'dark',
-  );
-  const wideDark = wideDeclarations(tokens, 'dark');
-  return {
-    light: block(key, ':root', declared(tokens, 'light')),
-    dark: [
-      ...block(`${key} in dark`, NOT_LIGHT, dark, PREFERS_DARK),
-      ...block(`${key} in chosen dark`, DARK_BY_CHOICE, dark),
-    ],
-    wide: [
-      ...block(`${key} in wide gamut`, ':root', wideDeclarations(tokens, 'light'), WIDE),
-      ...block(`${key} in wide gamut, dark`, NOT_LIGHT, wideDark, WIDE_DARK),
-      ...block(`${key} in wide gamut, chosen dark`, DARK_BY_CHOICE, wideDark, WIDE),
-    ],
+  const known = new Map<Themes, ReturnType<typeof make>>();
+  const make = (themes: Themes) => {
+    const [first, second] = modesOf(themes);
+    const differing =
+      second === undefined
+        ? []
+        : declared(
+            tokens.filter((token) => !sameInBoth(token)),
+            second,
+          );
+    const wide = second === undefined ? [] : wideDeclarations(tokens, second, first);
+    const places = placesOfSecond(themes);
+    return {
+      first: block(key, ':root', declared(tokens, first)),
+      second: places.flatMap(({ root, within }) =>
+        block(`${key} in ${within ?? root}`, root, differing, within),
+      ),
+      wide: [
+        ...block(`${key} in wide gamut`, ':root', wideDeclarations(tokens, first, first), WIDE),
+        ...places.flatMap(({ root, within }) =>
+          block(`${key} in wide gamut, ${within ?? root}`, root, wide, wideWithin(within)),
+        ),
+      ],
+    };
+  };
+  return (themes: Themes) => {
+    const before = known.get(themes) ?? make(themes);
+    known.set(themes, before);
+    return before;
   };
 });
 
@@ -188,30 +207,49 @@ const allFaces = once((faces: Derived['faces']): readonly SheetBlock[] => [
   ...faces.filter(({ family }) => family.stack === undefined).flatMap(standInBlocks),
 ]);
 
-const SCHEME = block('scheme', ':root', [['color-scheme', 'light dark']]);
-const CHOSEN_SCHEME = [
-  ...block('scheme, dark', DARK_BY_CHOICE, [['color-scheme', 'dark']]),
-  ...block('scheme, light', ':root[data-theme="light"]', [['color-scheme', 'light']]),
-];
+/** What the browser draws itself (scroll bars, fields) in: the themes that there are. */
+const schemeBlocks = (themes: Themes, hasSecond: boolean) => {
+  const [first, second] = modesOf(themes);
+  const usual = themes === 'light and dark' ? 'light dark' : first;
+  const chosen = (mode: Mode) =>
+    block(`scheme, ${mode}`, `:root[data-theme="${mode}"]`, [['color-scheme', mode]]);
+  return {
+    usual: block('scheme', ':root', [['color-scheme', usual]]),
+    chosen: second === undefined || !hasSecond ? [] : [...chosen(second), ...chosen(first)],
+  };
+};
+
+/** The same blocks for the same themes, so that they stay where they stand. */
+const knownSchemes = new Map<string, ReturnType<typeof schemeBlocks>>();
+const schemes =
+  (themes: Themes) =>
+  (hasSecond: boolean): ReturnType<typeof schemeBlocks> => {
+    const key = `${themes} ${String(hasSecond)}`;
+    const found = knownSchemes.get(key) ?? schemeBlocks(themes, hasSecond);
+    knownSchemes.set(key, found);
+    return found;
+  };
 
 /**
  * The style sheet as its top-level rules in order: font faces, every token as a custom property, the
- * values of the dark theme (by the reader’s preference, or by `data-theme` on the root), the colors
+ * values of the second theme (by the reader’s preference, or by `data-theme` on the root), the colors
  * beyond sRGB for screens that show them, and the classes. Only blocks of groups that changed are made anew.
  */
 export function sheetOf({
   faces,
   groups,
   rules,
-}: Pick<Derived, 'faces' | 'groups' | 'rules'>): readonly SheetBlock[] {
-  const parts = groups.map(tokenBlocks);
-  const dark = parts.flatMap((part) => part.dark);
+  themes,
+}: Pick<Derived, 'faces' | 'groups' | 'rules' | 'themes'>): readonly SheetBlock[] {
+  const parts = groups.map((group) => tokenBlocks(group)(themes));
+  const others = parts.flatMap(({ second }) => second);
+  const scheme = schemes(themes)(others.length > 0);
   return [
     ...allFaces(faces),
-    ...SCHEME,
-    ...parts.flatMap(({ light }) => light),
-    ...dark,
-    ...(dark.length > 0 ? CHOSEN_SCHEME : []),
+    ...scheme.usual,
+    ...parts.flatMap(({ first }) => first),
+    ...others,
+    ...scheme.chosen,
     ...parts.flatMap(({ wide }) => wide),
     ...rules.flatMap(ruleBlocks),
   ];

@@ -348,6 +348,8 @@ export const documentSchema = z.strictObject({
     rungNames: z.optional(z.enum(RUNG_NAMES)),
     /** Links are told from the text around them by their color alone. */
     plainLinks: z.optional(z.boolean()),
+    /** Which themes the site has; light and dark where absent. */
+    themes: z.optional(z.enum(['light only', 'dark only', 'dark first'])),
     /** What is left of the chroma of vivid colors in the dark theme; 1 where absent. */
     darkChroma: z.optional(z.number().check(z.gte(0.3), z.lte(1))),
     roles: collection(colorRole),

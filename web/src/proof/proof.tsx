@@ -1,3 +1,4 @@
+import { useModes, useProofTheme } from '../system/proof-theme.ts';
 import { Maximize2, Minimize2 } from 'lucide-react';
 import type { Mode } from '@garnish/core/system/document';
 import type { View } from '../system/views.ts';
@@ -168,7 +169,9 @@ function Overlays({ page, theme, scale, widthPx, rootPx, drawn }: OverlaysProps)
 export function Proof() {
   const isTrying = useSystem(({ shown, decided }) => shown !== decided);
   const preferences = usePreferences();
-  const { proofTheme: theme, proofWidth: widthPx, wide, editing, proofFonts } = preferences;
+  const theme = useProofTheme();
+  const modes = useModes();
+  const { proofWidth: widthPx, wide, editing, proofFonts } = preferences;
   const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity, proofBlur } = preferences;
   const [asReader, setAsReader] = useState(false);
   const [page, setPage] = useState<Document>();
@@ -262,7 +265,7 @@ export function Proof() {
             : 'reader'}
         </button>
         <div role="group" aria-label="Theme of the proof" className="flex gap-1">
-          {(['light', 'dark'] as const).map((mode) => (
+          {modes.map((mode) => (
             <button
               key={mode}
               type="button"

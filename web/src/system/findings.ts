@@ -1,4 +1,4 @@
-import { createChecker, inOrderOfWeight, isAccepted } from '@garnish/core/checks/checks';
+import { createChecker, inOrderOfWeight, inThemes, isAccepted } from '@garnish/core/checks/checks';
 import type { Finding, Repair } from '@garnish/core/checks/finding';
 import { MEASUREMENTS, stillMeasured, type Measured } from '@garnish/core/checks/measurements';
 import { isOffering } from '@garnish/core/checks/tried-repairs';
@@ -111,7 +111,7 @@ export function createFindings(
   }
 
   function compute(): Said {
-    const seen = stillFound();
+    const seen = inThemes(stillFound(), view.derived.themes);
     const all = seen.length === 0 ? judged : inOrderOfWeight([...judged, ...seen]);
     tryRepairs(all);
     const shown = trier ? all.map(withTried) : all;

@@ -1,3 +1,4 @@
+import { themesOf } from '../../system/themes.ts';
 import type { StyleDocument } from '../../system/document.ts';
 import { keptList } from '../../same.ts';
 import { colors } from '../color/nodes.ts';
@@ -83,4 +84,8 @@ export const patterns = node(
   derivePatterns,
 );
 
-export const patternClasses = ruleNode('shape: rules of patterns', [patterns], patternRules);
+export const patternClasses = ruleNode(
+  'shape: rules of patterns',
+  [patterns, themesOf],
+  patternRules,
+);

@@ -3,7 +3,8 @@ import type { Hex } from '../../color/srgb.ts';
 import { patternRepeats, patternSvg, svgAddress } from '../../space/pattern.ts';
 import { inOrder, MODES, type Layout, type Mode } from '../../system/document.ts';
 import { slugs } from '../../tokens/token.ts';
-import { inDark } from '../dark.ts';
+import { modesOf, type Themes } from '../../system/themes.ts';
+import { byTheme } from '../dark.ts';
 import type { DerivedColorRole, DerivedPattern, Rule, SpaceStep } from '../derived.ts';
 
 export function derivePatterns(
@@ -34,26 +35,28 @@ export function derivePatterns(
 }
 
 /** A class for each pattern, in the colors of both themes. */
-export const patternRules = (patterns: readonly DerivedPattern[]): Rule[] =>
+export const patternRules = (patterns: readonly DerivedPattern[], themes: Themes): Rule[] =>
   patterns.flatMap(({ slug, svg, repeats }): Rule[] => {
     const image = (mode: Mode): Rule['declarations'][number] => [
       'background-image',
       svgAddress(svg[mode]),
     ];
+    const [first] = modesOf(themes);
     return [
-      {
-        selector: `.pattern-${slug}`,
-        declarations: [
-          image('light'),
-          ...(repeats
-            ? []
-            : ([
+      ...byTheme(themes, `.pattern-${slug}`, (mode) =>
+        mode === first || svg.light !== svg.dark ? [image(mode)] : [],
+      ),
+      ...(repeats
+        ? []
+        : [
+            {
+              selector: `.pattern-${slug}`,
+              declarations: [
                 ['background-repeat', 'no-repeat'],
                 ['background-position', 'center'],
-              ] as const)),
-        ],
-      },
-      ...(svg.light === svg.dark ? [] : inDark(`.pattern-${slug}`, [image('dark')])),
+              ] as const,
+            },
+          ]),
     ];
   });
 

@@ -1,7 +1,8 @@
 import { inOrder, type Layout } from '../../system/document.ts';
 import { everyMode, slugs, type MadeToken } from '../../tokens/token.ts';
 import { ROOT_PX } from '../../type/fluid.ts';
-import { inDark } from '../dark.ts';
+import type { Themes } from '../../system/themes.ts';
+import { byTheme } from '../dark.ts';
 import type { Rule } from '../derived.ts';
 import { remOf, remValue } from './lengths.ts';
 
@@ -161,7 +162,7 @@ export const centeredFrom = ({ breakpoints }: Pick<Layout, 'breakpoints'>): numb
 
 const LOGO_HEIGHT = 'max(var(--logo-height), var(--logo-least))';
 
-export function deriveLayoutRules(layout: Layout): Rule[] {
+export function deriveLayoutRules(layout: Layout, themes: Themes): Rule[] {
   const widthSlug = widthSlugs(layout);
   const pictureSlug = pictureSlugs(layout);
   const { logo, screen, header } = layout;
@@ -215,9 +216,11 @@ export function deriveLayoutRules(layout: Layout): Rule[] {
     },
     ...(logo.light !== undefined && logo.dark !== undefined
       ? [
-          { selector: '.logo-dark', declarations: [['display', 'none']] } as const,
-          ...inDark('.logo-dark', [['display', 'inline-flex']]),
-          ...inDark('.logo-light', [['display', 'none']]),
+          ...(['light', 'dark'] as const).flatMap((own) =>
+            byTheme(themes, `.logo-${own}`, (mode) => [
+              ['display', mode === own ? 'inline-flex' : 'none'],
+            ]),
+          ),
         ]
       : []),
     ...(header === 'centered'

@@ -1,3 +1,4 @@
+import { themesOf } from '../../system/themes.ts';
 import { keptMap } from '../../same.ts';
 import { inOrder } from '../../system/document.ts';
 import { node } from '../graph.ts';
@@ -95,7 +96,11 @@ export const gridRules = ruleNode(
   (ranges, stops) => deriveGridRules(ranges, breakpointSlugs({ breakpoints: stops })),
 );
 
-export const layoutRules = ruleNode('space: rules of the layout', [layout], deriveLayoutRules);
+export const layoutRules = ruleNode(
+  'space: rules of the layout',
+  [layout, themesOf],
+  deriveLayoutRules,
+);
 
 export const breakpointRulesOf = ruleNode(
   'space: rules of breakpoints',

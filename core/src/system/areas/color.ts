@@ -10,7 +10,11 @@ export const color = {
       name: 'Palette',
       at: ['/color/sources', '/color/neutral', '/color/gradients', '/color/rungNames'],
     },
-    { id: 'roles', name: 'Roles', at: ['/color/roles', '/color/darkChroma', '/color/plainLinks'] },
+    {
+      id: 'roles',
+      name: 'Roles',
+      at: ['/color/roles', '/color/themes', '/color/darkChroma', '/color/plainLinks'],
+    },
     { id: 'contrast', name: 'Contrast', at: ['/color/texts'] },
     { id: 'pictures', name: 'Pictures', at: ['/color/veils', '/content/artwork'] },
     { id: 'displays', name: 'Displays', at: [] },
@@ -26,6 +30,7 @@ export const color = {
     ...namedItems('Color role', '/color/roles', roles),
     ...namedItems('Gradient', '/color/gradients', gradients),
     ...namedItems('Picture', '/color/veils', veils),
+    { name: 'Themes', path: '/color/themes' },
     { name: 'Color kept in dark', path: '/color/darkChroma' },
   ],
 } as const satisfies Area;

@@ -2,7 +2,7 @@ import { fillsOf, nearestRoles, plainPaints } from '@garnish/core/formats/artwor
 import type { Hex } from '@garnish/core/color/srgb';
 import { jsonOf } from '@garnish/core/system/patch';
 import { useState } from 'react';
-import { usePreferences } from '../../ui/preferences.ts';
+import { useProofTheme } from '../../system/proof-theme.ts';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { RoleSelect } from './role-select.tsx';
@@ -17,7 +17,7 @@ const MOST_BYTES = 2 * 1024 * 1024;
 export function ArtworkEditor() {
   const store = useStore();
   const decided = useDecided(['content'], ['colors']);
-  const { proofTheme: mode } = usePreferences();
+  const mode = useProofTheme();
   const [told, setTold] = useState<{ readonly words: string; readonly wrong: boolean }>();
   const { artwork } = decided.document.content;
   const read = async (file: File): Promise<void> => {

@@ -20,7 +20,7 @@ const WHY = {
 /** One pair in both themes: figures, strokes, and every way to make it pass. */
 export function ContrastDetail({ need, onClose }: ContrastDetailProps) {
   const store = useStore();
-  const { document, derived } = useDecided(['brief', 'type'], ['needs']);
+  const { document, derived } = useDecided(['brief', 'type'], ['needs', 'themes']);
   const both = judgedAll(derived).filter((judged) => judged.need === need);
   return (
     <div

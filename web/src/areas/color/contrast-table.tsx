@@ -6,7 +6,7 @@ import type { Need } from '@garnish/core/derive/derived';
 import { colorsIn } from '@garnish/core/derive/color/paint';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
-import { usePreferences } from '../../ui/preferences.ts';
+import { useProofTheme } from '../../system/proof-theme.ts';
 import { useDecided } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { ContrastDetail } from './contrast-detail.tsx';
@@ -129,8 +129,8 @@ const Sample = ({
 
 /** All pairs that are used, or every color on every color; one of them is looked at closely. */
 export function ContrastTable() {
-  const { derived } = useDecided([], ['needs', 'ramps']);
-  const { proofTheme: mode } = usePreferences();
+  const { derived } = useDecided([], ['needs', 'ramps', 'themes']);
+  const mode = useProofTheme();
   const [filter, setFilter] = useState<Filter>('all');
   const [every, setEvery] = useState(false);
   const [chosen, setChosen] = useState<string>();

@@ -7,7 +7,7 @@ import { DITHERINGS, type Dithering } from '@garnish/core/image/dither';
 import { contrastOnDisplay } from '@garnish/core/image/on-display';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { usePreferences } from '../../ui/preferences.ts';
+import { useProofTheme } from '../../system/proof-theme.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { pictureOfProof } from '../../proof/picture-of-proof.ts';
 import { useDecided, useStore } from '../../system/system-context.ts';
@@ -128,7 +128,7 @@ function Shown({ colors }: ShownProps) {
 export function DisplaysView() {
   const store = useStore();
   const decided = useDecided(['color'], ['needs']);
-  const { proofTheme: mode } = usePreferences();
+  const mode = useProofTheme();
   const [chosen, setChosen] = useState('web');
   const [typed, setTyped] = useState('#000000 #ffffff #c8102e');
   const custom = readList(typed);

@@ -10,7 +10,7 @@ import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, type Gradient } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
-import { usePreferences } from '../../ui/preferences.ts';
+import { useProofTheme } from '../../system/proof-theme.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
@@ -34,7 +34,7 @@ const GradientEditor = memo(function GradientEditor({ id, decided }: EditorProps
   const roles = useSystem((state) => state.decided.document.color.roles);
   const conformance = useSystem((state) => state.decided.document.brief.conformance);
   const { colors } = useDecidedLater([], ['colors']).derived;
-  const { proofTheme: mode } = usePreferences();
+  const mode = useProofTheme();
   const { name, space, angle, stops: decidedStops } = decided;
   const path = `/color/gradients/items/${id}`;
   const [text, setText] = useState('text');

@@ -1,9 +1,9 @@
 import { judge, ratioText, sizesText } from '@garnish/core/checks/judge';
 import type { TextPair } from '@garnish/core/derive/derived';
 import { adding, removing } from '@garnish/core/system/collection';
-import { inOrder, MODES, type Mode } from '@garnish/core/system/document';
+import { inOrder, type Mode } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
-import { usePreferences } from '../../ui/preferences.ts';
+import { useModes, useProofTheme } from '../../system/proof-theme.ts';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { useFace } from '../../ui/use-face.ts';
 import { RoleSelect } from './role-select.tsx';
@@ -34,7 +34,8 @@ const GRID =
 export function Pairs() {
   const store = useStore();
   const decided = useDecided(['color', 'type'], ['needs', 'pairs']);
-  const { proofTheme } = usePreferences();
+  const proofTheme = useProofTheme();
+  const modes = useModes();
   const { color, type } = decided.document;
   const needs = new Map(decided.derived.needs.map((need) => [need.id, need]));
   const roles = inOrder(color.roles);
@@ -66,7 +67,7 @@ export function Pairs() {
       {decided.derived.pairs.map((pair) => {
         const { id, part } = pair;
         const need = needs.get(id);
-        const judged = need ? MODES.map((mode) => judge(need, mode)) : [];
+        const judged = need ? modes.map((mode) => judge(need, mode)) : [];
         const use = color.texts.items[id];
         if (!use) return null;
         const what = need?.what ?? pair.style.name;

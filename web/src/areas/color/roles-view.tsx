@@ -9,6 +9,7 @@ import { useDecided, useStore, useSystem } from '../../system/system-context.ts'
 import { Section } from '../../ui/bench.tsx';
 import { Assign } from './assign.tsx';
 import { Dark } from './dark.tsx';
+import { ThemesChoice } from './themes.tsx';
 import { PlainRoles, VividRoles, type OpenRole } from './roles.tsx';
 
 /** Adds the usual roles that an older system does not have yet. */
@@ -82,6 +83,9 @@ export function RolesView() {
         <VividRoles open={open} onOpen={setOpen} />
         <Missing />
         <Assign />
+      </Section>
+      <Section title="Themes" full>
+        <ThemesChoice />
       </Section>
       <Section title="Dark, and links" full>
         <Dark />

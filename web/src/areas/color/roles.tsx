@@ -1,7 +1,8 @@
+import { useModes } from '../../system/proof-theme.ts';
 import { FAMILY_PARTS } from '@garnish/core/system/color-roles';
 import { adding } from '@garnish/core/system/collection';
 import { FAMILIES } from '@garnish/core/system/families';
-import { inOrder, MODES, type Mode } from '@garnish/core/system/document';
+import { inOrder, type Mode } from '@garnish/core/system/document';
 import { Plus } from 'lucide-react';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { useSearched } from '../../ui/use-searched.tsx';
@@ -27,6 +28,7 @@ interface CellProps extends GroupProps {
 /** One role: light beside dark, each opens what it can be painted in. */
 function Cell({ id, name, open, onOpen }: CellProps) {
   const decided = useDecided(['color'], ['colors', 'ramps']);
+  const modes = useModes();
   const role = decided.document.color.roles.items[id];
   const derived = decided.derived.colors.get(id);
   if (!role || !derived) return <span />;
@@ -34,7 +36,7 @@ function Cell({ id, name, open, onOpen }: CellProps) {
   return (
     <div className="min-w-0" data-decision={`/color/roles/items/${id}`}>
       <div className="flex h-7">
-        {MODES.map((mode) => {
+        {modes.map((mode) => {
           const hex = derived.colors[mode];
           const said = paintName(role[mode], derived.painted[mode], rampName);
           return (
@@ -77,6 +79,7 @@ const Chooser = ({ open, onOpen, among }: GroupProps & { readonly among: readonl
 export function PlainRoles({ open, onOpen }: GroupProps) {
   const store = useStore();
   const decided = useDecided(['color']);
+  const modes = useModes();
   const { roles } = decided.document.color;
   const { found: plain, field } = useSearched(
     inOrder(roles).filter(([id]) => !isOfFamily(id)),
@@ -90,7 +93,7 @@ export function PlainRoles({ open, onOpen }: GroupProps) {
       adding('/color/roles', roles, id, { name, light: gray, dark: gray }),
       'another color role',
     );
-    onOpen({ id, mode: 'light' });
+    onOpen({ id, mode: modes[0] });
   };
   return (
     <>

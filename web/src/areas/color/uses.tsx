@@ -2,7 +2,7 @@ import type { Hex } from '@garnish/core/color/srgb';
 import { usesOf } from '@garnish/core/derive/color/uses';
 import { NEUTRAL } from '@garnish/core/system/validate';
 import { useEffect, useState } from 'react';
-import { usePreferences } from '../../ui/preferences.ts';
+import { useProofTheme } from '../../system/proof-theme.ts';
 import { elementsMadeOf } from '../../proof/elements.ts';
 import { light } from '../../proof/lit.ts';
 import { tooMuch, type Presence, type Share } from '@garnish/core/checks/measured-colors';
@@ -129,7 +129,7 @@ function Bar({ label, shares, nameOf }: BarProps) {
 export function Colored() {
   const store = useStore();
   const decided = useDecided([], ['colors']);
-  const { proofTheme: mode } = usePreferences();
+  const mode = useProofTheme();
   const page = usePageInFrame();
   const [found, setFound] = useState<Presence>();
   const excesses = found ? tooMuch(found, mode) : [];

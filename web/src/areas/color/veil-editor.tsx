@@ -1,3 +1,4 @@
+import { useProofTheme } from '../../system/proof-theme.ts';
 import { sectionsOf } from '@garnish/core/proof/texts';
 import type { Patch } from '@garnish/core/system/patch';
 import { neededContrast } from '@garnish/core/color/contrast';
@@ -32,7 +33,8 @@ interface VeilEditorProps {
 export function VeilEditor({ id, veil }: VeilEditorProps) {
   const store = useStore();
   const { document, derived } = useDecided(['color', 'content', 'brief'], ['colors', 'styles']);
-  const { proofTheme: mode, proofWidth } = usePreferences();
+  const mode = useProofTheme();
+  const { proofWidth } = usePreferences();
   const [marking, setMarking] = useState<Marking>('none');
   const [measured, setMeasured] = useState<readonly PictureFrame[]>([]);
   const { color: colors, content, brief } = document;

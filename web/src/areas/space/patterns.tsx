@@ -2,14 +2,14 @@ import type { DerivedPattern } from '@garnish/core/derive/derived';
 import { PATTERN_KINDS, svgAddress } from '@garnish/core/space/pattern';
 import { adding } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
-import { usePreferences } from '../../ui/preferences.ts';
+import { useProofTheme } from '../../system/proof-theme.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 import { DecidedChoice } from '../../system/decided-choice.tsx';
 
 const Swatch = ({ pattern }: { readonly pattern: DerivedPattern | undefined }) => {
-  const { proofTheme: mode } = usePreferences();
+  const mode = useProofTheme();
   return (
     <span
       aria-hidden

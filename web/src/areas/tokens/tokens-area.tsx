@@ -1,3 +1,4 @@
+import { useModes } from '../../system/proof-theme.ts';
 import { DOWNLOADS } from '@garnish/core/formats/formats';
 import { namedProperty } from '@garnish/core/formats/naming';
 import { utilityRules } from '@garnish/core/formats/utilities';
@@ -101,7 +102,8 @@ function Row({ token, open, onToggle }: RowProps) {
   }, [open]);
   const naming = useSystem((state) => state.decided.document.tokens.sheet);
   const taken = `var(${namedProperty(propertyOf(token), naming)})`;
-  const { light, dark } = token.values;
+  const [first, second = first] = useModes();
+  const [light, dark] = [token.values[first], token.values[second]];
   const same = valueText(light) === valueText(dark);
   return (
     <li
@@ -123,8 +125,12 @@ function Row({ token, open, onToggle }: RowProps) {
         </Copy>
       </span>
       <span className={`grid min-w-0 gap-x-2 ${same ? '' : 'grid-cols-2'}`}>
-        <Value value={light} label={same ? token.id : `${token.id} in light`} type={token.type} />
-        {!same && <Value value={dark} label={`${token.id} in dark`} type={token.type} />}
+        <Value
+          value={light}
+          label={same ? token.id : `${token.id} in ${first}`}
+          type={token.type}
+        />
+        {!same && <Value value={dark} label={`${token.id} in ${second}`} type={token.type} />}
       </span>
       {open && <TrailOf token={token} />}
     </li>

@@ -3,7 +3,7 @@ import { derive } from '@garnish/core/derive/derive';
 import { namedClasses, type Naming } from '@garnish/core/formats/naming';
 import { sitePage } from '@garnish/core/proof/site';
 import { writeHtml } from '@garnish/core/proof/node';
-import type { StyleDocument } from '@garnish/core/system/document';
+import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import type { Page } from '@playwright/test';
 import {
   BRACKWATER,
@@ -31,7 +31,11 @@ const renamed = (html: string, naming: Naming): string =>
   );
 
 /** Serves a plain page beside the application, from the exported sheet with its fonts. */
-async function servePlain(page: Page, id: string, body: string): Promise<void> {
+async function servePlain(
+  page: Page,
+  id: string,
+  bodies: ReadonlyMap<string, string>,
+): Promise<void> {
   await page.route('**/plain/**', async (route) => {
     const { origin, pathname } = new URL(route.request().url());
     if (pathname.endsWith('/tokens.css'))
@@ -46,7 +50,11 @@ async function servePlain(page: Page, id: string, body: string): Promise<void> {
         `${origin}/proof/fonts/${pathname.split('/').at(-1) ?? ''}`,
       );
       await route.fulfill({ contentType: 'font/woff2', body: await font.body() });
-    } else await route.fulfill({ contentType: 'text/html', body: plainHtml(body) });
+    } else
+      await route.fulfill({
+        contentType: 'text/html',
+        body: plainHtml(bodies.get(pathname.split('/').at(-1) ?? '') ?? ''),
+      });
   });
 }
 
@@ -77,16 +85,19 @@ const compare = (
   /** What stands on the plain page beside what is compared. */
   beside = 'nothing',
   prefix = '',
+  /** The page of the site, by id. */
+  own = 'home',
 ): Promise<Compared> =>
   page.evaluate(
-    async ([wide, mode, ofWindow, ofRoot, without, names]) => {
+    async ([wide, mode, ofWindow, ofRoot, without, names, id]) => {
       const shown = document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]');
       let plain = document.querySelector<HTMLIFrameElement>('iframe[title="Plain"]');
       if (!shown?.contentDocument || !shown.contentWindow) throw new Error('no proof');
-      if (!plain) {
+      if (plain?.src.endsWith(`/${id}`) !== true) {
+        plain?.remove();
         plain = document.createElement('iframe');
         plain.title = 'Plain';
-        plain.src = '/plain/index.html';
+        plain.src = `/plain/${id}`;
         plain.style.cssText = 'position: fixed; inset-inline-start: -9999px; border: 0';
         const loaded = new Promise((done) => plain?.addEventListener('load', done, { once: true }));
         document.body.append(plain);
@@ -147,11 +158,15 @@ const compare = (
       one.adoptedStyleSheets = before;
       return { elements: all?.length ?? 0, properties, differences: differences.slice(0, 30) };
     },
-    [width, theme, OF_THE_WINDOW, OF_THE_ROOT, beside, prefix] as const,
+    [width, theme, OF_THE_WINDOW, OF_THE_ROOT, beside, prefix, own] as const,
   );
 
-const bodyOf = (document: StyleDocument): string =>
-  writeHtml(sitePage(document, derive(document)), (svg) => svg);
+const bodyOf = (document: StyleDocument, page?: string): string =>
+  writeHtml(sitePage(document, derive(document), page), (svg) => svg);
+
+/** Every page of a site, by its id. */
+const bodiesOf = (document: StyleDocument): ReadonlyMap<string, string> =>
+  new Map(document.content.pages.order.map((page) => [page, bodyOf(document, page)]));
 
 for (const name of [BRACKWATER, KESTREL, TALLOW])
   test(`${name}: with tokens.css alone every computed property is that of the proof`, async ({
@@ -160,22 +175,27 @@ for (const name of [BRACKWATER, KESTREL, TALLOW])
   }) => {
     test.slow();
     const id = await copyOf(request, name);
-    await servePlain(page, id, bodyOf(await documentOf(request, id)));
+    const document = await documentOf(request, id);
+    await servePlain(page, id, bodiesOf(document));
     await openArea(page, id, 'brief');
-    for (const width of [320, 720, 1440]) {
-      await setWidth(page, width);
-      for (const theme of ['light', 'dark']) {
-        const { elements, properties, differences } = await compare(page, width, theme);
-        expect(elements).toBeGreaterThan(60);
-        expect(properties).toBeGreaterThan(elements * 300);
-        expect(differences, `at ${width} px, ${theme}`).toEqual([]);
+    const choice = page.getByRole('combobox', { name: 'Page of the proof' });
+    for (const [own, { name: title }] of inOrder(document.content.pages)) {
+      await choice.selectOption(own);
+      for (const width of [320, 720, 1440]) {
+        await setWidth(page, width);
+        for (const theme of ['light', 'dark']) {
+          const found = await compare(page, width, theme, 'nothing', '', own);
+          expect(found.elements).toBeGreaterThan(30);
+          expect(found.properties).toBeGreaterThan(found.elements * 300);
+          expect(found.differences, `${title}, ${width} px, ${theme}`).toEqual([]);
+        }
       }
     }
   });
 
 test('a look that differs outside would be seen', async ({ page, request }) => {
   const id = await copyOf(request, TALLOW);
-  await servePlain(page, id, bodyOf(await documentOf(request, id)));
+  await servePlain(page, id, bodiesOf(await documentOf(request, id)));
   await openArea(page, id, 'brief');
   await setWidth(page, 720);
   expect((await compare(page, 720, 'light')).differences).toEqual([]);
@@ -226,7 +246,12 @@ test('with a prefix, in a layer, the page of one’s own looks the same, and so 
   await servePlain(
     page,
     id,
-    `${renamed(bodyOf(document), document.tokens.sheet ?? {})}<div id="own" style="position: absolute; inset-block-start: 0">${own}</div>`,
+    new Map([
+      [
+        'home',
+        `${renamed(bodyOf(document), document.tokens.sheet ?? {})}<div id="own" style="position: absolute; inset-block-start: 0">${own}</div>`,
+      ],
+    ]),
   );
   await openArea(page, id, 'brief');
   await setWidth(page, 1440);

@@ -286,6 +286,7 @@ test('space is drawn over the proof by kind, with values and tokens; so is the g
   await page.getByRole('checkbox', { name: 'draw all spaces over the proof' }).click();
   const drawn = page.getByRole('list', { name: 'Spaces over the proof' });
   await expect(drawn).toContainText('24 header.inset');
+  await proof(page).locator('.hero-words .actions').scrollIntoViewIfNeeded();
   await expect(drawn).toContainText('picture-words.gap');
   await expect(page.getByRole('list', { name: 'What the patterns mean' })).toContainText(
     'paddinggapmarginsize',
@@ -367,7 +368,7 @@ test('shapes crop a picture, the logo has two versions, and a pattern is checked
 }) => {
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'space?view=page');
-  await expect(page.getByText('55 % is cut off')).toBeVisible();
+  await expect(page.getByText('50 % is cut off')).toBeVisible();
   await expect(proof(page).locator('.logo-light svg')).toBeVisible();
   await page.getByRole('button', { name: 'dark', exact: true }).click();
   await expect(proof(page).locator('.logo-dark svg')).toBeVisible();

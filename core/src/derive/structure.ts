@@ -102,8 +102,9 @@ export const STRUCTURE: readonly StructureClass[] = [
     own: {
       position: 'relative',
       display: 'grid',
-      'min-block-size': '26rem',
-      'align-items': 'end',
+      // The upper part is the picture’s own: words begin below it on every screen.
+      'grid-template-rows': 'minmax(19rem, 1fr) auto',
+      'min-block-size': '38rem',
       overflow: 'clip',
     },
   },
@@ -123,7 +124,7 @@ export const STRUCTURE: readonly StructureClass[] = [
     name: 'hero-words',
     says: 'the words on the picture',
     markup: `<div class="hero-words width-opening">…</div>`,
-    own: { position: 'relative', display: 'grid' },
+    own: { position: 'relative', display: 'grid', 'grid-row': '2' },
   },
   {
     name: 'actions',
@@ -323,7 +324,7 @@ export const STRUCTURE: readonly StructureClass[] = [
     markup: `<li class="step"><span class="type-h4" aria-hidden="true">1</span><div class="step-words"><h3 class="type-h5">…</h3><p class="type-body">…</p></div></li>`,
     own: {
       display: 'grid',
-      'grid-template-columns': 'auto minmax(0, 1fr)',
+      'grid-template-columns': '3rem minmax(0, 1fr)',
       'align-items': 'baseline',
       'border-block-start-style': 'solid',
     },

@@ -1,3 +1,4 @@
+import { brackwaterPages } from './brackwater-pages.ts';
 import type { StyleDocument } from '@garnish/core/system/document';
 import {
   LINE,
@@ -139,10 +140,10 @@ export function brackwater(): StyleDocument {
           {
             name: 'estuary',
             picture: {
-              name: 'The estuary in the morning',
-              file: '2587ad7689d64696.webp',
+              name: 'The estuary in the evening',
+              file: 'a798a25c593262fa.webp',
               width: 1600,
-              height: 900,
+              height: 1000,
             },
             boxes: collectionOf([
               ['title', { text: 'h1', x: 0.03, y: 0.4, width: 0.56, height: 0.32 }],
@@ -150,9 +151,9 @@ export function brackwater(): StyleDocument {
             ]),
             ink: 'on-pictures',
             color: '#000000',
-            side: 'all over',
+            side: 'bottom',
             pixels: 1,
-            strength: 131,
+            strength: 61,
           },
         ],
       ]),
@@ -465,6 +466,7 @@ export function brackwater(): StyleDocument {
             },
           ],
         ),
+        ...brackwaterPages(),
       ]),
       headerAction: 'Map',
       pattern: 'ripples',

@@ -1,3 +1,4 @@
+import { kestrelPages } from './kestrel-pages.ts';
 import type { StyleDocument } from '@garnish/core/system/document';
 import {
   LINE,
@@ -67,6 +68,7 @@ export function kestrel(): StyleDocument {
     },
     color: {
       ...start.color,
+      themes: 'dark first',
       sources: collectionOf([
         ['comet', { name: 'comet', value: '#c8f04a' }],
         ['dusk', { name: 'dusk', value: '#4b3f8f', ramp: { driftAtPaper: 18 } }],
@@ -286,6 +288,7 @@ export function kestrel(): StyleDocument {
             },
           ],
         ),
+        ...kestrelPages(),
       ]),
       pattern: 'stars',
       artwork: {

@@ -11,5 +11,5 @@ export const useModes = (): readonly [Mode, ...Mode[]] =>
 export function useProofTheme(): Mode {
   const { proofTheme } = usePreferences();
   const modes = useModes();
-  return modes.includes(proofTheme) ? proofTheme : modes[0];
+  return proofTheme !== 'first' && modes.includes(proofTheme) ? proofTheme : modes[0];
 }

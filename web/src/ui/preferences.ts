@@ -14,7 +14,8 @@ export const heldWidth = (px: number): number =>
 const schema = z.object({
   look: z.enum(['day', 'night']),
   proofWidth: z.number().check(z.gte(NARROWEST_PROOF), z.lte(WIDEST_PROOF)),
-  proofTheme: z.enum(['light', 'dark']),
+  /** The first theme of the site where none was chosen. */
+  proofTheme: z.enum(['first', 'light', 'dark']),
   wide: z.boolean(),
   /** Whether the words in the proof can be changed where they stand. */
   editing: z.boolean(),
@@ -39,7 +40,7 @@ function read(): Preferences {
   const usual: Preferences = {
     look: matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'day',
     proofWidth: 720,
-    proofTheme: 'light',
+    proofTheme: 'first',
     wide: false,
     editing: false,
     proofFonts: 'arrived',

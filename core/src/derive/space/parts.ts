@@ -99,7 +99,12 @@ export const SPACE_PARTS: Readonly<Record<string, SpacePart>> = {
   'points.gap': part('.points', 'row-gap', 'gutter', 'between rows of selling points'),
   'point.inset': part('.point', 'padding-block-start', 'tight', 'above a selling point'),
   'point.gap': part('.point', 'gap', 'closest', 'between the words of a selling point'),
-  'list.inset': part('.list', 'padding-inline-start', 'inset', 'before a list in running text'),
+  'list.inset': part(
+    '.list',
+    'padding-inline-start',
+    'inset-large',
+    'before a list in running text',
+  ),
   'list.gap': part('.list', 'gap', 'closest', 'between lines of a list'),
   'quotation.inset': part('.quotation', 'padding-inline-start', 'inline', 'before a quote'),
   'quotation.gap': part('.quotation', 'gap', 'tight', 'between a quote and its source'),

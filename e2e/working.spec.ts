@@ -330,5 +330,5 @@ test('the proof stays in sight at 800 px', async ({ page, request }) => {
   await page.setViewportSize({ width: 800, height: 1000 });
   await openArea(page, id, 'type');
   await page.getByRole('region', { name: 'Tools' }).scrollIntoViewIfNeeded();
-  await expect(proof(page).getByRole('heading', { level: 1 })).toBeInViewport();
+  await expect(proof(page).locator('.site-name')).toBeInViewport();
 });

@@ -73,10 +73,14 @@ const VIEWS: readonly View[] = [
     act: (page) => page.getByText(/elements at .* px, measured in/).waitFor(),
   },
   {
-    name: 'type-night',
+    name: 'brief-pages',
     system: KESTREL,
-    area: 'type',
-    preferences: { ...NIGHT, proofTheme: 'dark' },
+    area: 'brief?view=pages',
+    act: async (page) => {
+      await page.getByRole('combobox', { name: 'Page of the proof' }).selectOption('evening');
+      await page.getByRole('button', { name: /^Steps/ }).click();
+      await page.evaluate(() => document.querySelector('main')?.scrollTo(0, 0));
+    },
   },
   {
     name: 'proof-1440',

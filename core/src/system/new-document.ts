@@ -3,6 +3,7 @@ import type { FontFamily } from '../fonts/family.ts';
 import { collectionOf, NOTHING } from './collection.ts';
 import { companionsOf, usualColorRoles } from './color-roles.ts';
 import { SCHEMA, type Paint, type PageSection, type StyleDocument } from './document.ts';
+import { contentOf, type SiteKindId } from './site-kinds.ts';
 import { usualLayout, usualShape, usualSpace } from './usual-space.ts';
 
 export { collectionOf, usualSpace };
@@ -72,10 +73,18 @@ export interface Start {
   readonly brand: Hex;
   readonly heading: FontFamily;
   readonly text: FontFamily;
+  /** The kind of site, which says what its pages begin with; one page with the usual parts where absent. */
+  readonly kind?: SiteKindId;
+  /** More colors of the brand, each a color of its own. */
+  readonly colors?: readonly Hex[];
+  /** The logo as SVG, cleaned. */
+  readonly logo?: string;
 }
 
 /** A new system with a decision in every place, so that its proof stands from the first moment. */
-export function newDocument({ name, brand, heading, text }: Start): StyleDocument {
+export function newDocument(start: Start): StyleDocument {
+  const { name, brand, heading, text, kind, colors = [], logo } = start;
+  const layout = usualLayout(24, 24);
   return {
     schema: SCHEMA,
     name,
@@ -108,6 +117,9 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
     color: {
       sources: collectionOf([
         ['brand', { name: 'brand', value: brand }],
+        ...colors.map(
+          (value, index) => [`brand-${index + 2}`, { name: `brand ${index + 2}`, value }] as const,
+        ),
         ...Object.entries(companionsOf(brand)).map(
           ([id, value]) => [id, { name: id, value }] as const,
         ),
@@ -130,7 +142,7 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
       veils: NOTHING,
     },
     space: usualSpace,
-    layout: usualLayout(24, 24),
+    layout: logo === undefined ? layout : { ...layout, logo: { ...layout.logo, light: logo } },
     shape: usualShape,
     content: {
       mark: 'plain',
@@ -220,6 +232,7 @@ export function newDocument({ name, brand, heading, text }: Start): StyleDocumen
           },
         ],
       ]),
+      ...(kind && contentOf(kind, name)),
       footer: `${name}. All words here are yours to change.`,
     },
     tokens: { custom: { order: [], items: {} } },

@@ -71,7 +71,10 @@ export const systemRoutes =
       async ({ body }, reply) => {
         const document = newDocument({
           name: body.name,
-          brand: START.brand,
+          brand: body.colors?.[0] ?? START.brand,
+          ...(body.kind && { kind: body.kind }),
+          ...(body.colors && { colors: body.colors.slice(1) }),
+          ...(body.logo !== undefined && { logo: body.logo }),
           heading: family(START.heading),
           text: family(START.text),
         });

@@ -1,3 +1,5 @@
+import { isHex, type Hex } from '@garnish/core/color/srgb';
+import { SITE_KINDS } from '@garnish/core/system/site-kinds';
 import { patchSchema } from '@garnish/core/system/patch';
 import * as z from 'zod';
 import { CHANGE_KINDS } from '../db/models.ts';
@@ -7,7 +9,19 @@ const json = z.unknown();
 
 export const systemParams = z.object({ id: z.uuid() });
 
-export const newSystem = z.strictObject({ name: z.string().trim().min(1).max(80) });
+const hexColor = z.custom<Hex>((value) => typeof value === 'string' && isHex(value), {
+  error: 'a color of the form #rrggbb',
+});
+
+/** A new system: its name, and what is there already of its site. */
+export const newSystem = z.strictObject({
+  name: z.string().trim().min(1).max(80),
+  kind: z.enum(SITE_KINDS.map(({ id }) => id)).optional(),
+  /** The first is the color of the brand. */
+  colors: z.array(hexColor).max(8).optional(),
+  /** The logo as SVG, cleaned by whoever sends it; the proof cleans it once more. */
+  logo: z.string().max(60_000).optional(),
+});
 
 export const portraitSchema = z.object({
   heading: z.object({ family: z.string(), weight: z.number() }),

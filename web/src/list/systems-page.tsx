@@ -1,16 +1,11 @@
 import { useDeferredValue, useState } from 'react';
 import useSWR from 'swr';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { get, send } from '../api/client.ts';
-import {
-  systemPage,
-  systemSummary,
-  type SystemPage,
-  type SystemSummary,
-} from '../api/resources.ts';
+import { systemPage, type SystemPage, type SystemSummary } from '../api/resources.ts';
 import { setPreferences, usePreferences } from '../ui/preferences.ts';
 import { Choice } from '../ui/choice.tsx';
-import { Dialog } from '../ui/dialog.tsx';
+import { NewSystem } from './new-system.tsx';
 import { Portrait } from './portrait.tsx';
 import { RenameDialog } from './rename-dialog.tsx';
 
@@ -22,54 +17,6 @@ const waits = ({ repair, look }: NonNullable<SystemSummary['findings']>): string
     .filter(Boolean)
     .join(', ');
 };
-
-function NewSystem({ onClose }: { readonly onClose: () => void }) {
-  const navigate = useNavigate();
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
-  const make = (name: string): void => {
-    if (name === '') {
-      setProblem('Give it a name first.');
-      return;
-    }
-    setBusy(true);
-    send('POST', ADDRESS, { name })
-      .then((answer) => navigate(`/systems/${systemSummary.parse(answer).id}/brief`))
-      .catch((error: unknown) => {
-        setBusy(false);
-        setProblem(error instanceof Error ? error.message : 'It could not be made.');
-      });
-  };
-  return (
-    <Dialog title="A new system" onClose={onClose}>
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          const name = new FormData(event.currentTarget).get('name');
-          make(typeof name === 'string' ? name.trim() : '');
-        }}
-      >
-        <label className="block text-quiet" htmlFor="new-name">
-          Name of the site
-        </label>
-        <input id="new-name" name="name" className="input w-full" maxLength={80} autoFocus />
-        {problem !== undefined && (
-          <p role="alert" className="mt-1 text-error">
-            {problem}
-          </p>
-        )}
-        <p className="mt-4 flex gap-2">
-          <button className="btn btn-primary" disabled={busy}>
-            Make it
-          </button>
-          <button type="button" className="btn" onClick={onClose}>
-            Not now
-          </button>
-        </p>
-      </form>
-    </Dialog>
-  );
-}
 
 const ORDERS = [
   ['changed', 'last changed'],

@@ -255,7 +255,7 @@ const longPage = (): Patch => {
 };
 
 /** Measuring the layout of a page: how long for each width, and how long a task keeps the keys waiting. */
-async function measuring(page: Page, name: string, limit: number): Promise<Row[]> {
+async function measuring(page: Page, name: string, limit: number, isEach: boolean): Promise<Row[]> {
   const said = page.getByText(/elements at .* px, measured in/);
   await said.waitFor({ timeout: 120_000 });
   // One change, so that all is measured again while the wait of keys is looked at.
@@ -278,9 +278,17 @@ async function measuring(page: Page, name: string, limit: number): Promise<Row[]
   const text = (await said.textContent()) ?? '';
   const [, elements = '0', widths = '', whole = '0'] =
     /(\d+) elements at ([\d, ]+) px, measured in (\d+) ms/.exec(text) ?? [];
-  const each = Number(whole) / Math.max(1, widths.split(',').length);
+  // All pages of the site are measured, each at every width.
+  const pages = page.getByRole('combobox', { name: 'Page of the proof' }).locator('option');
+  const parts = isEach ? await pages.count() : 1;
+  const each = Number(whole) / Math.max(1, widths.split(',').length) / parts;
   return [
-    ms(`measure the layout of ${name}, each width`, each, `${elements} elements`, limit),
+    ms(
+      `measure the layout of ${name}, ${isEach ? 'each page and width' : 'each width'}`,
+      each,
+      `${elements} elements`,
+      limit,
+    ),
     ms(`the longest wait of a key meanwhile, ${name}`, waits[0] ?? NaN, '', 50),
   ];
 }
@@ -289,7 +297,7 @@ async function pages(browser: Browser, url: string): Promise<Row[]> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const base = await openSystem(page, url);
   await page.goto(`${base}/space?view=check`);
-  const home = await measuring(page, 'the home page', 50);
+  const home = await measuring(page, 'the pages of the demo', 50, true);
   const id = base.split('/').at(-1) ?? '';
   const { sequence } = (await (await page.request.get(`${url}/api/systems/${id}`)).json()) as {
     sequence: number;
@@ -306,7 +314,7 @@ async function pages(browser: Browser, url: string): Promise<Row[]> {
     },
   });
   await page.goto(`${base}/space?view=check`);
-  const long = await measuring(page, 'a long page', 500);
+  const long = await measuring(page, 'a long page', 500, false);
   await page.close();
   return [...home, ...long];
 }

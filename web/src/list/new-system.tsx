@@ -2,7 +2,7 @@ import { parseColor } from '@garnish/core/color/parse-color';
 import type { Hex } from '@garnish/core/color/srgb';
 import { plainPaints } from '@garnish/core/formats/artwork-fills';
 import { SITE_KINDS } from '@garnish/core/system/site-kinds';
-import { useState, type FormEvent } from 'react';
+import { useState, type SyntheticEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { send } from '../api/client.ts';
 import { systemSummary } from '../api/resources.ts';
@@ -81,7 +81,7 @@ export function NewSystem({ onClose }: { readonly onClose: () => void }) {
     });
     await navigate(`/systems/${systemSummary.parse(answer).id}/brief`);
   };
-  const submit = (event: FormEvent<HTMLFormElement>): void => {
+  const submit = (event: SyntheticEvent<HTMLFormElement>): void => {
     event.preventDefault();
     make(new FormData(event.currentTarget)).catch((error: unknown) => {
       setBusy(false);

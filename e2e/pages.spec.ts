@@ -5,6 +5,7 @@ import {
   copyOf,
   documentOf,
   expect,
+  goOn,
   openArea,
   proof,
   saved,
@@ -165,4 +166,31 @@ test('empty pages, long names, words from the right and 200 sections are shown a
   const document = await documentOf(request, id);
   expect(siteTexts(document.content).filter(({ page: on }) => on === 'many')).toHaveLength(200);
   expect(firstText(document.content, 'h1')?.page).toBe('home');
+});
+
+test('the proof turns to where a decision is used, goes through its places, and stays when it is held', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  const place = page.getByRole('status', { name: 'Place of what is decided' });
+  const choice = page.getByRole('combobox', { name: 'Page of the proof' });
+  await expect(choice).toHaveValue('home');
+  // Steps stand on the page about booking alone.
+  await goOn(page, id, 'space?at=%2Fspace%2Fparts%2Fsteps.gap');
+  await expect(choice).toHaveValue('booking');
+  await expect(place).toHaveText('1 of 1');
+  await expect(proof(page).locator('.steps')).toBeInViewport();
+  // A text role is used in many places.
+  await goOn(page, id, 'type?at=%2Ftype%2Froles%2Fitems%2Fbody%2Fplace');
+  await expect(place).toHaveText(/^\d+ of \d+$/);
+  const before = await place.textContent();
+  await page.getByRole('button', { name: 'The next place' }).click();
+  await expect(place).not.toHaveText(before ?? '');
+  await expect(page.locator('[data-shown]')).toBeVisible();
+  await page.getByRole('button', { name: 'hold', exact: true }).click();
+  await goOn(page, id, 'color?at=%2Fcolor%2Fveils%2Fitems%2Festuary');
+  await expect(page.getByRole('group', { name: 'Picture estuary' })).toBeVisible();
+  await expect(choice).toHaveValue('booking');
 });

@@ -1,3 +1,4 @@
+import { modesOf } from '@garnish/core/system/themes';
 import { findingsOf, isAccepted } from '@garnish/core/checks/checks';
 import { derive } from '@garnish/core/derive/derive';
 import { isFirst } from '@garnish/core/fonts/family';
@@ -11,6 +12,7 @@ const WIDTH_PX = 1280;
 /** A small picture of a system in figures: its faces, colors and sizes, and what waits in it. */
 export function portraitOf(document: StyleDocument): Pick<SystemSummary, 'portrait' | 'findings'> {
   const derived = derive(document);
+  const [mode] = modesOf(derived.themes);
   const open = findingsOf(document, derived).filter((finding) => !isAccepted(document, finding));
   const count = (severity: 'repair' | 'look'): number =>
     open.filter((finding) => finding.severity === severity).length;
@@ -32,8 +34,8 @@ export function portraitOf(document: StyleDocument): Pick<SystemSummary, 'portra
       colors: [...derived.ramps.values()].flatMap(({ colors }) =>
         [2, 6, 9, 12].flatMap((index) => colors[index] ?? []),
       ),
-      page: derived.colors.get('page')?.colors.light ?? '#ffffff',
-      ink: derived.colors.get('text')?.colors.light ?? '#000000',
+      page: derived.colors.get('page')?.colors[mode] ?? '#ffffff',
+      ink: derived.colors.get('text')?.colors[mode] ?? '#000000',
       sizes: [...new Set(sizes)].sort((one, other) => one - other),
     },
     findings: { repair: count('repair'), look: count('look') },

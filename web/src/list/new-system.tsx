@@ -52,7 +52,7 @@ const wordsOf = (form: FormData, field: string): string => {
 };
 
 /** Asks for what a system begins with: its name, the kind of site, and what is there of its brand. */
-export function NewSystem({ onClose }: { readonly onClose: () => void }) {
+export default function NewSystem({ onClose }: { readonly onClose: () => void }) {
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);

@@ -1,13 +1,15 @@
-import { useDeferredValue, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import useSWR from 'swr';
 import { Link } from 'react-router';
 import { get, send } from '../api/client.ts';
 import { systemPage, type SystemPage, type SystemSummary } from '../api/resources.ts';
 import { setPreferences, usePreferences } from '../ui/preferences.ts';
 import { Choice } from '../ui/choice.tsx';
-import { NewSystem } from './new-system.tsx';
 import { Portrait } from './portrait.tsx';
 import { RenameDialog } from './rename-dialog.tsx';
+
+/** Comes when a system is to be made. */
+const NewSystem = lazy(() => import('./new-system.tsx'));
 
 const ADDRESS = '/api/systems';
 
@@ -275,7 +277,11 @@ export function SystemsPage() {
           Storage and backup
         </Link>
       </p>
-      {making && <NewSystem onClose={() => setMaking(false)} />}
+      {making && (
+        <Suspense>
+          <NewSystem onClose={() => setMaking(false)} />
+        </Suspense>
+      )}
       {renaming && (
         <RenameDialog
           system={renaming}

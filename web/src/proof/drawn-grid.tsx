@@ -10,7 +10,7 @@ interface DrawnGridProps {
 }
 
 /** The columns over the proof, with their numbers. */
-export function DrawnGrid({ grid, widthPx, rootPx, scale }: DrawnGridProps) {
+export default function DrawnGrid({ grid, widthPx, rootPx, scale }: DrawnGridProps) {
   const solved = gridAt(grid, widthPx, rootPx);
   if (!solved) return null;
   const { container, columns, column, gutter, marginStart } = solved;

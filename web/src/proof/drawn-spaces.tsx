@@ -168,7 +168,7 @@ interface DrawnSpacesProps {
 }
 
 /** Every padding, gap, margin and size over the proof, with its value and its token. */
-export function DrawnSpaces({ page, scale, sheet, widthPx, document }: DrawnSpacesProps) {
+export default function DrawnSpaces({ page, scale, sheet, widthPx, document }: DrawnSpacesProps) {
   const [patches, setPatches] = useState<readonly Patch[]>([]);
   useEffect(() => {
     const measure = (): void => {

@@ -50,7 +50,7 @@ interface DrawnProps {
 }
 
 /** Small labels over the proof, each at the text that it speaks of. */
-export function Drawn({ page, kind, scale, rootPx, sheet, widthPx }: DrawnProps) {
+export default function Drawn({ page, kind, scale, rootPx, sheet, widthPx }: DrawnProps) {
   const [said, setSaid] = useState<readonly Said[]>([]);
   useEffect(() => {
     const measure = (): void => setSaid(textsIn(page, rootPx, kind));

@@ -18,22 +18,23 @@ import { useStore, useSystem, useSystemLater } from '../system/system-context.ts
 import { handle } from '../ui/handle.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { tokensOf } from './elements.ts';
-import { Drawn } from './drawn.tsx';
-import { DrawnGrid } from './drawn-grid.tsx';
-import { DrawnSpaces } from './drawn-spaces.tsx';
 import { useLayoutFindings } from './use-layout-findings.ts';
 import { Frame } from './frame.tsx';
 import { PageChoice } from './page-choice.tsx';
 import { Marks } from './marks.tsx';
 import { setPageInFrame } from './page-in-frame.ts';
-import { Reader } from './reader.tsx';
 import { Ruler } from './ruler.tsx';
 import { filterFor, SeenFilters } from './seen.tsx';
 import { useMeasured } from './use-measured.ts';
 import { useWriting } from './use-writing.ts';
 
-/** Comes when somebody writes: nobody else waits for it. */
+/** What comes when somebody asks for it: nobody else waits for these. */
 const ShapingBar = lazy(() => import('./shaping-bar.tsx'));
+const Drawn = lazy(() => import('./drawn.tsx'));
+const DrawnGrid = lazy(() => import('./drawn-grid.tsx'));
+const DrawnSpaces = lazy(() => import('./drawn-spaces.tsx'));
+const Reader = lazy(() => import('./reader.tsx'));
+const Following = lazy(() => import('./following.tsx'));
 
 const NAMED = [375, 720, 1440] as const;
 
@@ -139,28 +140,30 @@ function Overlays({ page, theme, scale, widthPx, rootPx, drawn }: OverlaysProps)
         sheet={sheet}
         widthPx={widthPx}
       />
-      {(drawn === 'values' || drawn === 'units') && (
-        <Drawn
-          page={page}
-          kind={drawn}
-          scale={scale}
-          rootPx={rootPx}
-          sheet={sheet}
-          widthPx={widthPx}
-        />
-      )}
-      {drawn === 'spaces' && (
-        <DrawnSpaces
-          page={page}
-          scale={scale}
-          sheet={sheet}
-          widthPx={widthPx}
-          document={document}
-        />
-      )}
-      {drawn === 'grid' && (
-        <DrawnGrid grid={derived.grid} widthPx={widthPx} rootPx={rootPx} scale={scale} />
-      )}
+      <Suspense>
+        {(drawn === 'values' || drawn === 'units') && (
+          <Drawn
+            page={page}
+            kind={drawn}
+            scale={scale}
+            rootPx={rootPx}
+            sheet={sheet}
+            widthPx={widthPx}
+          />
+        )}
+        {drawn === 'spaces' && (
+          <DrawnSpaces
+            page={page}
+            scale={scale}
+            sheet={sheet}
+            widthPx={widthPx}
+            document={document}
+          />
+        )}
+        {drawn === 'grid' && (
+          <DrawnGrid grid={derived.grid} widthPx={widthPx} rootPx={rootPx} scale={scale} />
+        )}
+      </Suspense>
     </>
   );
 }
@@ -288,7 +291,11 @@ export function Proof() {
         </button>
       </div>
       <LayoutFindings />
-      {asReader && <Reader />}
+      {asReader && (
+        <Suspense>
+          <Reader />
+        </Suspense>
+      )}
       <SeenFilters severity={proofSeverity / 100} />
       <Ruler widthPx={widthPx} onChange={setWidth} lengthPx={roomPx} />
       <div ref={room} className="relative min-h-0 flex-1">
@@ -335,16 +342,23 @@ export function Proof() {
           />
         </div>
       </div>
-      <p className="figures min-h-5 truncate pt-1 text-xs text-quiet" aria-live="off">
-        {uses ??
-          (proofFonts !== 'arrived'
-            ? 'as before the fonts have come; choose “with its fonts” under Fonts, delivery'
-            : isTrying
-              ? 'tried, not taken: Enter takes it, Escape goes back'
-              : editing
-                ? 'click words to change them: Enter takes them, Escape goes back'
-                : '')}
-      </p>
+      <div className="flex items-center gap-x-3 pt-1">
+        <p className="figures min-h-5 min-w-0 grow truncate text-xs text-quiet" aria-live="off">
+          {uses ??
+            (proofFonts !== 'arrived'
+              ? 'as before the fonts have come; choose “with its fonts” under Fonts, delivery'
+              : isTrying
+                ? 'tried, not taken: Enter takes it, Escape goes back'
+                : editing
+                  ? 'click words to change them: Enter takes them, Escape goes back'
+                  : '')}
+        </p>
+        {page && !editing && (
+          <Suspense>
+            <Following page={page} />
+          </Suspense>
+        )}
+      </div>
     </section>
   );
 }

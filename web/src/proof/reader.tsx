@@ -16,7 +16,7 @@ const MODELS = {
 } as const;
 
 /** What the reader has set in the browser, as far as a page can play it, and what is drawn over the page. */
-export function Reader() {
+export default function Reader() {
   const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity, proofBlur } =
     usePreferences();
   const zoom = proofZoom / 100;

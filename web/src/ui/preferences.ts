@@ -17,6 +17,8 @@ const schema = z.object({
   /** The first theme of the site where none was chosen. */
   proofTheme: z.enum(['first', 'light', 'dark']),
   wide: z.boolean(),
+  /** Whether the proof stays where it is, whatever is being decided. */
+  proofHeld: z.boolean(),
   /** Whether the words in the proof can be changed where they stand. */
   editing: z.boolean(),
   proofFonts: z.enum(['arrived', 'stand-in', 'unfitted']),
@@ -42,6 +44,7 @@ function read(): Preferences {
     proofWidth: 720,
     proofTheme: 'first',
     wide: false,
+    proofHeld: false,
     editing: false,
     proofFonts: 'arrived',
     proofRoot: 16,

@@ -1,3 +1,4 @@
+import { useModes } from '../../system/proof-theme.ts';
 import { usualColorRoles } from '@garnish/core/system/color-roles';
 import { FAMILIES, type ColorFamily } from '@garnish/core/system/families';
 import { inOrder } from '@garnish/core/system/document';
@@ -61,6 +62,7 @@ function Missing() {
 export function RolesView() {
   const decided = useDecided(['color']);
   const findings = useSystem((state) => state.findings);
+  const modes = useModes();
   const [parameters] = useSearchParams();
   const at = /^\/color\/roles\/items\/([^/]+)(?:\/(light|dark))?/.exec(parameters.get('at') ?? '');
   const named = at?.[1];
@@ -72,14 +74,14 @@ export function RolesView() {
   const own = findings.filter(({ decision }) => decision.startsWith('/color/roles'));
   return (
     <>
-      <Section title="Surfaces, text and lines" aside="light · dark" full>
+      <Section title="Surfaces, text and lines" aside={modes.join(' · ')} full>
         <p className="mb-2 text-xs text-quiet">
           A mark in the corner: set by hand. All others are automatic: the rung nearest to the wish
           at which everything reads.
         </p>
         <PlainRoles open={open} onOpen={setOpen} />
       </Section>
-      <Section title="Vivid colors" aside="light · dark" full>
+      <Section title="Vivid colors" aside={modes.join(' · ')} full>
         <VividRoles open={open} onOpen={setOpen} />
         <Missing />
         <Assign />

@@ -1,0 +1,154 @@
+import { tokensOfDecision } from '@garnish/core/derive/decided-tokens';
+import { writeHtml } from '@garnish/core/proof/node';
+import { sitePage } from '@garnish/core/proof/site';
+import { inOrder } from '@garnish/core/system/document';
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { showPlace } from '../findings/spot.ts';
+import { showPage, useShownPage } from '../system/shown-page.ts';
+import { useStore } from '../system/system-context.ts';
+import { setPreferences, usePreferences } from '../ui/preferences.ts';
+import { sanitizedSvg } from '../ui/sanitized-svg.ts';
+import { elementsMadeOf } from './elements.ts';
+
+const MARK = 'data-place';
+/** A hand that goes through fields passes those that it does not mean. */
+const SETTLE_MS = 200;
+
+const inPageOrder = (one: Element, other: Element): number =>
+  one.compareDocumentPosition(other) & Node.DOCUMENT_POSITION_FOLLOWING ? -1 : 1;
+
+const isSeen = (element: Element): boolean => {
+  const { top, bottom, height } = element.getBoundingClientRect();
+  const screen = element.ownerDocument.defaultView?.innerHeight ?? 0;
+  return height > 0 && bottom > 0 && top < screen;
+};
+
+interface FollowingProps {
+  readonly page: Document;
+}
+
+/**
+ * Where what is being decided is used: the proof turns to the nearest page and place, marks it for a moment, and
+ * goes through all places, unless it is held.
+ */
+export default function Following({ page }: FollowingProps) {
+  const store = useStore();
+  const { proofHeld: isHeld } = usePreferences();
+  const shown = useShownPage();
+  const [parameters] = useSearchParams();
+  const [decision, setDecision] = useState<{ readonly path: string }>();
+  const turned = useRef<typeof decision>(undefined);
+  const [places, setPlaces] = useState<readonly Element[]>([]);
+  const [at, setAt] = useState(0);
+  const named = parameters.get('at');
+
+  const go = useCallback(
+    (all: readonly Element[], index: number, turns: boolean): void => {
+      const place = all[index];
+      if (!place) return;
+      setAt(index);
+      for (const one of page.querySelectorAll(`[${MARK}]`)) one.removeAttribute(MARK);
+      place.setAttribute(MARK, '');
+      if (turns) showPlace(`[${MARK}]`);
+    },
+    [page],
+  );
+
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const touch = ({ target }: FocusEvent): void => {
+      const own = (target as Element).closest<HTMLElement>('main [data-decision]');
+      const path = own?.dataset['decision'];
+      if (path === undefined) return;
+      clearTimeout(timer);
+      timer = setTimeout(() => setDecision({ path }), SETTLE_MS);
+    };
+    document.addEventListener('focusin', touch);
+    return () => {
+      clearTimeout(timer);
+      document.removeEventListener('focusin', touch);
+    };
+  }, []);
+
+  useEffect(() => {
+    if (named === null) return undefined;
+    const timer = setTimeout(() => setDecision({ path: named }), SETTLE_MS);
+    return () => clearTimeout(timer);
+  }, [named]);
+
+  useEffect(() => {
+    if (decision === undefined) return undefined;
+    const look = (): void => {
+      const { document: system, derived } = store.state().shown;
+      const tokens = tokensOfDecision(decision.path, derived);
+      const all = tokens.length === 0 ? [] : elementsMadeOf(page, tokens, derived);
+      const here = all
+        .filter((element) => element.getBoundingClientRect().height > 0)
+        .sort(inPageOrder);
+      setPlaces(here);
+      // A page that somebody turned to stays: only a decision turns it, and once.
+      const turns = !isHeld && turned.current !== decision;
+      if (here.length > 0) {
+        // What is in sight already is near enough.
+        const nearest = Math.max(0, here.findIndex(isSeen));
+        turned.current = decision;
+        go(here, nearest, turns);
+        return;
+      }
+      if (!turns || tokens.length === 0) return;
+      // Another page has it: the proof turns there, and comes here again.
+      const other = inOrder(system.content.pages).find(([id, { isOff }]) => {
+        if (id === shown || isOff === true) return false;
+        const there = document.implementation.createHTMLDocument('');
+        there.body.innerHTML = writeHtml(sitePage(system, derived, id), sanitizedSvg);
+        return elementsMadeOf(there, tokens, derived).length > 0;
+      });
+      if (other) showPage(store.state().id, other[0]);
+      else turned.current = decision;
+    };
+    // The page is there by then, where the proof has just turned to it.
+    const frame = requestAnimationFrame(look);
+    return () => cancelAnimationFrame(frame);
+  }, [store, page, decision, isHeld, shown, go]);
+
+  const count = places.length;
+  const step = (by: number): void => go(places, (at + by + count) % count, true);
+  return (
+    <span className="flex shrink-0 items-center gap-x-1 text-xs text-quiet">
+      {count > 0 && (
+        <>
+          <button
+            type="button"
+            aria-label="The place before"
+            className="grid h-6 w-6 place-items-center hover:text-base-content"
+            onClick={() => step(-1)}
+          >
+            <ChevronLeft size={13} aria-hidden />
+          </button>
+          <span className="figures" role="status" aria-label="Place of what is decided">
+            {at + 1} of {count}
+          </span>
+          <button
+            type="button"
+            aria-label="The next place"
+            className="grid h-6 w-6 place-items-center hover:text-base-content"
+            onClick={() => step(1)}
+          >
+            <ChevronRight size={13} aria-hidden />
+          </button>
+        </>
+      )}
+      <button
+        type="button"
+        aria-pressed={isHeld}
+        title="The proof stays where it is, whatever is being decided"
+        className="min-h-6 px-1 hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content"
+        onClick={() => setPreferences({ proofHeld: !isHeld })}
+      >
+        hold
+      </button>
+    </span>
+  );
+}

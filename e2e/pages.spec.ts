@@ -80,6 +80,8 @@ test('in the proof a card is added, moved and taken out by keys, a row by the po
   const titles = () => proof(page).locator('.card .type-h4').allTextContents();
   const before = await titles();
   await proof(page).locator('.card .type-h4').first().click();
+  // The bar comes a moment after writing began, and its keys with it.
+  await expect(page.getByRole('toolbar', { name: 'Shape the page' })).toBeVisible();
   await page.keyboard.press('Control+Enter');
   await expect.poll(titles).toHaveLength(before.length + 1);
   // The caret stands in what was made.

@@ -98,13 +98,13 @@ export default function NewSystem({ onClose }: { readonly onClose: () => void })
         <fieldset className="mt-3">
           <legend className="text-quiet">What it is</legend>
           {SITE_KINDS.map(({ id, name, says }, index) => (
-            <label key={id} className="flex min-h-7 items-baseline gap-2 border-t border-line py-1">
+            <label key={id} className="flex min-h-7 items-center gap-2 border-t border-line py-1">
               <input
                 type="radio"
                 name="kind"
                 value={id}
                 defaultChecked={index === 0}
-                className="h-4 w-4 translate-y-0.5 accent-primary"
+                className="h-4 w-4 shrink-0 accent-primary"
               />
               <span className="font-semibold">{name}</span>
               <span className="text-quiet">{says}</span>
@@ -129,7 +129,7 @@ export default function NewSystem({ onClose }: { readonly onClose: () => void })
           name="logo"
           type="file"
           accept=".svg,image/svg+xml"
-          className="w-full"
+          className="w-full text-quiet file:me-3 file:min-h-7 file:border file:border-line-strong file:bg-transparent file:px-2 file:text-base-content"
         />
         {problem !== undefined && (
           <p role="alert" className="mt-1 text-error">

@@ -123,7 +123,7 @@ export default function ShapingBar({ page, scale }: ShapingBarProps) {
   );
 
   useEffect(() => {
-    const turn = ({ target }: Event): void => {
+    const turn = ({ target }: Pick<Event, 'target'>): void => {
       const found = thingsOf(target);
       if (found.length === 0) return;
       setThings((before) =>
@@ -143,10 +143,13 @@ export default function ShapingBar({ page, scale }: ShapingBarProps) {
         event.target.blur();
       act(what, found, found);
     };
+    // The caret may stand somewhere already when this comes.
+    const frame = requestAnimationFrame(() => turn({ target: page.activeElement }));
     page.addEventListener('pointerover', turn);
     page.addEventListener('focusin', turn);
     page.addEventListener('keydown', press, true);
     return () => {
+      cancelAnimationFrame(frame);
       page.removeEventListener('pointerover', turn);
       page.removeEventListener('focusin', turn);
       page.removeEventListener('keydown', press, true);

@@ -11,24 +11,29 @@ type Name = 'properties' | 'classes' | 'layer';
 const NAMES: readonly {
   readonly part: Name;
   readonly label: string;
+  /** What stands over the field, below a heading that says the rest. */
+  readonly short: string;
   readonly example: (name: string) => string;
   readonly none: string;
 }[] = [
   {
     part: 'properties',
     label: 'Prefix of custom properties',
+    short: 'properties',
     example: (name) => `--${name}-color-page`,
     none: '--color-page',
   },
   {
     part: 'classes',
     label: 'Prefix of classes',
+    short: 'classes',
     example: (name) => `.${name}-button`,
     none: '.button',
   },
   {
     part: 'layer',
     label: 'Cascade layer',
+    short: 'layer',
     example: (name) => `@layer ${name}`,
     none: 'in no layer',
   },
@@ -40,7 +45,7 @@ interface NameProps {
 }
 
 /** One name of the sheet; without any, nothing is put before it. */
-function SheetName({ name: { part, label, example, none }, sheet }: NameProps) {
+function SheetName({ name: { part, label, short, example, none }, sheet }: NameProps) {
   const store = useStore();
   const id = useId();
   const value = sheet?.[part] ?? '';
@@ -62,7 +67,8 @@ function SheetName({ name: { part, label, example, none }, sheet }: NameProps) {
   return (
     <div className="min-w-0" data-decision={`${AT}/${part}`}>
       <label htmlFor={id} className="block text-quiet">
-        {label}
+        <span aria-hidden>{short}</span>
+        <span className="sr-only">{label}</span>
       </label>
       <input {...draft.field} id={id} maxLength={40} placeholder="none" className="input w-full" />
       <DraftProblem draft={draft} />
@@ -104,10 +110,10 @@ export function SheetChoices() {
           onChange={setBase}
         />
         A base for every page
-        <span className="text-quiet">
-          box sizing, and no margins that nobody decided; a site with a base of its own does without
-        </span>
       </label>
+      <p className="ps-6 text-quiet">
+        Box sizing, and no margins that nobody decided. A site with a base of its own does without.
+      </p>
     </div>
   );
 }

@@ -196,7 +196,7 @@ export default function TokensArea() {
           ))}
         </ul>
       </Section>
-      <Section title="Names in the sheet" aside="for the site that it goes into">
+      <Section title="Names in the sheet" aside="what they begin with, the layer">
         <SheetChoices />
       </Section>
       <Section title="Find a token" aside={`${tokens.length} of ${all.length}`}>

@@ -1,3 +1,5 @@
+import type { Finding } from '@garnish/core/checks/finding';
+import { shownPageOf } from '../system/shown-page.ts';
 import { checkPages } from '@garnish/core/checks/page/page-checks';
 import type { MeasuredPage } from '@garnish/core/checks/page/measured-page';
 import { REFLOW_PX } from '@garnish/core/checks/page/reflow';
@@ -12,6 +14,8 @@ import { breathe, measureLayout } from './measure-layout.ts';
 /** So long nothing has to have changed before the page is measured, in ms. */
 const SETTLE_MS = 600;
 const WIDE_PX = 1440;
+/** So much later the pages that nobody looks at are measured, in ms. */
+const OTHERS_MS = 2500;
 
 /** What was measured last, for whoever tells of it. */
 export interface LastMeasured {
@@ -115,8 +119,15 @@ function measurer() {
     return now;
   };
   return {
-    async pagesOf(view: View, isOff: () => boolean): Promise<readonly MeasuredPage[] | undefined> {
-      const shown = inOrder(view.document.content.pages).filter(([, { isOff: off }]) => !off);
+    /** The pages of some ids, or all; those among them that are the same as before are not measured again. */
+    async pagesOf(
+      view: View,
+      isOff: () => boolean,
+      only?: string,
+    ): Promise<readonly MeasuredPage[] | undefined> {
+      const shown = inOrder(view.document.content.pages).filter(
+        ([id, { isOff: off }]) => !off && (only === undefined || id === only),
+      );
       const all: MeasuredPage[] = [];
       let ms = 0;
       for (const [id] of shown) {
@@ -125,7 +136,8 @@ function measurer() {
         all.push(...one.pages);
         ms += one.ms;
       }
-      for (const id of known.keys()) if (!shown.some(([one]) => one === id)) known.delete(id);
+      for (const id of known.keys())
+        if (!Object.hasOwn(view.document.content.pages.items, id)) known.delete(id);
       const widths = widthsOf(view);
       const elements = all
         .filter(({ widthPx }) => widthPx === widths.at(-1))
@@ -150,17 +162,31 @@ export function useLayoutFindings(): void {
     const measuring = measurer();
     let callOff = (): void => undefined;
     let seen: View | undefined;
+    let found: readonly Finding[] = [];
     const measure = async (decided: View, isCalledOff: () => boolean): Promise<void> => {
-      const pages = await measuring.pagesOf(decided, isCalledOff);
-      if (!pages || isCalledOff()) return;
-      const checks = checkPages(pages, decided.document, decided.derived);
-      let step = checks.next();
-      while (!step.done) {
-        await breathe();
-        if (isCalledOff()) return;
-        step = checks.next();
-      }
-      store.found('layout', step.value);
+      const look = async (only?: string): Promise<readonly Finding[] | undefined> => {
+        const pages = await measuring.pagesOf(decided, isCalledOff, only);
+        if (!pages || isCalledOff()) return undefined;
+        const checks = checkPages(pages, decided.document, decided.derived);
+        let step = checks.next();
+        while (!step.done) {
+          await breathe();
+          if (isCalledOff()) return undefined;
+          step = checks.next();
+        }
+        return step.value;
+      };
+      // The page that is looked at comes first; of the others stands what was found last.
+      const shown = shownPageOf(store.state().id, decided.document);
+      const here = await look(shown);
+      if (!here) return;
+      const others = found.filter(({ where }) => where.page !== shown);
+      store.found('layout', [...here, ...others]);
+      await new Promise((resolve) => setTimeout(resolve, OTHERS_MS));
+      const all = isCalledOff() ? undefined : await look();
+      if (!all) return;
+      found = all;
+      store.found('layout', all);
     };
     const follow = (): void => {
       const { decided } = store.state();

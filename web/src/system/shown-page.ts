@@ -1,3 +1,4 @@
+import type { StyleDocument } from '@garnish/core/system/document';
 import { firstPage } from '@garnish/core/proof/site';
 import { useSyncExternalStore } from 'react';
 import { useStore, useSystem } from './system-context.ts';
@@ -18,12 +19,17 @@ const subscribe = (listener: () => void): (() => void) => {
   return () => listeners.delete(listener);
 };
 
-/** The page that the proof shows: one that there is. */
+/** The page of a system that the proof shows: one that there is. */
+export function shownPageOf(system: string, document: StyleDocument): string {
+  const page = chosen.get(system);
+  return page !== undefined && Object.hasOwn(document.content.pages.items, page)
+    ? page
+    : firstPage(document);
+}
+
+/** The page that the proof shows, as it turns. */
 export function useShownPage(): string {
   const store = useStore();
-  const page = useSyncExternalStore(subscribe, () => chosen.get(store.state().id));
-  return useSystem(({ shown: { document } }) => {
-    const own = page === undefined ? undefined : document.content.pages.items[page];
-    return own && page !== undefined ? page : firstPage(document);
-  });
+  useSyncExternalStore(subscribe, () => chosen.get(store.state().id));
+  return useSystem(({ id, shown: { document } }) => shownPageOf(id, document));
 }

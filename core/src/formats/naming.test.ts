@@ -127,3 +127,13 @@ describe('the page about classes', () => {
     }
   });
 });
+
+test.each(['initial', 'inherit', 'unset', 'revert', 'revert-layer', 'default'])(
+  'a layer cannot be called %s, which CSS keeps for itself',
+  // CSS Cascade 5, 6.4.4: layer names exclude the CSS-wide keywords; CSS Values 4, 4.1, custom-ident.
+  (layer) => {
+    expect(() => sampleDocument([{ op: 'add', path: '/tokens/sheet', value: { layer } }])).toThrow(
+      'keeps this word',
+    );
+  },
+);

@@ -221,6 +221,22 @@ const sheetName = z
     z.maxLength(24, 'At most 24 signs.'),
   );
 
+/** Words that CSS reads in its own way wherever a name stands: a layer of such a name is lost with all its rules. */
+const CSS_WIDE: ReadonlySet<string> = new Set([
+  'initial',
+  'inherit',
+  'unset',
+  'revert',
+  'revert-layer',
+  'default',
+]);
+
+const layerName = sheetName.check(
+  z.refine((name) => !CSS_WIDE.has(name), {
+    error: 'CSS keeps this word for itself; a layer cannot be called so.',
+  }),
+);
+
 /** How the style sheet is written for the site that it goes into. */
 const sheetChoices = z.strictObject({
   /** What custom properties begin with, without the hyphen after it. */
@@ -228,7 +244,7 @@ const sheetChoices = z.strictObject({
   /** What classes begin with. */
   classes: z.optional(sheetName),
   /** The cascade layer that everything but the font faces stands in. */
-  layer: z.optional(sheetName),
+  layer: z.optional(layerName),
   /** Whether the sheet says box sizing and margins itself; where absent it does. */
   base: z.optional(z.boolean()),
 });

@@ -1,3 +1,4 @@
+import { useModes } from '../../system/proof-theme.ts';
 import { sectionsOf } from '@garnish/core/proof/texts';
 import type { Finding } from '@garnish/core/checks/finding';
 import { useEffect, useRef } from 'react';
@@ -53,6 +54,7 @@ export default function ReviewArea() {
   const store = useStore();
   const accepted = useSystem((state) => state.accepted);
   const reasons = useSystem((state) => state.decided.document.accepted);
+  const modes = useModes();
   const left = unjudged(useDecided(['color', 'content']));
   const findings = useSystem((state) => state.findings);
   const trying = useSystem((state) => state.trying);
@@ -64,8 +66,9 @@ export default function ReviewArea() {
       {findings.length === 0 && (
         <Section full title="Nothing to repair">
           <p className="text-quiet">
-            Every text on a color can be read in both themes, every weight is in the files, headings
-            keep their order, and body text is large enough at every width.{left}
+            Every text on a color can be read in {modes.length > 1 ? 'both themes' : 'its theme'},
+            every weight is in the files, headings keep their order, and body text is large enough
+            at every width.{left}
           </p>
         </Section>
       )}

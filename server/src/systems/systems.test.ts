@@ -570,3 +570,31 @@ test('pages and answers come under a strict policy', async () => {
   expect(policy).toContain("script-src 'none'");
   expect(policy).toContain("frame-ancestors 'self'");
 });
+
+describe('a new system', () => {
+  const made = (body: object) => call('POST', '/api/systems', { name: 'Millrace', ...body });
+
+  test('begins with the pages of its kind, its colors and its logo', async () => {
+    const logo = '<svg xmlns="http://www.w3.org/2000/svg"></svg>';
+    const answer = await made({ kind: 'venue', colors: ['#c2453a', '#2a6365'], logo });
+    expect(answer.status).toBe(201);
+    const { id } = z.object({ id: z.string() }).parse(await answer.json());
+    const { color, content, layout } = (await open(id)).document;
+    expect(content.pages.order).toEqual(['home', 'program', 'prices', 'visit']);
+    expect(Object.values(color.sources.items).map(({ value }) => value)).toEqual(
+      expect.arrayContaining(['#c2453a', '#2a6365']),
+    );
+    expect(layout.logo.light).toBe(logo);
+  });
+
+  test.each([
+    ['a kind that there is none of', { kind: '__proto__' }],
+    ['a color that is none', { colors: ['red'] }],
+    ['more colors than are taken', { colors: Array<string>(9).fill('#c2453a') }],
+    ['a logo that is too large', { logo: 'x'.repeat(60_001) }],
+    ['a logo that no database keeps', { logo: '<svg>\u0000</svg>' }],
+  ])('with %s is refused', async (_, body) => {
+    const answer = await made(body);
+    expect([answer.status >= 400, answer.status < 500]).toEqual([true, true]);
+  });
+});

@@ -18,7 +18,7 @@ export const story = kind({
   nodes: ({ title, opening, text: said, aside, link }, at, { text }) => [
     block(
       'width-text prose',
-      text('h3', 'h3', [title], `${at}/title`),
+      text('h2', 'h3', [title], `${at}/title`),
       text('p', 'body', [
         wordsAt('strong', opening, `${at}/opening`),
         ' ',

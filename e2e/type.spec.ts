@@ -445,7 +445,7 @@ test('a role flows with its container, another is in px with a reason, and both 
   await expect
     .poll(() =>
       card
-        .locator('.type-h3')
+        .locator('h3')
         .evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize)),
     )
     .toBeCloseTo(fluidPx(size, inside), 1);

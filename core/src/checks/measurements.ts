@@ -2,6 +2,7 @@ import type { StyleDocument } from '../system/document.ts';
 import { valueAt } from '../system/patch.ts';
 import type { Finding } from './finding.ts';
 import { measuredColors } from './measured-colors.ts';
+import { measuredUses } from './measured-uses.ts';
 import type { Measurement } from './measurement.ts';
 import { measuredLayout } from './page/page-checks.ts';
 
@@ -9,6 +10,7 @@ import { measuredLayout } from './page/page-checks.ts';
 export const MEASUREMENTS = {
   colors: measuredColors,
   layout: measuredLayout,
+  uses: measuredUses,
 } as const satisfies Readonly<Record<string, Measurement>>;
 
 export type Measured = keyof typeof MEASUREMENTS;

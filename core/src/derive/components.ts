@@ -101,10 +101,21 @@ function roleToken(id: string, roles: Roles): string {
 
 const nameOf = ({ component, part }: (typeof parts)[number]): string => `${component}.${part}`;
 
-/** The first semantic token that each part can be taken from; a color only of a role that there is. */
-export function deriveSources(semantic: Semantic, roles: Roles): ReadonlyMap<string, Token> {
+/** The parts of the mark that stands for a logo as long as the site has none. */
+const MARK = /^mark-/;
+
+/**
+ * The first semantic token that each part can be taken from; a color only of a role that there is. A site with a
+ * logo of its own needs no mark.
+ */
+export function deriveSources(
+  semantic: Semantic,
+  roles: Roles,
+  hasLogo: boolean,
+): ReadonlyMap<string, Token> {
   const sources = new Map<string, Token>();
-  for (const part of parts)
+  for (const part of parts) {
+    if (hasLogo && MARK.test(part.component)) continue;
     for (const id of part.from) {
       const isThere = !id.startsWith('color.') || roles.has(id.slice('color.'.length));
       const token = isThere ? semantic.get(roleToken(id, roles)) : undefined;
@@ -112,6 +123,7 @@ export function deriveSources(semantic: Semantic, roles: Roles): ReadonlyMap<str
       sources.set(nameOf(part), token);
       break;
     }
+  }
   return sources;
 }
 

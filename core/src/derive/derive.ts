@@ -67,8 +67,11 @@ const semanticTrails = node(
         ?.trail(),
 );
 
-const sources = node('components: taken from', [semantic, colors], deriveSources, (before, now) =>
-  keptMap(before, now, Object.is),
+const sources = node(
+  'components: taken from',
+  [semantic, colors, ({ layout }: StyleDocument) => layout.logo.light !== undefined],
+  deriveSources,
+  (before, now) => keptMap(before, now, Object.is),
 );
 
 const componentTokens = tokenNode(

@@ -62,6 +62,24 @@ describe('what an element is made of', () => {
     expect(properties).toContain('--type-label-size');
   });
 
+  test('misses no rule that an element answers to', () => {
+    const { all } = pageOf([]);
+    const { rules } = derive(sampleDocument());
+    const plain = rules.flatMap((group) =>
+      group.rules.filter(({ within }) => within === undefined),
+    );
+    let answered = 0;
+    for (const rule of plain) {
+      const own = [{ key: 'one', rules: [rule] }];
+      for (const element of all) {
+        if (!element.matches(rule.selector)) continue;
+        answered += 1;
+        expect(declarationsOf<Element>(element, own, () => true).size).toBeGreaterThan(0);
+      }
+    }
+    expect(answered).toBeGreaterThan(200);
+  });
+
   test('follows what a rule hands on: a raised card has the shadow of its ground', () => {
     const { made } = pageOf([]);
     document.body.innerHTML =

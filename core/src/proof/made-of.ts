@@ -1,9 +1,10 @@
-import type { RuleGroup } from '../derive/derived.ts';
+import type { Rule, RuleGroup } from '../derive/derived.ts';
 import { once } from '../once.ts';
 
 /** What an element has to answer: an element of the DOM does. */
 export interface Asked<Self> {
   readonly parentElement: Self | null;
+  readonly classList: Iterable<string>;
   matches(selector: string): boolean;
 }
 
@@ -30,6 +31,31 @@ const partsOf = once(({ selector }: { readonly selector: string }): readonly str
   (selector.match(/(?:"[^"]*"|\([^()]*\)|\[[^\]]*\]|[^,"([])+/g) ?? []).map((part) => part.trim()),
 );
 
+/** What a selector asks last, of the element itself: a class of it, or nothing that a class is. */
+const classAsked = (selector: string): string => {
+  const [compound = ''] = /[^\s>+~]*(?:\([^()]*\)[^\s>+~]*)*$/.exec(selector) ?? [];
+  return /^[^(]*?\.([\p{L}\p{N}_-]+)/u.exec(compound)?.[1] ?? '';
+};
+
+/** The rules of a group by the classes that they ask last; those that ask for none stand under no name. */
+const byClass = once(({ rules }: RuleGroup) => {
+  const places = new Map<string, number[]>();
+  rules.forEach((rule, index) => {
+    for (const name of new Set(partsOf(rule).map(classAsked)))
+      places.set(name, [...(places.get(name) ?? []), index]);
+  });
+  return places;
+});
+
+/** The rules of a group that an element may answer to, in their order. */
+function rulesFor<Self extends Asked<Self>>(element: Self, group: RuleGroup): readonly Rule[] {
+  const places = byClass(group);
+  const found = ['', ...element.classList].flatMap((name) => places.get(name) ?? []);
+  return [...new Set(found)]
+    .sort((one, other) => one - other)
+    .flatMap((index) => group.rules[index] ?? []);
+}
+
 /**
  * The declarations that an element has from the rules of the sheet, by their properties: what weighs most, and of
  * those the last. `applies` says whether an at-rule holds where the element is shown.
@@ -40,8 +66,8 @@ export function declarationsOf<Self extends Asked<Self>>(
   applies: (within: string) => boolean,
 ): ReadonlyMap<string, string> {
   const won = new Map<string, Ranked>();
-  for (const { rules } of groups)
-    for (const rule of rules) {
+  for (const group of groups)
+    for (const rule of rulesFor(element, group)) {
       const parts = partsOf(rule).filter((part) => element.matches(part));
       if (parts.length === 0 || (rule.within !== undefined && !applies(rule.within))) continue;
       const weight = Math.max(...parts.map(weightOf));

@@ -23,6 +23,13 @@ export const element = (
   ...children: readonly ProofNode[]
 ): ProofElement => ({ tag, attributes, children });
 
+/** The classes of an element and of all that is in it. */
+export function* classesIn(node: ProofNode): Generator<string> {
+  if (typeof node === 'string') return;
+  yield* node.attributes['class']?.split(' ') ?? [];
+  for (const child of node.children) yield* classesIn(child);
+}
+
 const escaped = (text: string): string =>
   text
     .replaceAll('&', '&amp;')

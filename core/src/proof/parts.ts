@@ -32,6 +32,16 @@ export const room = (
 export const block = (className: string, ...children: readonly ProofNode[]): ProofElement =>
   element('section', { class: ['block', className].filter(Boolean).join(' ') }, ...children);
 
+/** A picture in a shape; a place without one yet is a surface of the shape that it would have. */
+export const pictureOr = (
+  shown: ShownPicture | undefined,
+  className: string,
+  { ground }: Build,
+): ProofElement =>
+  shown
+    ? picture(shown, className)
+    : ground('div', 'surface', { class: className, 'aria-hidden': 'true' }, []);
+
 /** A stored picture, cut to a shape. */
 export const picture = (
   { file, width, height, name }: ShownPicture,

@@ -11,7 +11,7 @@ import { kindOf } from './sections/kinds.ts';
 import { sectionPath } from './texts.ts';
 
 /** The elements of a section on the ground that it stands on, as wide as was decided. */
-function sectionNodes(own: PageSection, at: string, build: Build): readonly ProofNode[] {
+export function sectionNodes(own: PageSection, at: string, build: Build): readonly ProofNode[] {
   const { kind, ground, span } = own;
   const made = kindOf(kind).nodes(own as never, at, build);
   if (made.length === 0) return [];

@@ -48,6 +48,12 @@ export function areaOf(path: string): AreaId {
   return list.find(({ decides }) => decides.includes(part as keyof StyleDocument))?.id ?? 'tokens';
 }
 
+/** The places of the document that a view of an area decides; its first one where none is named. */
+export function placesOfView(area: string, view: string | null): readonly string[] {
+  const views: readonly AreaView[] = AREAS.find(({ id }) => id === area)?.views ?? [];
+  return (view === null ? views[0] : views.find(({ id }) => id === view))?.at ?? [];
+}
+
 /** Each view of each area as the address has it, behind that of the system; an area without views once. */
 export const viewAddresses = (): readonly string[] =>
   AREAS.flatMap(({ id, views }: Area & { readonly views: readonly AreaView[] }) =>

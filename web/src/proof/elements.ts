@@ -1,5 +1,6 @@
 import { madeOf } from '@garnish/core/proof/made-of';
-import type { Derived } from '@garnish/core/derive/derived';
+import type { Derived, RuleGroup } from '@garnish/core/derive/derived';
+import { propertyShownBy, specimenRules } from '@garnish/core/proof/sheet/manners';
 import { propertyOf } from '@garnish/core/tokens/token';
 import { once } from '@garnish/core/once';
 
@@ -20,12 +21,32 @@ const holdsOn =
     return kind !== 'supports' || CSS.supports(condition);
   };
 
+/** What shows a single token, on the sheet of parts. */
+const SPECIMENS = '[class*="sheet-shows-"]';
+
+const specimens = (classes: Iterable<string>): RuleGroup => ({
+  key: 'specimens',
+  rules: specimenRules(classes),
+});
+
+/** The decision that an element leads to: its own, or the first one that the token rests on which it shows. */
+export function decisionOf(
+  target: Element,
+  { tokens, trailOf }: Pick<Derived, 'tokens' | 'trailOf'>,
+): string | undefined {
+  const source = target.closest<HTMLElement>(`[data-decision], ${SPECIMENS}`);
+  if (!source) return undefined;
+  const property = propertyShownBy(source.classList);
+  if (property === undefined) return source.dataset['decision'];
+  return trailOf(byProperty(tokens).get(property) ?? '')?.decisions[0]?.path;
+}
+
 /** The tokens that make an element of a page, by id. */
 export function tokensOf(element: Element, { rules, tokens }: Made): readonly string[] {
   const ids = byProperty(tokens);
   const { properties } = madeOf<Element>(
     element,
-    rules,
+    [...rules, specimens(element.classList)],
     (property) => ids.has(property),
     holdsOn(element.ownerDocument),
   );
@@ -43,7 +64,8 @@ export function elementsMadeOf(
     sought.has(id) ? [`var(${property})`, `var(${property},`] : [],
   );
   const candidates = new Set<Element>();
-  for (const { rules } of made.rules)
+  const classes = [...page.querySelectorAll(SPECIMENS)].flatMap(({ classList }) => [...classList]);
+  for (const { rules } of [...made.rules, specimens(classes)])
     for (const { selector, declarations } of rules)
       for (const [property, value] of declarations) {
         if (!properties.some((one) => value.includes(one))) continue;

@@ -1,10 +1,12 @@
 import { tokensOfDecision } from '@garnish/core/derive/decided-tokens';
+import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
+import { placesOfView } from '@garnish/core/system/areas';
 import { writeHtml } from '@garnish/core/proof/node';
 import { sitePage } from '@garnish/core/proof/site';
 import { inOrder } from '@garnish/core/system/document';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useLocation, useSearchParams } from 'react-router';
 import { showPlace } from '../findings/spot.ts';
 import { showPage, useShownPage } from '../system/shown-page.ts';
 import { useStore } from '../system/system-context.ts';
@@ -38,11 +40,13 @@ export default function Following({ page }: FollowingProps) {
   const { proofHeld: isHeld } = usePreferences();
   const shown = useShownPage();
   const [parameters] = useSearchParams();
-  const [decision, setDecision] = useState<{ readonly path: string }>();
+  const [decision, setDecision] = useState<{ readonly paths: readonly string[] }>();
   const turned = useRef<typeof decision>(undefined);
   const [places, setPlaces] = useState<readonly Element[]>([]);
   const [at, setAt] = useState(0);
   const named = parameters.get('at');
+  const view = parameters.get('view');
+  const area = useLocation().pathname.split('/').at(-1) ?? '';
 
   const go = useCallback(
     (all: readonly Element[], index: number, turns: boolean): void => {
@@ -63,7 +67,7 @@ export default function Following({ page }: FollowingProps) {
       const path = own?.dataset['decision'];
       if (path === undefined) return;
       clearTimeout(timer);
-      timer = setTimeout(() => setDecision({ path }), SETTLE_MS);
+      timer = setTimeout(() => setDecision({ paths: [path] }), SETTLE_MS);
     };
     document.addEventListener('focusin', touch);
     return () => {
@@ -73,16 +77,25 @@ export default function Following({ page }: FollowingProps) {
   }, []);
 
   useEffect(() => {
-    if (named === null) return undefined;
-    const timer = setTimeout(() => setDecision({ path: named }), SETTLE_MS);
+    const paths = named === null ? placesOfView(area, view) : [named];
+    if (paths.length === 0) return undefined;
+    const timer = setTimeout(() => setDecision({ paths }), SETTLE_MS);
     return () => clearTimeout(timer);
-  }, [named]);
+  }, [named, area, view]);
 
   useEffect(() => {
     if (decision === undefined) return undefined;
+    let frame = 0;
     const look = (): void => {
+      // The sheet of parts comes a moment after it was asked for.
+      if (shown === SHEET_OF_PARTS && !page.querySelector('.sheet')) {
+        frame = requestAnimationFrame(look);
+        return;
+      }
       const { document: system, derived } = store.state().shown;
-      const tokens = tokensOfDecision(decision.path, derived);
+      const tokens = [
+        ...new Set(decision.paths.flatMap((path) => tokensOfDecision(path, derived))),
+      ];
       const all = tokens.length === 0 ? [] : elementsMadeOf(page, tokens, derived);
       const here = all
         .filter((element) => element.getBoundingClientRect().height > 0)
@@ -105,11 +118,13 @@ export default function Following({ page }: FollowingProps) {
         there.body.innerHTML = writeHtml(sitePage(system, derived, id), sanitizedSvg);
         return elementsMadeOf(there, tokens, derived).length > 0;
       });
-      if (other) showPage(store.state().id, other[0]);
-      else turned.current = decision;
+      // What no page has stands on the sheet of parts.
+      const there = other?.[0] ?? SHEET_OF_PARTS;
+      if (there === shown) turned.current = decision;
+      else showPage(store.state().id, there);
     };
     // The page is there by then, where the proof has just turned to it.
-    const frame = requestAnimationFrame(look);
+    frame = requestAnimationFrame(look);
     return () => cancelAnimationFrame(frame);
   }, [store, page, decision, isHeld, shown, go]);
 

@@ -2,9 +2,18 @@ import { useShownPage } from '../system/shown-page.ts';
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { withoutFonts } from '@garnish/core/proof/without-fonts';
 import { rootShare } from '@garnish/core/derive/type/styles';
+import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import { sitePage } from '@garnish/core/proof/site';
 import { ROOT_PX } from '@garnish/core/type/fluid';
-import { useEffect, useLayoutEffect, useMemo, useState, type RefObject } from 'react';
+import {
+  lazy,
+  Suspense,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useState,
+  type RefObject,
+} from 'react';
 import { createPortal } from 'react-dom';
 import { usePreferences } from '../ui/preferences.ts';
 import { useShown, useStore, useSystem } from '../system/system-context.ts';
@@ -12,7 +21,10 @@ import { liveSheet, type LiveSheet } from './live-sheet.ts';
 import { elementsMadeOf } from './elements.ts';
 import { LIT_RULE, mark, useLit } from './lit.ts';
 import { outOfSight, RESTING, type OutOfSight } from './out-of-sight.ts';
+import { madeOfNames } from './made-of-names.ts';
 import { renderNode } from './render.tsx';
+
+const ShownParts = lazy(() => import('./shown-parts.tsx'));
 
 interface Page {
   readonly document: Document;
@@ -64,31 +76,58 @@ function ShownSheet({ page }: { readonly page: Page }) {
   return null;
 }
 
-/** The page's elements: made of the site's words and of the names of the rules, never of sizes or colors. */
-function ShownPage({ page, editing }: { readonly page: Page; readonly editing: boolean }) {
+interface ShownPageProps {
+  readonly page: Page;
+  readonly shown: string;
+  readonly editing: boolean;
+}
+
+/** The elements of a page of the site. */
+function ShownPage({ page, shown, editing }: ShownPageProps) {
   const store = useStore();
-  const made = useSystem(({ shown: { document, derived } }) => ({
-    name: document.name,
-    content: document.content,
-    veils: document.color.veils,
-    languages: document.brief.languages,
-    logo: document.layout.logo,
-    cards: document.shape.cards,
-    pictures: document.layout.pictures,
-    selectors: derived.selectors,
-  }));
-  const shown = useShownPage();
+  const made = useSystem(({ shown: view }) => madeOfNames(view));
   const tree = useMemo(() => {
     const { document, derived } = store.state().shown;
     return renderNode(sitePage(document, derived, shown), editing);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what it is made of says when it is another
   }, [store, made, editing, shown]);
   useLayoutEffect(() => page.away.renew(), [page, tree]);
+  return tree;
+}
+
+const toBeginning = ({ document }: Page): void => {
+  document.documentElement.scrollTop = 0;
+};
+
+interface FrameProps {
+  readonly frame: RefObject<HTMLIFrameElement | null>;
+  readonly theme: 'light' | 'dark';
+  readonly editing: boolean;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly scale: number;
+  readonly onReady: (document: Document) => void;
+}
+
+/** A page of the site or the sheet of parts, as the choice above says. */
+function Shown({
+  page,
+  theme,
+  editing,
+}: Pick<FrameProps, 'theme' | 'editing'> & { readonly page: Page }) {
+  const shown = useShownPage();
   // Another page is read from its beginning.
-  useLayoutEffect(() => {
-    page.document.documentElement.scrollTop = 0;
-  }, [page, shown]);
-  return createPortal(tree, page.document.body);
+  useLayoutEffect(() => toBeginning(page), [page, shown]);
+  return createPortal(
+    shown === SHEET_OF_PARTS ? (
+      <Suspense>
+        <ShownParts mode={theme} onChange={page.away.renew} />
+      </Suspense>
+    ) : (
+      <ShownPage page={page} shown={shown} editing={editing} />
+    ),
+    page.document.body,
+  );
 }
 
 /** What is laid over the page and never exported. */
@@ -111,16 +150,6 @@ function Simulation({ page }: { readonly page: Page }) {
     mark(page.document, lit.length > 0 ? elementsMadeOf(page.document, lit, made) : []);
   }, [store, page, lit]);
   return null;
-}
-
-interface FrameProps {
-  readonly frame: RefObject<HTMLIFrameElement | null>;
-  readonly theme: 'light' | 'dark';
-  readonly editing: boolean;
-  readonly widthPx: number;
-  readonly heightPx: number;
-  readonly scale: number;
-  readonly onReady: (document: Document) => void;
 }
 
 /**
@@ -150,7 +179,7 @@ export function Frame({ frame, theme, editing, widthPx, heightPx, scale, onReady
         <>
           <ShownSheet page={page} />
           <Simulation page={page} />
-          <ShownPage page={page} editing={editing} />
+          <Shown page={page} theme={theme} editing={editing} />
         </>
       )}
     </>

@@ -10,7 +10,7 @@ const MOVING = 'data-moving';
 export const RESTING = `html[${MOVING}] [${AWAY}] { content-visibility: hidden; }`;
 
 /** The parts of a page that can rest by themselves. */
-const PARTS = '.block, .site > footer';
+const PARTS = '.block, .site > footer, .sheet-chapter';
 
 /** Lets the parts of a page that nobody sees rest while its sheet moves. */
 export interface OutOfSight {

@@ -1,8 +1,9 @@
+import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import { inOrder } from '@garnish/core/system/document';
 import { showPage, useShownPage } from '../system/shown-page.ts';
 import { useStore, useSystem } from '../system/system-context.ts';
 
-/** Which page of the site the proof shows. */
+/** Which page of the site the proof shows, or the sheet of all its parts. */
 export function PageChoice() {
   const store = useStore();
   const pages = useSystem(({ shown }) => shown.document.content.pages);
@@ -20,6 +21,8 @@ export function PageChoice() {
           {isOff === true ? ' (off)' : ''}
         </option>
       ))}
+      <hr />
+      <option value={SHEET_OF_PARTS}>Sheet of parts</option>
     </select>
   );
 }

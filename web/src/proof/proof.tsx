@@ -17,7 +17,7 @@ import { decisionAddress } from '../findings/address.ts';
 import { useStore, useSystem, useSystemLater } from '../system/system-context.ts';
 import { handle } from '../ui/handle.ts';
 import { NumberField } from '../ui/number-field.tsx';
-import { tokensOf } from './elements.ts';
+import { decisionOf, tokensOf } from './elements.ts';
 import { useLayoutFindings } from './use-layout-findings.ts';
 import { Frame } from './frame.tsx';
 import { PageChoice } from './page-choice.tsx';
@@ -34,21 +34,22 @@ const Drawn = lazy(() => import('./drawn.tsx'));
 const DrawnGrid = lazy(() => import('./drawn-grid.tsx'));
 const DrawnSpaces = lazy(() => import('./drawn-spaces.tsx'));
 const Reader = lazy(() => import('./reader.tsx'));
+const Uses = lazy(() => import('./uses.ts'));
 const Following = lazy(() => import('./following.tsx'));
 
 const NAMED = [375, 720, 1440] as const;
 
-/** The nearest element that leads to a decision. */
-const sourceOf = (target: EventTarget | null): HTMLElement | undefined => {
-  const node = target as Partial<Element> | null;
-  return node?.closest?.<HTMLElement>('[data-decision]') ?? undefined;
-};
+/** An element of a frame is of another window, and no instance of this one’s class. */
+const elementOf = (target: EventTarget | null): Element | undefined =>
+  target === null || !('matches' in target) ? undefined : (target as Element);
 
 /** What the nearest element that takes anything from tokens takes, with the values that they have now. */
 function saidOf(target: EventTarget | null, { derived }: View, theme: Mode): string | undefined {
-  // An element of a frame is of another window, and no instance of this one’s class.
-  let element = target === null || !('matches' in target) ? null : (target as Element);
-  for (; element; element = element.parentElement) {
+  for (
+    let element: Element | null = elementOf(target) ?? null;
+    element;
+    element = element.parentElement
+  ) {
     const tokens = tokensOf(element, derived);
     if (tokens.length > 0)
       return tokens
@@ -77,7 +78,8 @@ function usePointing(
     const click = (event: Event): void => {
       event.preventDefault();
       if (editing) return;
-      const decision = sourceOf(event.target)?.dataset['decision'];
+      const element = elementOf(event.target);
+      const decision = element && decisionOf(element, store.state().shown.derived);
       if (decision !== undefined) void navigate(decisionAddress(decision));
     };
     const forward = (event: KeyboardEvent): void => {
@@ -291,6 +293,9 @@ export function Proof() {
         </button>
       </div>
       <LayoutFindings />
+      <Suspense>
+        <Uses />
+      </Suspense>
       {asReader && (
         <Suspense>
           <Reader />

@@ -1,5 +1,6 @@
 import type { StyleDocument } from '@garnish/core/system/document';
 import { firstPage } from '@garnish/core/proof/site';
+import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import { useSyncExternalStore } from 'react';
 import { useStore, useSystem } from './system-context.ts';
 
@@ -19,9 +20,10 @@ const subscribe = (listener: () => void): (() => void) => {
   return () => listeners.delete(listener);
 };
 
-/** The page of a system that the proof shows: one that there is. */
+/** The page of a system that the proof shows: one that there is, or the sheet of parts. */
 export function shownPageOf(system: string, document: StyleDocument): string {
   const page = chosen.get(system);
+  if (page === SHEET_OF_PARTS) return page;
   return page !== undefined && Object.hasOwn(document.content.pages.items, page)
     ? page
     : firstPage(document);

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { collection, words } from '../../system/schema-parts.ts';
 import { element, type ProofNode } from '../node.ts';
-import { picture, room } from '../parts.ts';
+import { pictureOr, room } from '../parts.ts';
 import { each, kind, listed, shownPicture, type Build } from './kind.ts';
 
 /** A part of an article. */
@@ -30,8 +30,9 @@ function partNodes(
   own: ArticlePart,
   at: string,
   number: string,
-  { text, shapes }: Build,
+  build: Build,
 ): readonly ProofNode[] {
+  const { text, shapes } = build;
   switch (own.is) {
     case 'heading':
       return [text(`h${own.level}`, `h${own.level}`, [own.text], `${at}/text`)];
@@ -74,9 +75,7 @@ function partNodes(
           'figure',
           { class: 'figure' },
           '/space/parts/figure.gap',
-          ...(own.picture
-            ? [picture(own.picture, shapes[0] === undefined ? '' : `picture-${shapes[0]}`)]
-            : []),
+          pictureOr(own.picture, shapes[0] === undefined ? '' : `picture-${shapes[0]}`, build),
           text('figcaption', 'caption', [own.caption], `${at}/caption`),
         ),
       ];
@@ -106,6 +105,23 @@ export const article = kind({
       { is: 'paragraph', text: 'Running text is what most people read.' },
       { is: 'heading', level: 3, text: 'A first part' },
       { is: 'bullets', lines: listed('One thing', 'Another thing') },
+    ),
+  }),
+  whole: () => ({
+    title: 'An article',
+    lead: 'What it says, in one sentence.',
+    parts: listed<ArticlePart>(
+      { is: 'paragraph', text: 'Running text is what most people read.' },
+      { is: 'heading', level: 3, text: 'A first part' },
+      { is: 'bullets', lines: listed('One thing', 'Another thing') },
+      { is: 'heading', level: 4, text: 'A part of it' },
+      { is: 'numbers', lines: listed('First this', 'Then that') },
+      { is: 'quote', text: 'What somebody said about it.', source: 'Somebody, in May' },
+      { is: 'heading', level: 5, text: 'A smaller part' },
+      { is: 'figure', caption: 'What the picture shows' },
+      { is: 'heading', level: 6, text: 'The smallest part' },
+      { is: 'code', text: 'a line of code' },
+      { is: 'footnote', text: 'Where it is from.' },
     ),
   }),
   nodes({ title, lead, parts }, at, build) {

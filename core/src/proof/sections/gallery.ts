@@ -1,7 +1,6 @@
 import * as z from 'zod/mini';
 import { collection, words } from '../../system/schema-parts.ts';
-import type { ProofNode } from '../node.ts';
-import { block, picture, room } from '../parts.ts';
+import { block, pictureOr, room } from '../parts.ts';
 import { each, kind, shownPicture } from './kind.ts';
 
 /** Pictures beside each other, in the shapes of the system, each with a caption. */
@@ -24,7 +23,8 @@ export const gallery = kind({
       },
     },
   }),
-  nodes({ title, pictures }, at, { text, ground, shapes }) {
+  nodes({ title, pictures }, at, build) {
+    const { text, shapes } = build;
     if (pictures.order.length === 0) return [];
     return [
       block(
@@ -37,15 +37,11 @@ export const gallery = kind({
           ...each(pictures, (own, id) => {
             const shape = shapes[pictures.order.indexOf(id) % Math.max(1, shapes.length)];
             const className = shape === undefined ? '' : `picture-${shape}`;
-            // A place without a picture yet is a surface of the shape that one would have.
-            const shown: ProofNode = own.picture
-              ? picture(own.picture, className)
-              : ground('div', 'surface', { class: className, 'aria-hidden': 'true' }, []);
             return room(
               'figure',
               { class: 'figure span-4' },
               '/space/parts/figure.gap',
-              shown,
+              pictureOr(own.picture, className, build),
               text('figcaption', 'caption', [own.caption], `${at}/pictures/items/${id}/caption`),
             );
           }),

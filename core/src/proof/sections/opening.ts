@@ -1,8 +1,26 @@
 import * as z from 'zod/mini';
 import { id, label, words } from '../../system/schema-parts.ts';
-import { element } from '../node.ts';
+import { element, type ProofElement, type ProofNode } from '../node.ts';
 import { button, picture, quietButton, room } from '../parts.ts';
 import { kind } from './kind.ts';
+
+/** Words over a picture. */
+export const overPicture = (
+  className: string,
+  below: readonly ProofNode[],
+  words: readonly ProofNode[],
+): ProofElement =>
+  element(
+    'section',
+    { class: `over-picture${className}` },
+    ...below,
+    room(
+      'div',
+      { class: 'hero-words width-opening' },
+      '/space/parts/picture-words.inset',
+      ...words,
+    ),
+  );
 
 /** What a page opens with, over a picture where one was chosen. */
 export const opening = kind({
@@ -40,18 +58,14 @@ export const opening = kind({
       return [room('section', { class: 'hero width-opening' }, '/space/parts/hero.gap', ...said)];
     return [
       {
-        ...element(
-          'section',
-          { class: `over-picture over-${veil.slug}` },
-          // Its words say what it shows; it says nothing beside them.
-          picture({ ...veil.picture, name: '' }, 'hero-picture'),
-          element('div', { class: `hero-veil veil-${veil.slug}` }),
-          room(
-            'div',
-            { class: 'hero-words width-opening' },
-            '/space/parts/picture-words.inset',
-            ...said,
-          ),
+        ...overPicture(
+          ` over-${veil.slug}`,
+          [
+            // Its words say what it shows; it says nothing beside them.
+            picture({ ...veil.picture, name: '' }, 'hero-picture'),
+            element('div', { class: `hero-veil veil-${veil.slug}` }),
+          ],
+          said,
         ),
         decision: `/color/veils/items/${chosen ?? ''}`,
       },

@@ -22,7 +22,11 @@ export const space = {
       name: 'Depth',
       at: ['/shape/light', '/shape/dark', '/shape/shadows', '/shape/cards'],
     },
-    { id: 'motion', name: 'Motion', at: ['/shape'] },
+    {
+      id: 'motion',
+      name: 'Motion',
+      at: ['/shape/durations', '/shape/easings', '/shape/opacities', '/shape/layers'],
+    },
     { id: 'check', name: 'Check', at: ['/space/parts', '/space/limits'] },
     { id: 'classes', name: 'Classes', at: ['/space/utilities'] },
   ],

@@ -1,0 +1,82 @@
+import type { Derived, RuleGroup } from '../derive/derived.ts';
+import { propertyOf, type TokenJson } from '../tokens/token.ts';
+
+/** A page that can be asked: a document of the DOM and each of its elements can. */
+export interface AskedPage {
+  querySelector(selector: string): unknown;
+}
+
+/** A page with the rules that hold on it beside those of the exported sheet. */
+export interface StandingPage {
+  readonly page: AskedPage;
+  readonly own: RuleGroup;
+}
+
+/** What something is in only for a moment: a rule for it stands where it can come to be. */
+const STATES = /::?(?:hover|active|visited|focus-visible|focus-within|focus|placeholder)/g;
+
+const withoutStates = (selector: string): string =>
+  selector
+    .split(',')
+    .map((part) => part.replaceAll(STATES, '').trim() || '*')
+    .join(',');
+
+const namesIn = (value: string): readonly string[] =>
+  [...value.matchAll(/var\((--[\p{L}\p{N}_-]+)/gu)].map(([, name = '']) => name);
+
+/** The ids that a value of several parts is made of: `{color.line}`. */
+const idsIn = (json: TokenJson): readonly string[] =>
+  [...JSON.stringify(json).matchAll(/\{([^{}"]+)\}/g)].map(([, id = '']) => id);
+
+/**
+ * The ids of the tokens that stand on pages: those that a rule takes which something on a page answers to, in some
+ * state and on some screen, and all that these take their values from. A value of several parts that no property
+ * holds (a text style) stands where all its parts do.
+ */
+export function tokensStanding(
+  pages: readonly StandingPage[],
+  { rules, tokens }: Pick<Derived, 'rules' | 'tokens'>,
+): ReadonlySet<string> {
+  const byProperty = new Map(tokens.map((token) => [propertyOf(token), token]));
+  const byId = new Map(tokens.map((token) => [token.id, token]));
+  const handedOn = new Map<string, string[]>();
+  const found = new Set<string>();
+  const open: string[] = [];
+  const groups = (own: RuleGroup): readonly RuleGroup[] => [...rules, own];
+  const seen = new Set<unknown>();
+  for (const { page, own } of pages)
+    for (const group of groups(own))
+      for (const rule of group.rules) {
+        if (seen.has(rule)) continue;
+        if (page.querySelector(withoutStates(rule.selector)) === null) continue;
+        seen.add(rule);
+        for (const [property, value] of rule.declarations) {
+          const names = namesIn(value);
+          if (property.startsWith('--'))
+            handedOn.set(property, [...(handedOn.get(property) ?? []), ...names]);
+          else open.push(...names);
+        }
+      }
+  const reached = new Set<string>();
+  for (let name = open.pop(); name !== undefined; name = open.pop()) {
+    if (reached.has(name)) continue;
+    reached.add(name);
+    open.push(...(handedOn.get(name) ?? []));
+    const token = byProperty.get(name);
+    if (!token) continue;
+    found.add(token.id);
+    for (const { css = '', reference, json } of [token.values.light, token.values.dark]) {
+      open.push(...namesIn(css));
+      for (const id of reference === undefined ? idsIn(json) : [reference]) {
+        const other = byId.get(id);
+        if (other) open.push(propertyOf(other));
+      }
+    }
+  }
+  for (const { id, values } of tokens) {
+    if (values.light.css !== undefined || found.has(id)) continue;
+    const parts = idsIn(values.light.json);
+    if (parts.length > 0 && parts.every((one) => found.has(one))) found.add(id);
+  }
+  return found;
+}

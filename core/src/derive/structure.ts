@@ -93,7 +93,7 @@ export const STRUCTURE: readonly StructureClass[] = [
     name: 'hero',
     says: 'what a page opens with',
     markup: `<section class="hero width-opening"><h1 class="type-h1">…</h1><p class="type-lead">…</p><p class="actions">…</p></section>`,
-    own: { display: 'grid' },
+    own: { display: 'grid', 'align-content': 'center' },
   },
   {
     name: 'over-picture',

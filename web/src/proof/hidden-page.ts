@@ -21,7 +21,7 @@ export interface HiddenPage {
 }
 
 /** Opens such a page; nothing where the frame cannot be read. */
-export async function openHiddenPage(): Promise<HiddenPage | undefined> {
+async function openHiddenPage(): Promise<HiddenPage | undefined> {
   const frame = document.createElement('iframe');
   frame.src = '/proof/';
   frame.title = 'Measured, not shown';
@@ -60,4 +60,29 @@ export async function openHiddenPage(): Promise<HiddenPage | undefined> {
     },
     remove: () => frame.remove(),
   };
+}
+
+let opened: Promise<HiddenPage | undefined> | undefined;
+let last: Promise<unknown> = Promise.resolve();
+
+/**
+ * Works in the one hidden page that there is, after whoever works there now; it is opened when it is needed first.
+ * Nothing where it cannot be.
+ */
+export function inHiddenPage<Result>(
+  work: (page: HiddenPage) => Promise<Result>,
+): Promise<Result | undefined> {
+  const done = last.then(async () => {
+    const page = await (opened ??= openHiddenPage());
+    return page && work(page);
+  });
+  last = done.catch(() => undefined);
+  return done;
+}
+
+/** Closes it, once whoever works there is done. */
+export function closeHiddenPage(): void {
+  const closing = opened;
+  opened = undefined;
+  last = last.then(async () => (await closing)?.remove());
 }

@@ -1,5 +1,5 @@
 import type { View } from '../system/views.ts';
-import { openHiddenPage } from './hidden-page.ts';
+import { inHiddenPage } from './hidden-page.ts';
 
 /** Where a text stands in a frame, as shares of it. */
 export interface TextBox {
@@ -26,6 +26,23 @@ function linesOf(element: Element): DOMRect | undefined {
   return box.width > 0 && box.height > 0 ? box : undefined;
 }
 
+/** The texts over the picture: those of the opening, and what its quiet button says. */
+const textsOver = (
+  page: Document,
+  { derived: { styles } }: View,
+): readonly { readonly text: string; readonly element: Element }[] => [
+  ...[...styles.values()].flatMap(({ id, slug }) =>
+    [...page.querySelectorAll(`.hero-words > .type-${slug}`)].map((element) => ({
+      text: id,
+      element,
+    })),
+  ),
+  ...[...page.querySelectorAll('.hero-words .quiet-button')].map((element) => ({
+    text: 'label',
+    element,
+  })),
+];
+
 /**
  * Where the words of the opening stand over their picture at each width, as the browser lays them out
  * in a frame of that width that nobody sees. Nothing where the opening has no picture.
@@ -35,36 +52,31 @@ export async function measureHero(
   widths: readonly number[],
   onPage?: string,
 ): Promise<readonly PictureFrame[]> {
-  const hidden = await openHiddenPage();
-  if (!hidden) return [];
-  const { document: page } = hidden;
-  try {
+  const frames = await inHiddenPage(async (hidden) => {
+    const { document: page } = hidden;
     hidden.show(view, onPage);
     const found: PictureFrame[] = [];
     for (const screenPx of widths) {
       await hidden.resize(screenPx);
       const picture = page.querySelector('.over-picture')?.getBoundingClientRect();
       if (!picture) continue;
-      const boxes = [...view.derived.styles.values()].flatMap(({ id, slug }): TextBox[] =>
-        [...page.querySelectorAll(`.hero-words > .type-${slug}`)].flatMap((element) => {
-          const box = linesOf(element);
-          return box
-            ? [
-                {
-                  text: id,
-                  x: (box.left - picture.left) / picture.width,
-                  y: (box.top - picture.top) / picture.height,
-                  width: box.width / picture.width,
-                  height: box.height / picture.height,
-                },
-              ]
-            : [];
-        }),
-      );
+      const boxes = textsOver(page, view).flatMap(({ text, element }): TextBox[] => {
+        const box = linesOf(element);
+        return box
+          ? [
+              {
+                text,
+                x: (box.left - picture.left) / picture.width,
+                y: (box.top - picture.top) / picture.height,
+                width: box.width / picture.width,
+                height: box.height / picture.height,
+              },
+            ]
+          : [];
+      });
       found.push({ screenPx, width: picture.width, height: picture.height, boxes });
     }
     return found;
-  } finally {
-    hidden.remove();
-  }
+  });
+  return frames ?? [];
 }

@@ -8,7 +8,7 @@ import type { Token } from '@garnish/core/tokens/token';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useStore } from '../system/system-context.ts';
 import type { View } from '../system/views.ts';
-import { openHiddenPage, type HiddenPage } from './hidden-page.ts';
+import { closeHiddenPage, inHiddenPage } from './hidden-page.ts';
 import { breathe, measureLayout } from './measure-layout.ts';
 
 /** So long nothing has to have changed before the page is measured, in ms. */
@@ -91,7 +91,6 @@ interface Known {
  * before is not measured again.
  */
 function measurer() {
-  let opening: Promise<HiddenPage | undefined> | undefined;
   const known = new Map<string, Known>();
   const measured = async (
     view: View,
@@ -101,22 +100,23 @@ function measurer() {
     const sources = sourcesOf(view, id);
     const before = known.get(id);
     if (before && isSameLayout(before.of, sources)) return before;
-    const page = await (opening ??= openHiddenPage());
-    if (!page || isOff()) return undefined;
-    page.show(view, id);
-    const pages: MeasuredPage[] = [];
-    let ms = 0;
-    for (const width of widthsOf(view)) {
-      await page.resize(width);
-      const started = performance.now();
-      const found = await measureLayout(page.document, isOff);
-      if (!found) return undefined;
-      ms += performance.now() - started;
-      pages.push({ ...found, page: id });
-    }
-    const now = { of: sources, pages, ms };
-    known.set(id, now);
-    return now;
+    return inHiddenPage(async (page) => {
+      if (isOff()) return undefined;
+      page.show(view, id);
+      const pages: MeasuredPage[] = [];
+      let ms = 0;
+      for (const width of widthsOf(view)) {
+        await page.resize(width);
+        const started = performance.now();
+        const found = await measureLayout(page.document, isOff);
+        if (!found) return undefined;
+        ms += performance.now() - started;
+        pages.push({ ...found, page: id });
+      }
+      const now = { of: sources, pages, ms };
+      known.set(id, now);
+      return now;
+    });
   };
   return {
     /** The pages of some ids, or all; those among them that are the same as before are not measured again. */
@@ -144,9 +144,6 @@ function measurer() {
         .reduce((sum, { boxes }) => sum + boxes.length, 0);
       tell({ elements, widths, ms });
       return all;
-    },
-    close(): void {
-      void opening?.then((page) => page?.remove());
     },
   };
 }
@@ -205,7 +202,7 @@ export function useLayoutFindings(): void {
     return () => {
       unsubscribe();
       callOff();
-      measuring.close();
+      closeHiddenPage();
     };
   }, [store]);
 }

@@ -16,16 +16,18 @@ export const veilColor = (
 export const veilSlugs = (veils: StyleDocument['color']['veils']): ReadonlyMap<string, string> =>
   slugs(inOrder(veils).map(([id, { name }]) => [id, name]));
 
-/** A class for every veil, and the color of the texts that stand over its picture. */
+/** A class for every veil, and the color of the texts and of the quiet button that stand over its picture. */
 export function deriveVeilRules(
   veils: StyleDocument['color']['veils'],
   roles: ReadonlyMap<string, Pick<DerivedColorRole, 'slug'>>,
   styles: ReadonlyMap<string, Pick<TextStyle, 'slug'>>,
 ): Rule[] {
   const slugOf = veilSlugs(veils);
-  return inOrder(veils).flatMap(([id, { boxes, ink }]): Rule[] => {
+  const label = styles.get('label');
+  return inOrder(veils).flatMap(([id, { boxes, ink: inkRole }]): Rule[] => {
     const slug = slugOf.get(id) ?? id;
-    const role = roles.get(ink);
+    const role = roles.get(inkRole);
+    const ink = `var(${propertyOfPath(['color', role?.slug ?? ''])})`;
     const texts = [...new Set(inOrder(boxes).map(([, { text }]) => text))].flatMap((text) => {
       const style = styles.get(text);
       return style ? [`.over-${slug} .type-${style.slug}`] : [];
@@ -35,12 +37,27 @@ export function deriveVeilRules(
         selector: `.veil-${slug}`,
         declarations: [['background-image', `var(${propertyOfPath(['veil', slug])})`]],
       },
-      ...(role && texts.length > 0
+      ...(role
         ? [
+            ...(texts.length > 0
+              ? [{ selector: texts.join(', '), declarations: [['color', ink]] } as const]
+              : []),
+            // The quiet button has no ground of its own: it is in the color of the words beside it.
             {
-              selector: texts.join(', '),
-              declarations: [['color', `var(${propertyOfPath(['color', role.slug])})`]],
+              selector: `.over-${slug} .quiet-button`,
+              declarations: [
+                ['color', ink],
+                ['border-color', ink],
+              ],
             } as const,
+            ...(label
+              ? [
+                  {
+                    selector: `.over-${slug} .quiet-button .type-${label.slug}`,
+                    declarations: [['color', ink]],
+                  } as const,
+                ]
+              : []),
           ]
         : []),
     ];

@@ -40,6 +40,7 @@ export const cards = kind({
       },
     ),
   }),
+  shows: () => true,
   nodes({ title, cards: all }, at, { text, ground, raised, hangs, shapes }) {
     if (all.order.length === 0) return [];
     // A sign that hangs in the margin, so that the words after it keep to the edge.

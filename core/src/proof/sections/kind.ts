@@ -63,6 +63,8 @@ export interface Kind<Id extends string, Shape extends z.core.$ZodShape> {
   readonly start: () => z.infer<z.ZodMiniObject<Shape>>;
   /** With all that it can have, for the sheet of parts; where absent, it starts with all of it. */
   readonly whole?: () => z.infer<z.ZodMiniObject<Shape>>;
+  /** Whether a thing of its collections can show a picture; none where absent. */
+  readonly shows?: (thing: unknown) => boolean;
   /** Its elements; `at` is where its words stand in the document. Nothing where it has none. */
   readonly nodes: (
     words: z.infer<z.ZodMiniObject<Shape>>,

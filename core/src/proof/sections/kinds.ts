@@ -78,6 +78,7 @@ export interface AnyKind {
   readonly name: string;
   readonly says: string;
   readonly start: () => object;
+  readonly shows?: (thing: unknown) => boolean;
   readonly nodes: (words: never, at: string, build: Build) => readonly ProofNode[];
 }
 

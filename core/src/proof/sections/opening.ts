@@ -34,6 +34,8 @@ export const opening = kind({
     secondary: label,
     /** The veil over whose picture the words stand. */
     veil: z.optional(id),
+    /** At least as high as the screen. */
+    isHigh: z.optional(z.literal(true)),
   },
   start: () => ({
     title: 'What this page is about',
@@ -41,7 +43,8 @@ export const opening = kind({
     primary: 'Do the first thing',
     secondary: 'Read more',
   }),
-  nodes({ title, lead, primary, secondary, veil: chosen }, at, build) {
+  nodes({ title, lead, primary, secondary, veil: chosen, isHigh }, at, build) {
+    const high = isHigh ? ' screen-high' : '';
     const veil = chosen === undefined ? undefined : build.veil(chosen);
     const said = [
       build.text('h1', 'h1', [title], `${at}/title`),
@@ -50,16 +53,17 @@ export const opening = kind({
         'p',
         { class: 'actions' },
         button(build, primary, `${at}/primary`),
-        // Over a picture the quiet button would need a proof of its own.
-        ...(veil ? [] : [quietButton(build, secondary, `${at}/secondary`)]),
+        quietButton(build, secondary, `${at}/secondary`),
       ),
     ];
     if (!veil)
-      return [room('section', { class: 'hero width-opening' }, '/space/parts/hero.gap', ...said)];
+      return [
+        room('section', { class: `hero width-opening${high}` }, '/space/parts/hero.gap', ...said),
+      ];
     return [
       {
         ...overPicture(
-          ` over-${veil.slug}`,
+          ` over-${veil.slug}${high}`,
           [
             // Its words say what it shows; it says nothing beside them.
             picture({ ...veil.picture, name: '' }, 'hero-picture'),

@@ -175,7 +175,7 @@ export default function PagesView() {
           {({ words, under }, id) => (
             <div className="flex min-w-0 items-center gap-2">
               <span className="min-w-0 grow truncate">{words}</span>
-              {under === undefined && (
+              {under === undefined ? (
                 <button
                   type="button"
                   className="min-h-7 px-1 text-quiet hover:text-base-content hover:underline"
@@ -194,6 +194,20 @@ export default function PagesView() {
                   }
                 >
                   links under it
+                </button>
+              ) : (
+                <button
+                  type="button"
+                  className="min-h-7 px-1 text-quiet hover:text-base-content hover:underline"
+                  aria-label={`No links under ${words}`}
+                  onClick={() =>
+                    store.change(
+                      [{ op: 'remove', path: `/content/nav/items/${id}/under` }],
+                      `no links under ${words}`,
+                    )
+                  }
+                >
+                  none under it
                 </button>
               )}
             </div>

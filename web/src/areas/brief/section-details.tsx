@@ -1,13 +1,14 @@
 import type { ArticlePart } from '@garnish/core/proof/sections/article';
-import { GROUNDS } from '@garnish/core/proof/sections/kinds';
-import { listed } from '@garnish/core/proof/sections/kind';
+import { GROUNDS, kindOf } from '@garnish/core/proof/sections/kinds';
+import { listed, type ShownPicture } from '@garnish/core/proof/sections/kind';
 import { textsOfSection } from '@garnish/core/proof/texts';
-import type { Collection, PageSection } from '@garnish/core/system/document';
+import { inOrder, type Collection, type PageSection } from '@garnish/core/system/document';
 import { addingAfter, thingAt } from '@garnish/core/system/shaping';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useStore } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { Paste } from './paste.tsx';
+import { PictureField } from './picture-field.tsx';
 import { freshId, ThingList } from './thing-list.tsx';
 
 const PARTS: readonly (readonly [name: string, part: ArticlePart])[] = [
@@ -54,6 +55,65 @@ export const firstWords = (own: PageSection): string =>
     .find(({ words }) => words.trim() !== '')
     ?.words.slice(0, 80) ?? '';
 
+interface OpeningDetailsProps {
+  readonly path: string;
+  readonly own: Extract<PageSection, { readonly kind: 'opening' }>;
+}
+
+/** What an opening stands over, and whether it fills the screen. */
+function OpeningDetails({ path, own: { veil, isHigh } }: OpeningDetailsProps) {
+  const store = useStore();
+  const { veils } = useDecided(['color']).document.color;
+  return (
+    <div className="flex flex-wrap items-end gap-x-5 gap-y-1">
+      {veils.order.length > 0 && (
+        <label>
+          <span className="block text-quiet">its words stand over</span>
+          <select
+            className="select w-auto max-w-44"
+            value={veil ?? ''}
+            onChange={({ currentTarget: { value } }) =>
+              store.change(
+                [
+                  value === ''
+                    ? { op: 'remove', path: `${path}/veil` }
+                    : { op: 'add', path: `${path}/veil`, value },
+                ],
+                value === '' ? 'opening without a picture' : 'opening over a picture',
+              )
+            }
+          >
+            <option value="">no picture</option>
+            {inOrder(veils).map(([id, { name }]) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <label className="flex min-h-7 items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="h-4 w-4 accent-primary"
+          checked={isHigh === true}
+          onChange={({ currentTarget: { checked } }) =>
+            store.change(
+              [
+                checked
+                  ? { op: 'add', path: `${path}/isHigh`, value: true }
+                  : { op: 'remove', path: `${path}/isHigh` },
+              ],
+              checked ? 'opening as high as the screen' : 'opening as high as its words',
+            )
+          }
+        />
+        as high as the screen
+      </label>
+    </div>
+  );
+}
+
 interface SectionDetailsProps {
   readonly path: string;
   readonly own: PageSection;
@@ -63,6 +123,7 @@ interface SectionDetailsProps {
 export function SectionDetails({ path, own }: SectionDetailsProps) {
   const store = useStore();
   const { ground = 'page', span } = own;
+  const { shows } = kindOf(own.kind);
   const setGround = (next: (typeof GROUNDS)[number]): void => {
     const at = `${path}/ground`;
     if (next === ground) return;
@@ -120,6 +181,7 @@ export function SectionDetails({ path, own }: SectionDetailsProps) {
           </>
         )}
       </div>
+      {own.kind === 'opening' && <OpeningDetails path={path} own={own} />}
       {collectionsOf(own).map(([key, collection]) => {
         const at = `${path}/${key}`;
         const what = thingAt({ collection: at, id: '' });
@@ -131,6 +193,16 @@ export function SectionDetails({ path, own }: SectionDetailsProps) {
               collection={collection}
               label={`${what}s of the section`}
               nameOf={(thing, id) => wordsOf(thing) || id}
+              {...(shows && {
+                below: (thing: unknown, id: string) =>
+                  shows(thing) && (
+                    <PictureField
+                      path={`${at}/items/${id}/picture`}
+                      of={wordsOf(thing) || id}
+                      picture={(thing as { readonly picture?: ShownPicture }).picture}
+                    />
+                  ),
+              })}
               {...(own.kind === 'article' && {
                 adder: (
                   <p className="flex flex-wrap gap-x-3">

@@ -1,0 +1,98 @@
+import { fileURLToPath } from 'node:url';
+import {
+  BRACKWATER,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  proof,
+  saved,
+  test,
+} from './garnish.ts';
+
+const PICTURE = fileURLToPath(new URL('../server/src/demo/estuary.webp', import.meta.url));
+
+test('a gallery and cards show pictures from a file or from the system, told for who does not see them', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'brief?view=pages');
+  await page.getByRole('button', { name: 'Another section' }).click();
+  await page.getByRole('button', { name: 'Add Gallery' }).click();
+  const first = page.getByRole('group', { name: 'Picture of In the morning', exact: true });
+  await first.getByLabel('A picture from a file').setInputFiles(PICTURE);
+  const shown = proof(page).locator('.gallery img');
+  await expect(shown).toHaveAttribute('alt', 'estuary');
+  const says = page.getByRole('textbox', { name: 'What the picture of In the morning shows' });
+  await says.fill('The ferry before sunrise');
+  await says.press('Enter');
+  await expect(shown).toHaveAttribute('alt', 'The ferry before sunrise');
+  // What the system has already is chosen without a file.
+  await page
+    .getByRole('combobox', { name: 'Picture of At noon that is here already' })
+    .selectOption({ index: 1 });
+  await expect(shown).toHaveCount(2);
+  await page.getByRole('button', { name: 'No picture of At noon' }).click();
+  await expect(shown).toHaveCount(1);
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(shown).toHaveCount(2);
+  // No picture at all is refused, and what was there stays.
+  await first.getByLabel('Another file').setInputFiles({
+    name: 'words.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('no picture'),
+  });
+  await expect(page.getByRole('alert')).toContainText('words.png is no picture');
+  await expect(shown).toHaveCount(2);
+  await saved(page);
+});
+
+test('an opening goes over a picture and as high as the screen, its quiet button legible there', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const { color } = await documentOf(request, id);
+  await openArea(page, id, 'brief?view=pages');
+  await page.getByRole('button', { name: /^Opening / }).click();
+  const opening = proof(page).locator('main section').first();
+  await expect(opening).toHaveClass(/over-picture/);
+  const quiet = opening.locator('.quiet-button');
+  const heading = opening.getByRole('heading', { level: 1 });
+  const ink = await heading.evaluate((element) => getComputedStyle(element).color);
+  await expect(quiet).toHaveCSS('color', ink);
+  await expect(quiet.locator('span')).toHaveCSS('color', ink);
+  await expect(quiet).toHaveCSS('border-top-color', ink);
+  await page.getByRole('checkbox', { name: 'as high as the screen' }).check();
+  const screen = await proof(page)
+    .locator('html')
+    .evaluate(() => innerHeight);
+  await expect
+    .poll(async () => opening.evaluate((element) => element.getBoundingClientRect().height))
+    .toBeGreaterThanOrEqual(screen);
+  const stands = page.getByRole('combobox', { name: 'its words stand over' });
+  await expect(stands).toHaveValue(color.veils.order[0] ?? '');
+  await stands.selectOption('no picture');
+  await expect(opening).toHaveClass(/hero width-opening screen-high/);
+  await expect(quiet).not.toHaveCSS('color', ink);
+});
+
+test('links of the navigation get links under them, and lose them as a whole', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'brief?view=pages');
+  await page.getByRole('button', { name: 'Links under Fares' }).click();
+  const group = proof(page).locator('.site-nav .nav-group');
+  await expect(group.locator('.footer-link')).toHaveText(['Link']);
+  await page
+    .getByRole('grid', { name: 'Links under it' })
+    .getByRole('button', { name: 'Double link Link' })
+    .click();
+  await expect(group.locator('.footer-link')).toHaveCount(2);
+  await page.getByRole('button', { name: 'No links under Fares' }).click();
+  await expect(group).toHaveCount(0);
+  await expect(proof(page).locator('.site-nav .nav-link')).toHaveCount(4);
+});

@@ -1,0 +1,94 @@
+import type { ShownPicture } from '@garnish/core/proof/sections/kind';
+import { picturesOf } from '@garnish/core/system/pictures';
+import { jsonOf } from '@garnish/core/system/patch';
+import { useKeepingPicture } from '../../system/kept-picture.ts';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { FileDrop } from '../../ui/file-drop.tsx';
+import { NameField } from '../../ui/name-field.tsx';
+
+interface PictureFieldProps {
+  /** Where the picture stands, or would stand, in the document. */
+  readonly path: string;
+  /** What it is the picture of. */
+  readonly of: string;
+  readonly picture: ShownPicture | undefined;
+}
+
+/** The picture of a thing: from a file, or one that the system has already; with what it shows, for who does not see it. */
+export function PictureField({ path, of, picture }: PictureFieldProps) {
+  const store = useStore();
+  const all = useSystem(({ decided }) => picturesOf(decided.document));
+  const others = all.filter(({ file }) => file !== picture?.file);
+  const set = (next: ShownPicture): void => {
+    store.change([{ op: 'add', path, value: jsonOf(next) }], `picture of ${of}`.slice(0, 120));
+  };
+  const { take, busy, told } = useKeepingPicture(set);
+  return (
+    <div className="ps-7 pb-1.5">
+      <FileDrop
+        name={`Picture of ${of}`}
+        label={picture ? 'Another file' : 'A picture from a file'}
+        accept="image/*"
+        className="flex flex-wrap items-center gap-x-3 gap-y-1"
+        onFiles={([file]) => take(file)}
+      >
+        {busy && <span className="text-quiet">looking …</span>}
+        {others.length > 0 && (
+          <select
+            aria-label={`Picture of ${of} that is here already`}
+            className="select min-h-6 w-auto max-w-40 py-0"
+            value=""
+            onChange={({ currentTarget: { value } }) => {
+              const chosen = others.find(({ file }) => file === value);
+              if (chosen) set(chosen);
+            }}
+          >
+            <option value="">one that is here</option>
+            {others.map(({ file, name }) => (
+              <option key={file} value={file}>
+                {name}
+              </option>
+            ))}
+          </select>
+        )}
+        {picture && (
+          <>
+            <img
+              src={`/proof/pictures/${picture.file}`}
+              alt=""
+              className="h-7 w-10 object-cover outline-1 outline-line"
+            />
+            <div className="min-w-24 flex-1">
+              <NameField
+                label={`What the picture of ${of} shows`}
+                hideLabel
+                value={picture.name}
+                onChange={(name) =>
+                  store.change(
+                    [{ op: 'replace', path: `${path}/name`, value: name }],
+                    `picture ${name}`,
+                  )
+                }
+              />
+            </div>
+            <button
+              type="button"
+              className="act"
+              aria-label={`No picture of ${of}`}
+              onClick={() =>
+                store.change([{ op: 'remove', path }], `no picture of ${of}`.slice(0, 120))
+              }
+            >
+              none
+            </button>
+          </>
+        )}
+      </FileDrop>
+      {told !== undefined && (
+        <p role="alert" className="text-error">
+          {told} Nothing was changed.
+        </p>
+      )}
+    </div>
+  );
+}

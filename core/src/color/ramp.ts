@@ -253,7 +253,7 @@ function emitted(asked: Oklch): Hex {
 
 /**
  * A ramp from near-paper to near-ink in which the source stands unchanged: neighboring rungs are
- * equally far apart in OKLab lightness (each step within 5 % of their mean, in the emitted 8 bits; pure
+ * equally far apart in OKLab lightness (each step within 5.5 % of their mean, in the emitted 8 bits; pure
  * grays have no color between two levels, and keep within 10 %), but for those beside the source and
  * those moved by hand; chroma falls off and the hue turns towards both ends as the shape says, and chroma gives way
  * where sRGB does not hold it. Lightness falls strictly from rung to rung. White takes the first rung,

@@ -1,14 +1,5 @@
 import { fileURLToPath } from 'node:url';
-import {
-  BRACKWATER,
-  copyOf,
-  documentOf,
-  expect,
-  openArea,
-  proof,
-  saved,
-  test,
-} from './garnish.ts';
+import { BRACKWATER, copyOf, documentOf, expect, openArea, proof, saved, test } from './garnish.ts';
 
 const PICTURE = fileURLToPath(new URL('../server/src/demo/estuary.webp', import.meta.url));
 

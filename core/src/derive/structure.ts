@@ -207,8 +207,10 @@ export const STRUCTURE: readonly StructureClass[] = [
         'border-block-end-style': 'solid',
         'border-color': 'inherit',
         'vertical-align': 'baseline',
-        'overflow-wrap': 'anywhere',
+        'overflow-wrap': 'break-word',
       },
+      // Figures and headings stay whole: what says what a row is gives way.
+      '& th:first-child, & td:first-child': { 'overflow-wrap': 'anywhere' },
     },
   },
   {

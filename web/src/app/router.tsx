@@ -1,10 +1,13 @@
+import { Suspense } from 'react';
 import { createBrowserRouter, Navigate, useParams, useRouteError } from 'react-router';
 import { AREA_PAGES, FIRST_AREA } from '../areas/areas.ts';
-import { StoragePage } from '../list/storage-page.tsx';
 import { SystemsPage } from '../list/systems-page.tsx';
 import { OpenSystem } from '../system/open-system.tsx';
 import { Message } from '../ui/message.tsx';
+import { lazyPart } from '../ui/patient.ts';
 import { Shell } from './shell.tsx';
+
+const StoragePage = lazyPart(() => import('../list/storage-page.tsx'));
 
 function SystemRoute() {
   const { id = '' } = useParams();
@@ -26,7 +29,14 @@ export const router = createBrowserRouter([
     errorElement: <Failure />,
     children: [
       { path: '/', element: <SystemsPage /> },
-      { path: '/storage', element: <StoragePage /> },
+      {
+        path: '/storage',
+        element: (
+          <Suspense>
+            <StoragePage />
+          </Suspense>
+        ),
+      },
       {
         path: '/systems/:id',
         element: <SystemRoute />,

@@ -122,7 +122,7 @@ const usedWords =
   };
 
 /** What is stored and what it takes, out and in again as one archive, and ways to make room. */
-export function StoragePage() {
+export default function StoragePage() {
   const { data, error, mutate } = useSWR<Storage, Error>('/api/storage', (path: string) =>
     get(path, storage),
   );

@@ -1,15 +1,16 @@
-import { lazy, Suspense, useDeferredValue, useState } from 'react';
+import { Suspense, useDeferredValue, useState } from 'react';
 import useSWR from 'swr';
 import { Link } from 'react-router';
 import { get, send } from '../api/client.ts';
 import { systemPage, type SystemPage, type SystemSummary } from '../api/resources.ts';
+import { lazyPart } from '../ui/patient.ts';
 import { setPreferences, usePreferences } from '../ui/preferences.ts';
 import { Choice } from '../ui/choice.tsx';
 import { Portrait } from './portrait.tsx';
 import { RenameDialog } from './rename-dialog.tsx';
 
 /** Comes when a system is to be made. */
-const NewSystem = lazy(() => import('./new-system.tsx'));
+const NewSystem = lazyPart(() => import('./new-system.tsx'));
 
 const ADDRESS = '/api/systems';
 

@@ -5,16 +5,9 @@ import { rootShare } from '@garnish/core/derive/type/styles';
 import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import { sitePage } from '@garnish/core/proof/site';
 import { ROOT_PX } from '@garnish/core/type/fluid';
-import {
-  lazy,
-  Suspense,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useState,
-  type RefObject,
-} from 'react';
+import { Suspense, useEffect, useLayoutEffect, useMemo, useState, type RefObject } from 'react';
 import { createPortal } from 'react-dom';
+import { lazyPart } from '../ui/patient.ts';
 import { usePreferences } from '../ui/preferences.ts';
 import { useShown, useStore, useSystem } from '../system/system-context.ts';
 import { liveSheet, type LiveSheet } from './live-sheet.ts';
@@ -24,7 +17,7 @@ import { outOfSight, RESTING, type OutOfSight } from './out-of-sight.ts';
 import { madeOfNames } from './made-of-names.ts';
 import { renderNode } from './render.tsx';
 
-const ShownParts = lazy(() => import('./shown-parts.tsx'));
+const ShownParts = lazyPart(() => import('./shown-parts.tsx'));
 
 interface Page {
   readonly document: Document;
@@ -101,6 +94,7 @@ const toBeginning = ({ document }: Page): void => {
 
 interface FrameProps {
   readonly frame: RefObject<HTMLIFrameElement | null>;
+  readonly title?: string;
   readonly theme: 'light' | 'dark';
   readonly editing: boolean;
   readonly widthPx: number;
@@ -156,7 +150,16 @@ function Simulation({ page }: { readonly page: Page }) {
  * The proof itself: a frame with a real viewport width that shows the home page with the exported
  * style sheet, rule by rule.
  */
-export function Frame({ frame, theme, editing, widthPx, heightPx, scale, onReady }: FrameProps) {
+export function Frame({
+  frame,
+  title = 'Proof',
+  theme,
+  editing,
+  widthPx,
+  heightPx,
+  scale,
+  onReady,
+}: FrameProps) {
   const [page, setPage] = useState<Page>();
   useLayoutEffect(() => {
     page?.document.documentElement.setAttribute('data-theme', theme);
@@ -170,7 +173,7 @@ export function Frame({ frame, theme, editing, widthPx, heightPx, scale, onReady
       <iframe
         ref={frame}
         src="/proof/"
-        title="Proof"
+        title={title}
         className="block origin-top-left border-0 bg-white"
         style={{ width: widthPx, height: heightPx / scale, transform: `scale(${scale})` }}
         onLoad={(event) => setPage(prepare(event.currentTarget))}

@@ -1,116 +1,74 @@
 import { useModes, useProofTheme } from '../system/proof-theme.ts';
 import { Maximize2, Minimize2 } from 'lucide-react';
-import type { Mode } from '@garnish/core/system/document';
-import type { View } from '../system/views.ts';
 import { ROOT_PX } from '@garnish/core/type/fluid';
-import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import {
   heldWidth,
+  MOST_BESIDE,
   NARROWEST_PROOF,
   setPreferences,
   usePreferences,
   WIDEST_PROOF,
   type Preferences,
 } from '../ui/preferences.ts';
-import { decisionAddress } from '../findings/address.ts';
-import { useStore, useSystem, useSystemLater } from '../system/system-context.ts';
+import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { handle } from '../ui/handle.ts';
 import { NumberField } from '../ui/number-field.tsx';
-import { decisionOf, tokensOf } from './elements.ts';
 import { useLayoutFindings } from './use-layout-findings.ts';
 import { Frame } from './frame.tsx';
 import { PageChoice } from './page-choice.tsx';
 import { Marks } from './marks.tsx';
+import { lazyPart } from '../ui/patient.ts';
 import { setPageInFrame } from './page-in-frame.ts';
 import { Ruler } from './ruler.tsx';
 import { filterFor, SeenFilters } from './seen.tsx';
+import { usePointing } from './use-pointing.ts';
 import { useMeasured } from './use-measured.ts';
+import { sideBySide } from './side-by-side.ts';
 import { useWriting } from './use-writing.ts';
 
 /** What comes when somebody asks for it: nobody else waits for these. */
-const ShapingBar = lazy(() => import('./shaping-bar.tsx'));
-const Drawn = lazy(() => import('./drawn.tsx'));
-const DrawnGrid = lazy(() => import('./drawn-grid.tsx'));
-const DrawnSpaces = lazy(() => import('./drawn-spaces.tsx'));
-const Reader = lazy(() => import('./reader.tsx'));
-const Uses = lazy(() => import('./uses.ts'));
-const Following = lazy(() => import('./following.tsx'));
+const ShapingBar = lazyPart(() => import('./shaping-bar.tsx'));
+const Drawn = lazyPart(() => import('./drawn.tsx'));
+const DrawnGrid = lazyPart(() => import('./drawn-grid.tsx'));
+const DrawnSpaces = lazyPart(() => import('./drawn-spaces.tsx'));
+const Reader = lazyPart(() => import('./reader.tsx'));
+const Uses = lazyPart(() => import('./uses.ts'));
+const Layers = lazyPart(() => import('./layers.tsx'));
+const Beside = lazyPart(() => import('./beside.tsx'));
+const Following = lazyPart(() => import('./following.tsx'));
 
-const NAMED = [375, 720, 1440] as const;
+const NAMED: readonly [number, ...number[]] = [375, 720, 1440];
+const NONE: readonly number[] = [];
+/** Room for the widths of the others above them, in px of the window. */
+const BESIDE_TOP_PX = 28;
 
-/** An element of a frame is of another window, and no instance of this one’s class. */
-const elementOf = (target: EventTarget | null): Element | undefined =>
-  target === null || !('matches' in target) ? undefined : (target as Element);
-
-/** What the nearest element that takes anything from tokens takes, with the values that they have now. */
-function saidOf(target: EventTarget | null, { derived }: View, theme: Mode): string | undefined {
-  for (
-    let element: Element | null = elementOf(target) ?? null;
-    element;
-    element = element.parentElement
-  ) {
-    const tokens = tokensOf(element, derived);
-    if (tokens.length > 0)
-      return tokens
-        .map((id) => {
-          const { css, reference } = derived.tokenById.get(id)?.values[theme] ?? {};
-          return `${id}: ${reference ?? css ?? ''}`;
-        })
-        .join('   ');
-  }
-  return undefined;
+/** Whether anything on the page was pointed at yet, or has had the focus. */
+function useFirstPointing(page: Document | undefined): boolean {
+  const [isPointed, setPointed] = useState(false);
+  useEffect(() => {
+    const point = (): void => setPointed(true);
+    page?.addEventListener('pointerover', point, { once: true });
+    page?.addEventListener('focusin', point, { once: true });
+    return () => {
+      page?.removeEventListener('pointerover', point);
+      page?.removeEventListener('focusin', point);
+    };
+  }, [page]);
+  return isPointed;
 }
 
-/** Listens to the page in the frame: names what is pointed at, leads to its decision by a click. */
-function usePointing(
-  page: Document | undefined,
-  editing: boolean,
-  theme: Mode,
-): string | undefined {
-  const navigate = useNavigate();
-  const store = useStore();
-  const [uses, setUses] = useState<string>();
+/** So long after the proof came it is used; what nobody waits for comes then, in ms. */
+const CALM_MS = 3000;
+
+/** Whether everything that somebody waits for has come. */
+function useCalm(): boolean {
+  const [isCalm, setCalm] = useState(false);
   useEffect(() => {
-    if (!page) return;
-    const point = (event: Event): void => setUses(saidOf(event.target, store.state().shown, theme));
-    const leave = (): void => setUses(undefined);
-    const click = (event: Event): void => {
-      event.preventDefault();
-      if (editing) return;
-      const element = elementOf(event.target);
-      const decision = element && decisionOf(element, store.state().shown.derived);
-      if (decision !== undefined) void navigate(decisionAddress(decision));
-    };
-    const forward = (event: KeyboardEvent): void => {
-      const { key, code, ctrlKey, metaKey, shiftKey, altKey } = event;
-      if (!ctrlKey && !metaKey) return;
-      // While words are typed on the page, their field goes back.
-      if (event.target instanceof Element && event.target.closest('[contenteditable]')) return;
-      document.dispatchEvent(
-        new KeyboardEvent('keydown', {
-          key,
-          code,
-          ctrlKey,
-          metaKey,
-          shiftKey,
-          altKey,
-          bubbles: true,
-        }),
-      );
-    };
-    page.addEventListener('pointerover', point);
-    page.documentElement.addEventListener('pointerleave', leave);
-    page.addEventListener('click', click);
-    page.addEventListener('keydown', forward);
-    return () => {
-      page.removeEventListener('pointerover', point);
-      page.documentElement.removeEventListener('pointerleave', leave);
-      page.removeEventListener('click', click);
-      page.removeEventListener('keydown', forward);
-    };
-  }, [page, navigate, editing, store, theme]);
-  return uses;
+    const timer = setTimeout(() => setCalm(true), CALM_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return isCalm;
 }
 
 /** Measures the page while the proof is there; shows nothing itself. */
@@ -182,10 +140,22 @@ export function Proof() {
   const [page, setPage] = useState<Document>();
   const frame = useRef<HTMLIFrameElement>(null);
   const room = useRef<HTMLDivElement>(null);
+  const [over, setOver] = useState<HTMLDivElement | null>(null);
   const { width: roomPx, height: roomHeightPx } = useMeasured(room);
-  const uses = usePointing(page, editing, theme);
+  const layer = useRef<Element>(undefined);
+  const stepTo = useCallback((element: Element | undefined): void => {
+    layer.current = element;
+  }, []);
+  usePointing(page, editing, layer);
+  const isPointed = useFirstPointing(page);
+  const isCalm = useCalm();
   useWriting(page, editing);
-  const scale = Math.min(1, roomPx / widthPx);
+  // Over the full window other widths stand beside it, all in one scale.
+  const beside = wide ? preferences.proofBeside : NONE;
+  const { scale, starts } = sideBySide([widthPx, ...beside], roomPx);
+  const topPx = beside.length > 0 ? BESIDE_TOP_PX : 0;
+  const heightPx = roomHeightPx - topPx;
+  const filter = filterFor(proofSeen, proofBlur * scale * (proofZoom / 100));
   // Zoom makes the page's own screen narrower, and everything on it larger.
   const zoom = proofZoom / 100;
   const pagePx = Math.round(widthPx / zoom);
@@ -196,6 +166,14 @@ export function Proof() {
   useEffect(() => () => setPageInFrame(undefined), []);
   const changed =
     proofRoot !== ROOT_PX || proofZoom !== 100 || proofSeen !== 'usual' || proofBlur > 0;
+  const said =
+    proofFonts !== 'arrived'
+      ? 'as before the fonts have come; choose “with its fonts” under Fonts, delivery'
+      : isTrying
+        ? 'tried, not taken: Enter takes it, Escape goes back'
+        : editing
+          ? 'click words to change them: Enter takes them, Escape goes back'
+          : '';
   const setWidth = (px: number): void => setPreferences({ proofWidth: heldWidth(px) });
 
   const [grab, setGrab] = useState({ x: 0, width: 0 });
@@ -242,6 +220,19 @@ export function Proof() {
             {named}
           </button>
         ))}
+        {wide && beside.length < MOST_BESIDE && (
+          <button
+            type="button"
+            title="The same page at another width beside this one"
+            className="min-h-6 px-1 text-quiet hover:text-base-content"
+            onClick={() => {
+              const next = NAMED.find((width) => width !== widthPx && !beside.includes(width));
+              setPreferences({ proofBeside: [...beside, next ?? NAMED[0]] });
+            }}
+          >
+            + width beside
+          </button>
+        )}
         {scale < 1 && <span className="text-quiet">shown at {Math.round(scale * 100)} %</span>}
         <span className="grow" />
         <button
@@ -293,9 +284,11 @@ export function Proof() {
         </button>
       </div>
       <LayoutFindings />
-      <Suspense>
-        <Uses />
-      </Suspense>
+      {isCalm && (
+        <Suspense>
+          <Uses />
+        </Suspense>
+      )}
       {asReader && (
         <Suspense>
           <Reader />
@@ -304,20 +297,19 @@ export function Proof() {
       <SeenFilters severity={proofSeverity / 100} />
       <Ruler widthPx={widthPx} onChange={setWidth} lengthPx={roomPx} />
       <div ref={room} className="relative min-h-0 flex-1">
+        {beside.length > 0 && <p className="figures pt-1 text-quiet">{widthPx} px</p>}
         <div
-          className="absolute inset-y-0 start-0 outline-1 outline-line"
-          style={{ width: widthPx * scale }}
+          ref={setOver}
+          className="absolute bottom-0 start-0 outline-1 outline-line"
+          style={{ width: widthPx * scale, top: topPx }}
         >
-          <div
-            className="h-full overflow-hidden"
-            style={{ filter: filterFor(proofSeen, proofBlur * scale * zoom) }}
-          >
+          <div className="h-full overflow-hidden" style={{ filter }}>
             <Frame
               frame={frame}
               theme={theme}
               editing={editing}
               widthPx={pagePx}
-              heightPx={roomHeightPx}
+              heightPx={heightPx}
               scale={scale * zoom}
               onReady={ready}
             />
@@ -346,18 +338,36 @@ export function Proof() {
             }}
           />
         </div>
+        {page && beside.length > 0 && (
+          <Suspense>
+            <Beside
+              page={page}
+              widths={beside}
+              starts={starts.slice(1)}
+              theme={theme}
+              heightPx={heightPx}
+              scale={scale}
+              zoom={zoom}
+              filter={filter}
+            />
+          </Suspense>
+        )}
       </div>
       <div className="flex items-center gap-x-3 pt-1">
-        <p className="figures min-h-5 min-w-0 grow truncate text-xs text-quiet" aria-live="off">
-          {uses ??
-            (proofFonts !== 'arrived'
-              ? 'as before the fonts have come; choose “with its fonts” under Fonts, delivery'
-              : isTrying
-                ? 'tried, not taken: Enter takes it, Escape goes back'
-                : editing
-                  ? 'click words to change them: Enter takes them, Escape goes back'
-                  : '')}
-        </p>
+        <div className="figures min-h-6 min-w-0 grow truncate text-xs text-quiet">
+          {said ||
+            (page && isPointed && !editing && (
+              <Suspense>
+                <Layers
+                  page={page}
+                  theme={theme}
+                  scale={scale * zoom}
+                  over={over}
+                  onLayer={stepTo}
+                />
+              </Suspense>
+            ))}
+        </div>
         {page && !editing && (
           <Suspense>
             <Following page={page} />

@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3-scale';
 import { handle } from '../ui/handle.ts';
 import { heldWidth, NARROWEST_PROOF, WIDEST_PROOF } from '../ui/preferences.ts';
 
@@ -10,9 +9,14 @@ interface RulerProps {
   readonly lengthPx: number;
 }
 
-/** All widths from 320 to 1600 px on one line; the mark is the present one. */
+/** From the narrowest width on, each twice the one before. */
+const OCTAVES = [320, 640, 1280, 2560, 5120];
+const BETWEEN = [400, 480, 560, 800, 960, 1120, 1600, 1920, 2240, 3200, 3840, 4480];
+
+/** All widths on one line, as far from each other as they differ in proportion; the mark is the present one. */
 export function Ruler({ widthPx, onChange, lengthPx }: RulerProps) {
-  const scale = scaleLinear([NARROWEST_PROOF, WIDEST_PROOF], [0, lengthPx]).clamp(true);
+  const octavePx = lengthPx / Math.log2(WIDEST_PROOF / NARROWEST_PROOF);
+  const xOf = (width: number): number => Math.log2(width / NARROWEST_PROOF) * octavePx;
   return (
     <div
       {...handle({
@@ -25,7 +29,8 @@ export function Ruler({ widthPx, onChange, lengthPx }: RulerProps) {
         fineStep: 1,
         jumps: true,
         valueAt: ({ clientX, currentTarget }) =>
-          scale.invert(clientX - currentTarget.getBoundingClientRect().left),
+          NARROWEST_PROOF *
+          2 ** ((clientX - currentTarget.getBoundingClientRect().left) / octavePx),
         onMove: (width) => onChange(heldWidth(width)),
       })}
       className="relative h-6 cursor-ew-resize touch-none"
@@ -33,17 +38,17 @@ export function Ruler({ widthPx, onChange, lengthPx }: RulerProps) {
     >
       <svg className="absolute inset-0 overflow-visible" width={lengthPx} height={24} aria-hidden>
         <line x1={0} x2={lengthPx} y1={12.5} y2={12.5} className="stroke-line-strong" />
-        {[320, 480, 640, 800, 960, 1120, 1280, 1440, 1600].map((tick) => (
+        {[...OCTAVES, ...BETWEEN].map((tick) => (
           <line
             key={tick}
-            x1={Math.round(scale(tick)) + 0.5}
-            x2={Math.round(scale(tick)) + 0.5}
+            x1={Math.round(xOf(tick)) + 0.5}
+            x2={Math.round(xOf(tick)) + 0.5}
             y1={13}
-            y2={tick % 320 === 0 ? 21 : 17}
+            y2={OCTAVES.includes(tick) ? 21 : 17}
             className="stroke-line-strong"
           />
         ))}
-        <path d={`M${scale(widthPx)} 20 l-6 -9 h12 z`} className="fill-primary" />
+        <path d={`M${xOf(widthPx)} 20 l-6 -9 h12 z`} className="fill-primary" />
       </svg>
     </div>
   );

@@ -14,7 +14,7 @@ import { sanitizedSvg } from '../ui/sanitized-svg.ts';
 import { breathe } from './measure-layout.ts';
 
 /** So long nothing has to have changed before tokens are counted, in ms: everything else comes first. */
-const SETTLE_MS = 3500;
+const SETTLE_MS = 1500;
 
 /** A page in a document that nothing shows, as the browser reads it. */
 function standingPage(node: ProofElement): StandingPage {

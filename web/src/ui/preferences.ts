@@ -4,7 +4,10 @@ import * as z from 'zod/mini';
 
 /** How narrow and how wide the proof can be, in px. */
 export const NARROWEST_PROOF = 320;
-export const WIDEST_PROOF = 1600;
+export const WIDEST_PROOF = 5120;
+
+/** So many widths stand beside the proof at most. */
+export const MOST_BESIDE = 2;
 
 /** A width of the proof, in whole px, within its limits. */
 export const heldWidth = (px: number): number =>
@@ -17,6 +20,10 @@ const schema = z.object({
   /** The first theme of the site where none was chosen. */
   proofTheme: z.enum(['first', 'light', 'dark']),
   wide: z.boolean(),
+  /** The widths beside that of the proof, over the full window. */
+  proofBeside: z
+    .array(z.number().check(z.gte(NARROWEST_PROOF), z.lte(WIDEST_PROOF)))
+    .check(z.maxLength(MOST_BESIDE)),
   /** Whether the proof stays where it is, whatever is being decided. */
   proofHeld: z.boolean(),
   /** Whether the words in the proof can be changed where they stand. */
@@ -44,6 +51,7 @@ function read(): Preferences {
     proofWidth: 720,
     proofTheme: 'first',
     wide: false,
+    proofBeside: [],
     proofHeld: false,
     editing: false,
     proofFonts: 'arrived',

@@ -1,11 +1,12 @@
 import { brief } from '@garnish/core/system/areas/brief';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { MOODS } from '@garnish/core/fonts/mood';
 import { LanguagesField, MoodField, NeedsField, setBrief } from '../../brief/brief-fields.tsx';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { lazyPart } from '../../ui/patient.ts';
 import { useView, Views } from '../../ui/views.tsx';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -153,7 +154,7 @@ function SiteView() {
   );
 }
 
-const PagesView = lazy(() => import('./pages-view.tsx'));
+const PagesView = lazyPart(() => import('./pages-view.tsx'));
 
 /** What the site is to do, and the pages that it does it with. */
 export default function BriefArea() {

@@ -5,7 +5,7 @@ import { forgetting } from '@garnish/core/system/breakpoints';
 import { inOrder, NARROW_SCREEN_PX } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useState } from 'react';
-import { setPreferences, usePreferences } from '../../ui/preferences.ts';
+import { heldWidth, setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem, useSystemLater } from '../../system/system-context.ts';
@@ -255,7 +255,7 @@ function Breakpoints() {
             <button
               type="button"
               className="min-h-7 min-w-8 justify-self-end text-quiet hover:text-base-content hover:underline"
-              onClick={() => setPreferences({ proofWidth: Math.min(1600, Math.max(320, width)) })}
+              onClick={() => setPreferences({ proofWidth: heldWidth(width) })}
             >
               see it
             </button>

@@ -30,7 +30,10 @@ test('a riverside cinema: four pages, prices from a spreadsheet, dark only, its 
   await expect(proof(page).getByRole('heading', { level: 1 })).toHaveText('Millrace Cinema');
   await expect(proof(page).locator('.logo svg')).toBeVisible();
   const choice = page.getByRole('combobox', { name: 'Page of the proof' });
-  await expect(choice.locator('option')).toHaveText(['Home', 'Program', 'Prices', 'Visit']);
+  await expect(choice.locator('option')).toHaveText([
+    ...['Home', 'Program', 'Prices', 'Visit'],
+    'Sheet of parts',
+  ]);
   const id = /systems\/([^/]+)/.exec(page.url())?.[1] ?? '';
 
   // By the keyboard: a section is moved, a page gets another one.

@@ -1,9 +1,10 @@
-import { viewAddresses } from '@garnish/core/system/areas';
+import { AREAS, viewAddresses } from '@garnish/core/system/areas';
 import {
   BRACKWATER,
   copyOf,
   documentOf,
   expect,
+  goOn,
   openArea,
   proof,
   saved,
@@ -318,8 +319,12 @@ test('at 320 px nothing scrolls sideways and every control of every view can be 
   test.slow();
   const id = await copyOf(request, BRACKWATER);
   await page.setViewportSize({ width: 320, height: 640 });
+  await page.goto(`/systems/${id}/brief`);
+  await expect(page.locator('main h2').first()).toBeAttached();
   for (const view of viewAddresses()) {
-    await page.goto(`/systems/${id}/${view}`);
+    await goOn(page, id, view);
+    const { name } = AREAS.find((area) => area.id === view.split('?')[0]) ?? { name: '' };
+    await expect(page.getByRole('heading', { level: 1, name, exact: true })).toBeAttached();
     await expect(page.locator('main h2').first()).toBeAttached();
     await expect.poll(() => page.evaluate(misfits), { message: view }).toEqual([]);
   }

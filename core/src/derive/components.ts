@@ -21,6 +21,7 @@ const COMPONENTS: Components = {
   button: {
     background: { from: ['color.action'], property: 'background-color' },
     ink: { from: ['color.action-ink'], property: 'color' },
+    'edge-width': line,
     corner: control,
   },
   'quiet-button': {

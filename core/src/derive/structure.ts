@@ -143,7 +143,8 @@ export const STRUCTURE: readonly StructureClass[] = [
       display: 'inline-flex',
       'align-items': 'center',
       'justify-content': 'center',
-      'border-width': '0',
+      // As high as the quiet button beside it; seen where colors are forced.
+      'border-color': 'transparent',
     },
   },
   {

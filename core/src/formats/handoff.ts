@@ -5,6 +5,7 @@ import { findingsOf, isAccepted } from '../checks/checks.ts';
 import { reasonName, inOrder, type StyleDocument } from '../system/document.ts';
 import { chosenFaces, faceWords } from '../system/faces.ts';
 import { fluidCss } from '../type/fluid.ts';
+import { modesOf } from '../system/themes.ts';
 import { placeName } from '../type/scale.ts';
 
 /** What Markdown takes for its own anywhere, and what it does at the beginning of a line. */
@@ -100,12 +101,11 @@ const aboutColor = ({ tokens: { sheet: naming } }: StyleDocument, derived: Deriv
   '## Color',
   '',
   ...table(
-    ['role', 'property', 'light', 'dark'],
+    ['role', 'property', ...modesOf(derived.themes)],
     [...derived.colors.values()].map(({ name, slug, colors }) => [
       plain(name),
       code(namedProperty(`--color-${slug}`, naming)),
-      code(colors.light),
-      code(colors.dark),
+      ...modesOf(derived.themes).map((mode) => code(colors[mode])),
     ]),
   ),
   '',

@@ -6,6 +6,7 @@ import { writeCss } from '../formats/css.ts';
 import { writeDtcg } from '../formats/dtcg.ts';
 import type { Patch } from './patch.ts';
 import { sampleDocument } from './sample.ts';
+import { writeHandoff } from '../formats/handoff.ts';
 import { THEMES, type Themes } from './themes.ts';
 
 const with_ = (themes: Themes): Patch =>
@@ -113,6 +114,32 @@ describe.each(THEMES)('%s', (themes) => {
     const modes = (quiet?.$extensions?.['app.garnish'] as { modes?: object } | undefined)?.modes;
     expect(Object.keys(modes ?? {})).toEqual(
       themes.endsWith('only') ? [] : [themes === 'dark first' ? 'light' : 'dark'],
+    );
+  });
+
+  test('rungs move in its own themes only', () => {
+    // A quiet that is wished where nothing reads has to move in each.
+    const near = ['light', 'dark'].map((mode) => ({
+      op: 'replace' as const,
+      path: `/color/roles/items/text/${mode}`,
+      value: { kind: 'near', ramp: 'brand', rung: 8 },
+    }));
+    const { assignment } = derive(sampleDocument([...near, ...with_(themes)]));
+    const moved = assignment.moves.filter(({ role }) => role === 'text').map(({ mode }) => mode);
+    expect(moved).toEqual(themes.endsWith('only') ? [themes.split(' ')[0]] : ['light', 'dark']);
+  });
+
+  test('the handoff has a column for each of its themes', () => {
+    const head = writeHandoff(document, derived)
+      .split('\n')
+      .find((line) => line.startsWith('| role | property |'));
+    expect(head).toBe(
+      {
+        'light and dark': '| role | property | light | dark |',
+        'light only': '| role | property | light |',
+        'dark only': '| role | property | dark |',
+        'dark first': '| role | property | dark | light |',
+      }[themes],
     );
   });
 });

@@ -9,6 +9,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useLocation, useSearchParams } from 'react-router';
 import { showPlace } from '../findings/spot.ts';
 import { showPage, useShownPage } from '../system/shown-page.ts';
+import type { View } from '../system/views.ts';
 import { useStore } from '../system/system-context.ts';
 import { setPreferences, usePreferences } from '../ui/preferences.ts';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
@@ -27,6 +28,19 @@ const isSeen = (element: Element): boolean => {
   return height > 0 && bottom > 0 && top < screen;
 };
 
+/** Another page of the site on which any of these tokens is used, by its id. */
+const pageWith = (
+  tokens: readonly string[],
+  { document: system, derived }: View,
+  but: string,
+): string | undefined =>
+  inOrder(system.content.pages).find(([id, { isOff }]) => {
+    if (id === but || isOff === true || tokens.length === 0) return false;
+    const there = document.implementation.createHTMLDocument('');
+    there.body.innerHTML = writeHtml(sitePage(system, derived, id), sanitizedSvg);
+    return elementsMadeOf(there, tokens, derived).length > 0;
+  })?.[0];
+
 interface FollowingProps {
   readonly page: Document;
 }
@@ -42,6 +56,7 @@ export default function Following({ page }: FollowingProps) {
   const [parameters] = useSearchParams();
   const [decision, setDecision] = useState<{ readonly paths: readonly string[] }>();
   const turned = useRef<typeof decision>(undefined);
+  const wentToSheet = useRef(false);
   const [places, setPlaces] = useState<readonly Element[]>([]);
   const [at, setAt] = useState(0);
   const named = parameters.get('at');
@@ -84,25 +99,42 @@ export default function Following({ page }: FollowingProps) {
   }, [named, area, view]);
 
   useEffect(() => {
+    if (shown !== SHEET_OF_PARTS) wentToSheet.current = false;
+  }, [shown]);
+
+  useEffect(() => {
     if (decision === undefined) return undefined;
     let frame = 0;
+    const turnTo = (there: string): void => {
+      wentToSheet.current = there === SHEET_OF_PARTS;
+      showPage(store.state().id, there);
+    };
     const look = (): void => {
       // The sheet of parts comes a moment after it was asked for.
       if (shown === SHEET_OF_PARTS && !page.querySelector('.sheet')) {
         frame = requestAnimationFrame(look);
         return;
       }
-      const { document: system, derived } = store.state().shown;
+      const { derived } = store.state().shown;
       const tokens = [
         ...new Set(decision.paths.flatMap((path) => tokensOfDecision(path, derived))),
       ];
+      // Where nobody chose the sheet of parts, a page of the site comes before it.
+      const turns = !isHeld && turned.current !== decision;
+      const better =
+        turns && wentToSheet.current && shown === SHEET_OF_PARTS
+          ? pageWith(tokens, store.state().shown, shown)
+          : undefined;
+      if (better !== undefined) {
+        turnTo(better);
+        return;
+      }
       const all = tokens.length === 0 ? [] : elementsMadeOf(page, tokens, derived);
       const here = all
         .filter((element) => element.getBoundingClientRect().height > 0)
         .sort(inPageOrder);
       setPlaces(here);
       // A page that somebody turned to stays: only a decision turns it, and once.
-      const turns = !isHeld && turned.current !== decision;
       if (here.length > 0) {
         // What is in sight already is near enough.
         const nearest = Math.max(0, here.findIndex(isSeen));
@@ -111,17 +143,10 @@ export default function Following({ page }: FollowingProps) {
         return;
       }
       if (!turns || tokens.length === 0) return;
-      // Another page has it: the proof turns there, and comes here again.
-      const other = inOrder(system.content.pages).find(([id, { isOff }]) => {
-        if (id === shown || isOff === true) return false;
-        const there = document.implementation.createHTMLDocument('');
-        there.body.innerHTML = writeHtml(sitePage(system, derived, id), sanitizedSvg);
-        return elementsMadeOf(there, tokens, derived).length > 0;
-      });
-      // What no page has stands on the sheet of parts.
-      const there = other?.[0] ?? SHEET_OF_PARTS;
+      // Another page has it: the proof turns there, and comes here again. What no page has stands on the sheet of parts.
+      const there = pageWith(tokens, store.state().shown, shown) ?? SHEET_OF_PARTS;
       if (there === shown) turned.current = decision;
-      else showPage(store.state().id, there);
+      else turnTo(there);
     };
     // The page is there by then, where the proof has just turned to it.
     frame = requestAnimationFrame(look);

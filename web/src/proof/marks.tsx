@@ -93,7 +93,7 @@ export function Marks({ page, findings, theme, scale, sheet, widthPx }: MarksPro
       cancelAnimationFrame(frame);
       clearTimeout(timer);
     };
-  }, [page, spot, shownPage]);
+  }, [page, spot, shownPage, widthPx, scale]);
 
   return (
     <div className="pointer-events-none absolute inset-0 [overflow-y:clip]">

@@ -48,6 +48,8 @@ function useFirstPointing(page: Document | undefined): boolean {
   const [isPointed, setPointed] = useState(false);
   useEffect(() => {
     const point = (): void => setPointed(true);
+    // What the hand rests on already is pointed at too.
+    if (page?.querySelector(':hover')) point();
     page?.addEventListener('pointerover', point, { once: true });
     page?.addEventListener('focusin', point, { once: true });
     return () => {

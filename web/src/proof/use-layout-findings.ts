@@ -15,7 +15,7 @@ import { breathe, measureLayout } from './measure-layout.ts';
 const SETTLE_MS = 600;
 const WIDE_PX = 1440;
 /** So much later the pages that nobody looks at are measured, in ms. */
-const OTHERS_MS = 2500;
+const OTHERS_MS = 5000;
 
 /** What was measured last, for whoever tells of it. */
 export interface LastMeasured {

@@ -41,6 +41,8 @@ interface Variable extends Choice {
   readonly candidates: readonly Candidate[];
 }
 
+const NOTHING_MOVES: ReadonlyMap<string, number> = new Map();
+
 const candidateOf = (rung: number, hex: Hex): Candidate => ({
   rung,
   luminance: relativeLuminance(hex),
@@ -186,13 +188,14 @@ const isOfFamily = (id: string): boolean =>
  * color of its own or in a share of another role is pinned. Where no neutral reads, pure white or black
  * is the last resort: one of the two reads on every color at AA. Exact: no other choice of rungs leaves
  * fewer pairs short, or as many with fewer moves; after that the states of each control are told apart.
- * Pairs that stay short are told.
+ * Pairs that stay short are told. In a mode that the site does not have, every wish stands.
  */
 export function assignRungs(
   roles: Roles,
   ramps: ReadonlyMap<string, DerivedRamp>,
   needs: readonly NeedPlan[],
   movable: Movable = 'wishes',
+  modes: readonly Mode[] = MODES,
 ): Assignment {
   const asked = needs.filter(
     ({ needed, color, on }) =>
@@ -240,8 +243,12 @@ export function assignRungs(
     }
     return rungs;
   };
-  const [light, dark] = MODES;
-  return { rungs: { light: rungsIn(light), dark: rungsIn(dark) }, moves, unsolved };
+  const [light, dark] = MODES.map((mode) => (modes.includes(mode) ? rungsIn(mode) : NOTHING_MOVES));
+  return {
+    rungs: { light: light ?? NOTHING_MOVES, dark: dark ?? NOTHING_MOVES },
+    moves,
+    unsolved,
+  };
 }
 
 /** The moves as decisions: every role stands on its rung by hand. */

@@ -1,4 +1,5 @@
 import { isOfSame, keptList, keptMap } from '../../same.ts';
+import { modesOf, themesOf } from '../../system/themes.ts';
 import type { StyleDocument } from '../../system/document.ts';
 import type { NeedPlan } from '../derived.ts';
 import { node } from '../graph.ts';
@@ -65,8 +66,10 @@ const asked = node(
       : now,
 );
 
-export const assignment = node('color: assignment', [roles, ramps, asked], (all, allRamps, needs) =>
-  assignRungs(all, allRamps, needs),
+export const assignment = node(
+  'color: assignment',
+  [roles, ramps, asked, ({ color }: StyleDocument) => themesOf({ color })],
+  (all, allRamps, wanted, themes) => assignRungs(all, allRamps, wanted, 'wishes', modesOf(themes)),
 );
 
 export const colors = node(

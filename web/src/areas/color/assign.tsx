@@ -2,7 +2,7 @@ import { titleOf } from '@garnish/core/checks/judge';
 import { assignRungs, movesPatch } from '@garnish/core/derive/color/assign';
 import type { Assignment, Move } from '@garnish/core/derive/derived';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
-import { MODES } from '@garnish/core/system/document';
+import { modesOf, themesOf } from '@garnish/core/system/themes';
 import { useEffect, useState } from 'react';
 import { useDecided, useStore } from '../../system/system-context.ts';
 
@@ -32,16 +32,17 @@ export function Assign() {
   useEffect(() => () => store.tryOut(undefined), [store]);
   const { document, derived } = decided;
   const { roles } = document.color;
+  const modes = modesOf(themesOf(document));
   const { moves, unsolved } = derived.assignment;
   // What was found speaks of the colors as they were then.
   const shown = found?.of === document.color ? found : undefined;
   const needOf = (id: string) => derived.needs.find((need) => need.id === id);
   const held = roles.order.flatMap((id) =>
-    MODES.filter((mode) => roles.items[id]?.[mode].kind === 'rung').map((mode) => ({ id, mode })),
+    modes.filter((mode) => roles.items[id]?.[mode].kind === 'rung').map((mode) => ({ id, mode })),
   );
   const look = (): void => {
     const plans = derived.needs.map((need) => ({ ...need, color: need.color.id, on: need.on.id }));
-    const assignment = assignRungs(roles, derived.ramps, plans, 'every rung');
+    const assignment = assignRungs(roles, derived.ramps, plans, 'every rung', modes);
     const own = assignment.moves.filter(
       ({ role, mode }) => roles.items[role]?.[mode].kind === 'rung',
     );
@@ -100,7 +101,7 @@ export function Assign() {
           <p role="status">
             {shown.moves.length === 0
               ? shown.unsolved.length === 0
-                ? 'Every text reads already, in light and in dark.'
+                ? `Every text reads already, in ${modes.join(' and in ')}.`
                 : 'No other rung helps while what is pinned stays.'
               : `${shown.moves.length} ${shown.moves.length === 1 ? 'role moves' : 'roles move'}, the fewest rungs that will do:`}
           </p>

@@ -1,3 +1,4 @@
+import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import { sectionsOf } from '@garnish/core/proof/texts';
 import type { Patch } from '@garnish/core/system/patch';
 import { jsonOf } from '@garnish/core/system/patch';
@@ -99,24 +100,30 @@ const movements = (page: Page, moved: Moved): Promise<readonly Movement[]> =>
     { by: moved.by, values: moved.values },
   );
 
-async function moving(browser: Browser, url: string): Promise<Row[]> {
+const choiceOf = (page: Page): Locator => page.getByRole('combobox', { name: 'Page of the proof' });
+
+/** Movements beside the home page of the demo, or beside its sheet of parts. */
+async function movingBeside(browser: Browser, url: string, shown: string): Promise<Row[]> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const base = await openSystem(page, url);
   const rows: Row[] = [];
+  const beside = shown === SHEET_OF_PARTS ? ' beside the sheet of parts' : '';
   for (const moved of MOVED) {
     await page.goto(`${base}/${moved.address}`);
     await moved.find(page).waitFor();
     await page.frameLocator('iframe[title="Proof"]').getByRole('heading', { level: 1 }).waitFor();
-    await page.waitForTimeout(3000);
+    await page.waitForTimeout(1000);
+    await choiceOf(page).selectOption(shown);
+    await page.waitForTimeout(6000);
     const found = await movements(page, moved);
     const [work, proof, bench] = (['work', 'proof', 'bench'] as const).map((part) =>
       median(found.map((movement) => movement[part])),
     ) as [number, number, number];
     const whole = median(found.map((one) => one.work + one.proof + one.bench));
     rows.push(
-      ms(`one movement of ${moved.name}: work`, work, '', 4),
+      ms(`one movement of ${moved.name}${beside}: work`, work, '', 4),
       ms(
-        `one movement of ${moved.name}: with style and layout`,
+        `one movement of ${moved.name}${beside}: with style and layout`,
         whole,
         `${proof.toFixed(1)} in the proof, ${bench.toFixed(1)} around it`,
         12,
@@ -125,6 +132,55 @@ async function moving(browser: Browser, url: string): Promise<Row[]> {
   }
   await page.close();
   return rows;
+}
+
+const moving = async (browser: Browser, url: string): Promise<Row[]> => [
+  ...(await movingBeside(browser, url, 'home')),
+  ...(await movingBeside(browser, url, SHEET_OF_PARTS)),
+];
+
+/** How long after a page was chosen it stands in the proof, laid out: of each page the median of several times. */
+async function turning(browser: Browser, url: string): Promise<Row[]> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await openSystem(page, url);
+  await page.waitForTimeout(6000);
+  const found = await choiceOf(page).evaluate(async (element) => {
+    const choice = element as HTMLSelectElement;
+    const frame =
+      document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]')?.contentDocument;
+    if (!frame) throw new Error('there is no proof');
+    const times = new Map<string, number[]>();
+    for (let round = 0; round < 7; round += 1)
+      for (const { value } of choice.options) {
+        // What is written on the page says which one it is.
+        const mark = value.startsWith('~')
+          ? '.sheet'
+          : `[data-section^="/content/pages/items/${value}/"]`;
+        if (frame.querySelector(mark)) continue;
+        await new Promise((resolve) => setTimeout(resolve, 400));
+        const started = performance.now();
+        choice.value = value;
+        choice.dispatchEvent(new Event('change', { bubbles: true }));
+        while (!frame.querySelector(mark)) await new Promise((resolve) => setTimeout(resolve));
+        frame.body.getBoundingClientRect();
+        const took = performance.now() - started;
+        // The first time fetches what the sheet is made with.
+        if (round > 0) times.set(value, [...(times.get(value) ?? []), took]);
+      }
+    return [...times];
+  });
+  await page.close();
+  const sheet = found.filter(([id]) => id === SHEET_OF_PARTS).map(([, times]) => median(times));
+  const others = found.filter(([id]) => id !== SHEET_OF_PARTS).map(([, times]) => median(times));
+  return [
+    ms(
+      'turning to another page of the demo, the slowest',
+      Math.max(...others),
+      `of ${others.length}`,
+      100,
+    ),
+    ms('turning to the sheet of parts', Math.max(...sheet), '', 100),
+  ];
 }
 
 /** What is held after many edits, as a share of what was held before them. */
@@ -279,7 +335,7 @@ async function measuring(page: Page, name: string, limit: number, isEach: boolea
   const [, elements = '0', widths = '', whole = '0'] =
     /(\d+) elements at ([\d, ]+) px, measured in (\d+) ms/.exec(text) ?? [];
   // All pages of the site are measured, each at every width.
-  const pages = page.getByRole('combobox', { name: 'Page of the proof' }).locator('option');
+  const pages = choiceOf(page).locator(`option:not([value="${SHEET_OF_PARTS}"])`);
   const parts = isEach ? await pages.count() : 1;
   const each = Number(whole) / Math.max(1, widths.split(',').length) / parts;
   return [
@@ -323,7 +379,7 @@ async function pages(browser: Browser, url: string): Promise<Row[]> {
 export async function browserRows(only: readonly string[] = []): Promise<readonly Row[]> {
   const server = await demoServer('bench');
   const browser = await launch();
-  const parts = { moving, memory, list, pages } as const;
+  const parts = { moving, turning, memory, list, pages } as const;
   const rows: Row[] = [];
   try {
     for (const [name, part] of Object.entries(parts))

@@ -1,6 +1,6 @@
 import { isOfSame, keptList, keptMap } from '../../same.ts';
 import { modesOf, themesOf } from '../../system/themes.ts';
-import type { StyleDocument } from '../../system/document.ts';
+import type { Part, StyleDocument } from '../../system/document.ts';
 import type { NeedPlan } from '../derived.ts';
 import { node } from '../graph.ts';
 import { ruleNode, tokenNode } from '../parts.ts';
@@ -110,13 +110,36 @@ const named = node(
   keptMap,
 );
 
-const namedPairs = node('color: names of the pairs', [pairs], (all) =>
-  all.map(({ style, part, color: own, on }) => ({
-    style: { id: style.id, slug: style.slug },
-    part,
-    color: { id: own.id, slug: own.slug },
-    on: { id: on.id, slug: on.slug },
-  })),
+interface NamedPair {
+  readonly style: NamedRole;
+  readonly part: Part;
+  readonly color: NamedRole;
+  readonly on: NamedRole;
+}
+
+const isSameName = (one: NamedRole, other: NamedRole): boolean =>
+  one.id === other.id && one.slug === other.slug;
+
+const isSamePair = (one: NamedPair, other: NamedPair | undefined): boolean =>
+  one.part === other?.part &&
+  isSameName(one.style, other.style) &&
+  isSameName(one.color, other.color) &&
+  isSameName(one.on, other.on);
+
+const namedPairs = node(
+  'color: names of the pairs',
+  [pairs],
+  (all): readonly NamedPair[] =>
+    all.map(({ style, part, color: own, on }) => ({
+      style: { id: style.id, slug: style.slug },
+      part,
+      color: { id: own.id, slug: own.slug },
+      on: { id: on.id, slug: on.slug },
+    })),
+  (before, now) =>
+    before?.length === now.length && before.every((one, index) => isSamePair(one, now[index]))
+      ? before
+      : now,
 );
 
 export const colorRules = ruleNode('color: rules', [named, namedPairs], deriveColorRules);

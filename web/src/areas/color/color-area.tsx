@@ -24,9 +24,10 @@ const SHOWN: Readonly<Record<ViewId, () => React.JSX.Element>> = {
 
 /** Colors in, ramps out; roles for light and dark; every color judged where it stands. */
 export default function ColorArea() {
-  const findings = useSystem((state) => state.findings);
+  const short = useSystem(
+    ({ findings }) => findings.filter(({ id }) => id.startsWith('contrast:')).length,
+  );
   const [view, open] = useView(VIEWS);
-  const short = findings.filter(({ id }) => id.startsWith('contrast:')).length;
   const Shown = SHOWN[view];
   return (
     <Bench title="Color" key={view} margin={view === 'palette' || view === 'contrast'}>

@@ -9,6 +9,7 @@ import {
   openArea,
   proof,
   saved,
+  setWidth,
   test,
 } from './garnish.ts';
 
@@ -195,4 +196,46 @@ test('the proof turns to where a decision is used, goes through its places, and 
   await goOn(page, id, 'color?at=%2Fcolor%2Fveils%2Fitems%2Festuary');
   await expect(page.getByRole('group', { name: 'Picture estuary' })).toBeVisible();
   await expect(choice).toHaveValue('booking');
+});
+
+test('sections are dragged by hand, stand on a surface and take some columns, as drawn and as exported', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const before = (await documentOf(request, id)).content.pages.items['home']?.sections.order ?? [];
+  await openArea(page, id, 'brief?view=pages');
+  const list = page.getByRole('grid', { name: 'Sections of Home' });
+  const rows = list.getByRole('row');
+  await expect(rows.first()).toContainText('Opening');
+  await rows.first().dragTo(rows.nth(2), {
+    sourcePosition: { x: 14, y: 14 },
+    targetPosition: { x: 40, y: 26 },
+  });
+  await expect(rows.nth(2)).toContainText('Opening');
+  const [first, second, third] = before;
+  await expect(async () => {
+    const { order } = (await documentOf(request, id)).content.pages.items['home']?.sections ?? {};
+    expect(order?.slice(0, 3)).toEqual([second, third, first]);
+  }).toPass();
+  // A ground of its own, and eight of the twelve columns.
+  await list.getByRole('button', { name: /^Questions / }).click();
+  const ground = page.getByRole('group', { name: 'Ground of the section' });
+  await ground.getByRole('button', { name: 'surface' }).click();
+  const panel = proof(page).locator('.ground.on-surface:has(.questions)');
+  await expect(panel).toHaveCount(1);
+  await page.getByRole('button', { name: 'Limit its width' }).click();
+  await setWidth(page, 1440);
+  await expect(panel.locator('.span-8')).toHaveCount(1);
+  const share = await panel.evaluate((one) => {
+    const grid = one.querySelector('.grid')?.getBoundingClientRect().width ?? 0;
+    return (one.querySelector('.span-8')?.getBoundingClientRect().width ?? 0) / grid;
+  });
+  expect(share).toBeGreaterThan(0.6);
+  expect(share).toBeLessThan(0.7);
+  const fill = await panel.evaluate((one) => getComputedStyle(one).backgroundColor);
+  const page1 = await proof(page)
+    .locator('.site')
+    .evaluate((one) => getComputedStyle(one).backgroundColor);
+  expect(fill).not.toBe(page1);
 });

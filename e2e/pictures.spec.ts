@@ -87,3 +87,10 @@ test('links of the navigation get links under them, and lose them as a whole', a
   await expect(group).toHaveCount(0);
   await expect(proof(page).locator('.site-nav .nav-link')).toHaveCount(4);
 });
+
+test('the logo that the site has is sampled without a file', async ({ page, request }) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'color');
+  await page.getByRole('button', { name: 'Sample the site’s logo' }).click();
+  await expect(page.getByRole('list', { name: 'Colors of the logo.svg' })).toBeVisible();
+});

@@ -82,6 +82,7 @@ export const STRUCTURE: readonly StructureClass[] = [
     markup: `<a class="nav-link" href="/times">Times</a>`,
     text: 'label',
     own: LINK,
+    inside: { '& > .icon': { 'margin-inline-end': '0.4em' } },
   },
   {
     name: 'site-main',

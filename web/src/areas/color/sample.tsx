@@ -24,8 +24,10 @@ const percent = (share: number): string =>
 /** Colors out of a logo or a picture: dropped, pasted or chosen, each taken with a click. */
 export const Sample = memo(function Sample() {
   const store = useStore();
-  const decided = useDecidedLater(['color']);
-  const { sources } = decided.document.color;
+  const decided = useDecidedLater(['color', 'layout']);
+  const { color, layout } = decided.document;
+  const { sources } = color;
+  const logo = layout.logo.light;
   const [found, setFound] = useState<Found>();
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
@@ -91,6 +93,15 @@ export const Sample = memo(function Sample() {
       onFiles={([file]) => read(file)}
     >
       {' '}
+      {logo !== undefined && (
+        <button
+          type="button"
+          className="act"
+          onClick={() => read(new File([logo], 'the logo.svg', { type: 'image/svg+xml' }))}
+        >
+          Sample the site’s logo
+        </button>
+      )}{' '}
       <span className="text-xs text-quiet">{busy ? 'looking …' : 'or drop or paste one'}</span>
       {problem !== undefined && (
         <p role="alert" className="text-error">

@@ -16,6 +16,10 @@ import { readDocument, upgradePatch } from './upgrade.ts';
 import { validate } from './validate.ts';
 
 const document = sampleDocument();
+/** How far signs hung in the margin in the days of schema 3. */
+const HANGING: Patch = [
+  { op: 'replace', path: '/space/roles/items/hang/value/value', value: -0.45 },
+];
 
 const apply = (patch: Patch) => {
   const result = patched(document, patch);
@@ -276,7 +280,7 @@ describe('a stored document', () => {
       },
     };
     const read = readDocument(first);
-    expect(read).toEqual({ ok: true, document });
+    expect(read).toEqual({ ok: true, document: sampleDocument(HANGING) });
     expect(read.ok && derive(read.document).styles.get('label')?.family.id).toBe('archivo');
     expect(readDocument({ ...first, type: 3 })).toMatchObject({ ok: false });
   });

@@ -36,7 +36,7 @@ export const usualSpaceRoles = (steps: UsualSteps): Space['roles'] =>
       { name: 'target small', use: 'size', value: { kind: 'own', value: 1.75, unit: 'rem' } },
     ],
     ['bleed', { name: 'bleed', use: 'pull', value: { kind: 'minus', of: 'margin' } }],
-    ['hang', { name: 'hang', use: 'pull', value: em(-0.45) }],
+    ['hang', { name: 'hang', use: 'pull', value: em(-0.85) }],
   ]);
 
 export const usualSpace: Space = {

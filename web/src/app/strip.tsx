@@ -27,7 +27,7 @@ function Letters({ family, weight }: FontChoice) {
 function Faces() {
   const fonts = useSystem((state) => state.decided.document.fonts);
   return (
-    <span className="flex items-baseline gap-1 text-[1.75rem] leading-[1.2]">
+    <span className="flex items-baseline gap-1 text-[1.3rem] leading-[1.2] lg:text-[1.75rem]">
       {chosenFaces(fonts)
         .filter(({ narrow }) => !narrow)
         .map(({ face, choice }) => (

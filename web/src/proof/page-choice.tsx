@@ -11,7 +11,7 @@ export function PageChoice() {
   return (
     <select
       aria-label="Page of the proof"
-      className="select min-h-6 w-auto max-w-44 py-0 font-semibold"
+      className="select min-h-6 w-44 py-0 font-semibold"
       value={shown}
       onChange={(event) => showPage(store.state().id, event.currentTarget.value)}
     >

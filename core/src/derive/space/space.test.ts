@@ -120,7 +120,7 @@ describe('roles', () => {
     expect(cssOf('space.inset', role('inset', shrinking))).toBe('min(5em, 8%)');
     expect(cssOf('space.control-inline')).toBe('1.25em');
     expect(cssOf('space.control-block')).toBe('0.625em');
-    expect(cssOf('space.hang')).toBe('-0.45em');
+    expect(cssOf('space.hang')).toBe('-0.85em');
     expect(cssOf('space.bleed')).toBe('calc(-1 * var(--space-margin))');
   });
 

@@ -45,7 +45,7 @@ export const cards = kind({
     if (all.order.length === 0) return [];
     // A sign that hangs in the margin, so that the words after it keep to the edge.
     const hung: readonly ProofNode[] = hangs
-      ? [element('span', { class: 'pull-hang', 'aria-hidden': 'true' }, '+')]
+      ? [element('span', { class: 'pull-hang', 'aria-hidden': 'true' }, '+\u00a0')]
       : [];
     const [shape] = shapes;
     return [

@@ -110,15 +110,17 @@ function SiteView() {
           </div>
           <div data-decision="/brief/conformance">
             <span className="block text-quiet">contrast by WCAG 2.2</span>
-            <Choice
-              label="Conformance"
-              options={[
-                { value: 'AA', name: 'AA' },
-                { value: 'AAA', name: 'AAA' },
-              ]}
-              value={own.conformance}
-              onChange={(value) => setBrief(store, 'conformance', value, `conformance ${value}`)}
-            />
+            <div className="flex min-h-7 items-center">
+              <Choice
+                label="Conformance"
+                options={[
+                  { value: 'AA', name: 'AA' },
+                  { value: 'AAA', name: 'AAA' },
+                ]}
+                value={own.conformance}
+                onChange={(value) => setBrief(store, 'conformance', value, `conformance ${value}`)}
+              />
+            </div>
           </div>
           <div className="w-32">
             <DecidedNumber

@@ -83,10 +83,18 @@ const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'proof-1440',
+    name: 'parts',
     system: BRACKWATER,
     area: 'type',
-    preferences: { proofWidth: 1440, wide: true },
+    preferences: { proofWidth: 1240, wide: true },
+    act: (page) =>
+      page.getByRole('combobox', { name: 'Page of the proof' }).selectOption('Sheet of parts'),
+  },
+  {
+    name: 'widths',
+    system: BRACKWATER,
+    area: 'brief',
+    preferences: { proofWidth: 1440, proofBeside: [720, 375], wide: true },
   },
   {
     name: 'color-roles',
@@ -110,18 +118,6 @@ const VIEWS: readonly View[] = [
     act: async (page) => {
       await page.getByRole('table', { name: /^Lowest contrast/ }).waitFor();
       await page.getByRole('button', { name: 'without the veil' }).click();
-    },
-  },
-  {
-    name: 'color-displays',
-    system: BRACKWATER,
-    area: 'color?view=displays',
-    act: async (page) => {
-      await page.getByRole('button', { name: '4, e-paper with red' }).click();
-      await page.getByRole('button', { name: 'Show the proof' }).click();
-      await page.getByRole('img', { name: /^the proof in 4 colors/ }).waitFor();
-      await page.waitForTimeout(1500);
-      await page.getByRole('region', { name: 'Seen there' }).scrollIntoViewIfNeeded();
     },
   },
 ];

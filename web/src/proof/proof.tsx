@@ -11,6 +11,8 @@ import {
   WIDEST_PROOF,
   type Preferences,
 } from '../ui/preferences.ts';
+import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
+import { useShownPage } from '../system/shown-page.ts';
 import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { handle } from '../ui/handle.ts';
 import { NumberField } from '../ui/number-field.tsx';
@@ -136,7 +138,10 @@ export function Proof() {
   const preferences = usePreferences();
   const theme = useProofTheme();
   const modes = useModes();
-  const { proofWidth: widthPx, wide, editing, proofFonts } = preferences;
+  const { proofWidth: widthPx, wide, proofFonts } = preferences;
+  // The sheet of parts is made of decisions: nothing is written on it.
+  const isSheet = useShownPage() === SHEET_OF_PARTS;
+  const editing = preferences.editing && !isSheet;
   const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity, proofBlur } = preferences;
   const [asReader, setAsReader] = useState(false);
   const [page, setPage] = useState<Document>();
@@ -240,8 +245,13 @@ export function Proof() {
         <button
           type="button"
           aria-pressed={editing}
-          title="Change the words in the proof where they stand"
-          className="min-h-6 px-1 text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content"
+          disabled={isSheet}
+          title={
+            isSheet
+              ? 'The sheet of parts is made of the decisions; words are written on pages'
+              : 'Change the words in the proof where they stand'
+          }
+          className="min-h-6 px-1 text-quiet hover:text-base-content disabled:opacity-50 aria-pressed:font-semibold aria-pressed:text-base-content"
           onClick={() => setPreferences({ editing: !editing })}
         >
           write

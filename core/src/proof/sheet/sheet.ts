@@ -52,7 +52,7 @@ export function chapterOf(
   given: Given,
 ): ProofElement | undefined {
   const made = nodes(given);
-  const text = given.derived.styles.get('small');
+  const text = given.derived.styles.get('body');
   return made.length === 0
     ? undefined
     : element(

@@ -119,8 +119,8 @@ test('an article is pasted as HTML with scripts: its words come, nothing acts', 
     '<h1>Low water</h1><p onclick="parent.ran = true">The <b>slip</b> is dry.</p><script>parent.ran = true</script><ul><li>Ring first</li></ul>',
   );
   await expect(page.getByRole('status').filter({ hasText: '2 parts came in' })).toBeVisible();
-  await expect(proof(page).locator('article.prose')).toContainText('The slip is dry.');
-  await expect(proof(page).locator('article.prose .list li')).toHaveText(['Ring first']);
+  await expect(proof(page).locator('article.width-text')).toContainText('The slip is dry.');
+  await expect(proof(page).locator('article.width-text .list li')).toHaveText(['Ring first']);
   expect(await page.evaluate(() => 'ran' in globalThis)).toBe(false);
   await saved(page);
   expect(JSON.stringify((await documentOf(request, id)).content)).not.toContain('script');

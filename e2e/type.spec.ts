@@ -273,7 +273,7 @@ test('lines of real paragraphs have about as many characters as is said: within 
   await openArea(page, id, 'type');
   for (const width of [375, 720, 1440]) {
     await page.getByRole('button', { name: `${width} px wide` }).click();
-    const text = proof(page).locator('.prose p.type-body').first();
+    const text = proof(page).locator('.block.width-text p.type-body').first();
     await expect
       .poll(() => text.evaluate((element) => element.ownerDocument.documentElement.clientWidth))
       .toBe(width);
@@ -342,7 +342,7 @@ test('the column of the text is as wide as is said, whatever the unit of its wid
           .poll(
             () =>
               proof(page)
-                .locator('.prose p.type-body')
+                .locator('.block.width-text p.type-body')
                 .first()
                 .evaluate((element, limit) => {
                   const { width: wide } = element.getBoundingClientRect();

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { AREAS, areaOf, viewAddresses } from './areas.ts';
+import { AREAS, areaOf, placesOfView, viewAddresses } from './areas.ts';
 import type { Area } from './areas/area.ts';
 import { documentSchema } from './document.ts';
 import { valueAt } from './patch.ts';
@@ -28,6 +28,18 @@ test('the addresses of views name each view once', () => {
     LIST.reduce((sum, { views }) => sum + Math.max(1, views.length), 0),
   );
   for (const { id } of AREAS) expect(addresses.some((one) => one.startsWith(id))).toBe(true);
+});
+
+test('a view decides places of its own area; an area opens with its first view', () => {
+  for (const { id, views } of LIST)
+    for (const view of views) {
+      const places = placesOfView(id, view.id);
+      expect(places).toEqual(view.at);
+      for (const place of places) expect(areaOf(place)).toBe(id);
+    }
+  for (const { id, views } of LIST) expect(placesOfView(id, null)).toEqual(views[0]?.at ?? []);
+  expect(placesOfView('nowhere', null)).toEqual([]);
+  expect(placesOfView('color', '__proto__')).toEqual([]);
 });
 
 describe.each(LIST.map((area) => [area.id, area] as const))(

@@ -27,6 +27,14 @@ const boxOf = (page: Document, selector: string): Box | undefined => {
   return rect && rect.height > 0 ? rect : undefined;
 };
 
+/** Whether an element is on the screen as a whole, or begins on its upper half, or fills it. */
+const isInSight = (element: Element): boolean => {
+  const { top, bottom } = element.getBoundingClientRect();
+  const screen = element.ownerDocument.defaultView?.innerHeight ?? 0;
+  if (top < 0) return bottom >= screen;
+  return bottom <= screen || top < screen / 2;
+};
+
 /** Where each finding is seen on the page; those on the same spot share a mark. */
 function placed(
   page: Document,
@@ -83,7 +91,8 @@ export function Marks({ page, findings, theme, scale, sheet, widthPx }: MarksPro
   useEffect(() => {
     if (!spot) return;
     const target = page.querySelector(spot.selector);
-    target?.scrollIntoView({ block: 'center' });
+    // What is in sight stays where the eye has it.
+    if (target && !isInSight(target)) target.scrollIntoView({ block: 'center' });
     const frame = requestAnimationFrame(() => setShown(boxOf(page, spot.selector)));
     const timer = setTimeout(() => {
       setShown(undefined);

@@ -131,7 +131,7 @@ export const article = kind({
       {
         ...element(
           'article',
-          { class: 'block width-text prose' },
+          { class: 'block width-text' },
           ...(title === '' ? [] : [build.text('h2', 'h2', [title], `${at}/title`)]),
           ...(lead === '' ? [] : [build.text('p', 'lead', [lead], `${at}/lead`)]),
           ...each(parts, (own, id) => {

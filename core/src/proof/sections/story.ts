@@ -17,7 +17,7 @@ export const story = kind({
   }),
   nodes: ({ title, opening, text: said, aside, link }, at, { text }) => [
     block(
-      'width-text prose',
+      'width-text',
       text('h2', 'h3', [title], `${at}/title`),
       text('p', 'body', [
         wordsAt('strong', opening, `${at}/opening`),

@@ -14,7 +14,6 @@ export const SHEET_SETTING = `
 .sheet-content { display: grid; grid-template-columns: minmax(0, 1fr); gap: 40px; min-inline-size: 0; }
 @media (width >= 960px) { .sheet-chapter { grid-template-columns: 8.5rem minmax(0, 1fr); } }
 .sheet-caption { font-variant-numeric: tabular-nums; overflow-wrap: anywhere; }
-.sheet-value { opacity: 0.85; }
 .sheet-named { display: grid; gap: 8px; align-content: end; min-inline-size: 0; }
 .sheet-row { display: grid; gap: 16px; min-inline-size: 0; }
 .sheet-faces { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(100%, 20rem), 1fr)); gap: 40px; }

@@ -27,12 +27,12 @@ const boxOf = (page: Document, selector: string): Box | undefined => {
   return rect && rect.height > 0 ? rect : undefined;
 };
 
-/** Whether an element is on the screen as a whole, or begins on its upper half, or fills it. */
+/** Whether half of an element is on the screen, or it takes a third of it. */
 const isInSight = (element: Element): boolean => {
-  const { top, bottom } = element.getBoundingClientRect();
+  const { top, bottom, height } = element.getBoundingClientRect();
   const screen = element.ownerDocument.defaultView?.innerHeight ?? 0;
-  if (top < 0) return bottom >= screen;
-  return bottom <= screen || top < screen / 2;
+  const seen = Math.min(bottom, screen) - Math.max(top, 0);
+  return seen > 0 && seen >= Math.min(height / 2, screen / 3);
 };
 
 /** Where each finding is seen on the page; those on the same spot share a mark. */

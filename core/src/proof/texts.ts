@@ -57,31 +57,39 @@ interface Around {
   readonly insets: number;
 }
 
-function* textsIn(node: ProofNode, around: Around): Generator<SectionText> {
-  if (typeof node === 'string') return;
-  const { tag, role, content, attributes } = node;
-  const className = attributes['class'] ?? '';
+/** What a text in an element of some classes has around it. */
+function within(className: string, around: Around): Around {
   const width = WIDTH.exec(className)?.[1] ?? around.width;
-  const here = {
+  return {
     ...(width !== undefined && { width }),
     insets: around.insets + (INSET.test(className) ? 1 : 0),
   };
+}
+
+/** Adds the texts of a node to those that were found, from the top. */
+function findTexts(node: ProofNode, around: Around, found: SectionText[]): void {
+  if (typeof node === 'string') return;
+  const { tag, role, content, attributes } = node;
+  const className = attributes['class'];
+  const here = className === undefined ? around : within(className, around);
   if (role !== undefined)
-    yield {
+    found.push({
       role,
       words: wordsOf(node),
       ...here,
       ...(content !== undefined && { at: content }),
       isCell: tag === 'td',
       isEmphasized: hasTag(node, 'em'),
-    };
-  for (const child of node.children) yield* textsIn(child, here);
+    });
+  for (const child of node.children) findTexts(child, here, found);
 }
 
 /** The texts of a section, as its kind builds it; read once, as long as it stays what it is. */
 export const textsOfSection = once((own: PageSection): readonly SectionText[] => {
   const { nodes } = kindOf(own.kind);
-  return nodes(own as never, '', READING).flatMap((node) => [...textsIn(node, { insets: 0 })]);
+  const found: SectionText[] = [];
+  for (const node of nodes(own as never, '', READING)) findTexts(node, { insets: 0 }, found);
+  return found;
 });
 
 /** A text of the site, with the page and the section that it is on. */

@@ -1,10 +1,12 @@
 /** @jest-environment jsdom */
 import { derive } from '@garnish/core/derive/derive';
 import { classesIn, writeHtml, type ProofElement } from '@garnish/core/proof/node';
+import { madeOf } from '@garnish/core/proof/made-of';
 import { specimenRules } from '@garnish/core/proof/sheet/manners';
 import { sheetPage } from '@garnish/core/proof/sheet/sheet';
 import { sitePage } from '@garnish/core/proof/site';
 import { tokensStanding, type StandingPage } from '@garnish/core/proof/standing';
+import { propertyOf } from '@garnish/core/tokens/token';
 import { inOrder } from '@garnish/core/system/document';
 import { describe, expect, test } from '@jest/globals';
 import { demoSystems } from './demo.ts';
@@ -26,6 +28,29 @@ describe.each(demoSystems().map((system) => ({ name: system.name, system })))(
       const parts = read(sheetPage(system, derived, 'light'));
       const standing = tokensStanding([...pages, parts], derived);
       expect(ids.filter((id) => !standing.has(id))).toEqual([]);
+    });
+
+    test('says of every element of every page, the sheet of parts too, what it is made of: tokens that there are', () => {
+      const properties = new Set(derived.tokens.map(propertyOf));
+      const node = sheetPage(system, derived, 'light');
+      const own = { key: 'specimens', rules: specimenRules(classesIn(node)) };
+      const all = [
+        ...inOrder(system.content.pages).map(([id]) => sitePage(system, derived, id)),
+        node,
+      ];
+      let made = 0;
+      for (const one of all) {
+        const page = document.implementation.createHTMLDocument('');
+        page.body.innerHTML = writeHtml(one, (svg) => svg);
+        for (const element of page.querySelectorAll('*')) {
+          const found = madeOf<Element>(element, [...derived.rules, own], (name) =>
+            properties.has(name),
+          );
+          expect(found.unknown).toEqual([]);
+          made += found.properties.length;
+        }
+      }
+      expect(made).toBeGreaterThan(1500);
     });
 
     test('would have some without the sheet of parts', () => {

@@ -60,9 +60,9 @@ type Ways = Pick<Variable, 'costs' | 'candidates'>;
 
 /** The ways of a wish in a ramp, nearest first; the same for every role that wishes the same. */
 const waysIn = once((colors: readonly Hex[]) => {
-  const known = new Map<string, Ways>();
+  const known = new Map<number, Ways>();
   return (wish: number, isSurface: boolean, hasEnds: boolean): Ways => {
-    const key = `${wish} ${isSurface ? 'surface' : ''} ${hasEnds ? 'ends' : ''}`;
+    const key = wish * 4 + (isSurface ? 2 : 0) + (hasEnds ? 1 : 0);
     const before = known.get(key);
     if (before) return before;
     const reach = isSurface ? SURFACE_REACH : Infinity;
@@ -107,6 +107,9 @@ function variableOf(
   };
 }
 
+/** Every state of every control. */
+const STATES: ReadonlySet<string> = new Set(FAMILIES.flatMap((family) => statesOf(family)));
+
 /** How far the lightness of two states has to be apart: pressed goes on from pointed at. */
 const REST_TO_PRESSED = 2 * STATES_APART;
 
@@ -121,11 +124,14 @@ function statesApart(
   chosen: ReadonlyMap<string, number>,
 ): ReadonlyMap<string, number> {
   const result = new Map(chosen);
-  const states = new Set(FAMILIES.flatMap((family) => statesOf(family)));
   const pullsOf = new Map<string, Pull[]>();
   for (const pull of pulls)
     for (const id of pull.one === pull.other ? [pull.one] : [pull.one, pull.other])
-      if (states.has(id)) pullsOf.set(id, [...(pullsOf.get(id) ?? []), pull]);
+      if (STATES.has(id)) {
+        const own = pullsOf.get(id);
+        if (own) own.push(pull);
+        else pullsOf.set(id, [pull]);
+      }
   const wayOf = (id: string): number => chosen.get(id) ?? 0;
   for (const family of FAMILIES) {
     const [rest, hover, pressed] = statesOf(family).map((id) => variables.get(id));

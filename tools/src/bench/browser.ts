@@ -375,6 +375,19 @@ async function pages(browser: Browser, url: string): Promise<Row[]> {
   return [...home, ...long];
 }
 
+/** How fast the machine is just now: what no change of ours can change. */
+async function reference(browser: Browser, when: string): Promise<Row> {
+  const page = await browser.newPage();
+  const took = await page.evaluate(() => {
+    const started = performance.now();
+    let sum = 0;
+    for (let index = 0; index < 100_000_000; index += 1) sum = (sum * 31 + index) | 0;
+    return sum === 0 ? 0 : performance.now() - started;
+  });
+  await page.close();
+  return ms(`reference: a bare loop of 100 million steps, ${when}`, took, '');
+}
+
 /** What is measured in the browser; names choose among the parts. */
 export async function browserRows(only: readonly string[] = []): Promise<readonly Row[]> {
   const server = await demoServer('bench');
@@ -382,9 +395,11 @@ export async function browserRows(only: readonly string[] = []): Promise<readonl
   const parts = { moving, turning, memory, list, pages } as const;
   const rows: Row[] = [];
   try {
+    rows.push(await reference(browser, 'before'));
     for (const [name, part] of Object.entries(parts))
       if (only.length === 0 || only.includes(name))
         rows.push(...[await part(browser, server.url)].flat());
+    rows.push(await reference(browser, 'after'));
     return rows;
   } finally {
     await browser.close();

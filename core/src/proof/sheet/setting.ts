@@ -9,7 +9,7 @@ export const SHEET_SETTING = `
 .sheet-head > .logo { align-self: center; }
 .sheet-head > :last-child { margin-inline-start: auto; }
 .sheet-chapter { display: grid; grid-template-columns: minmax(0, 1fr); gap: 24px 40px; padding-block: 32px 64px; border-block-start: 1px solid color-mix(in srgb, currentcolor 30%, transparent); content-visibility: auto; contain-intrinsic-size: auto 40rem; overflow-clip-margin: 3rem; }
-.sheet .sheet-content { font-size: 15px; line-height: 1.4; }
+.sheet .sheet-content { font-size: 15px; line-height: 1.4; max-inline-size: none; }
 .sheet .sheet-of-components > .sheet-content { font-size: inherit; line-height: inherit; }
 .sheet-content { display: grid; grid-template-columns: minmax(0, 1fr); gap: 40px; min-inline-size: 0; }
 @media (width >= 960px) { .sheet-chapter { grid-template-columns: 8.5rem minmax(0, 1fr); } }

@@ -18,6 +18,7 @@ export const kestrelPages = (): readonly (readonly [string, SitePage])[] => [
         lead: 'It was last here when the hill had no road. Fifty minutes under the dome, then out to the telescopes if the sky holds.',
         primary: 'Book two seats',
         secondary: 'Other evenings',
+        isHigh: true,
       },
     ],
     [

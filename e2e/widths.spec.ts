@@ -99,4 +99,10 @@ test('pointing names the layers of an element; keys and clicks step outward, a c
   await layers.getByRole('button', { name: 'words' }).click();
   await expect(page.locator('[data-layer]')).toHaveCount(0);
   await expect(page.getByText('type.h4.size: scale.up-2')).toBeVisible();
+  // A field has these keys for itself: it takes a smaller step, and the layer stays.
+  const width = page.getByRole('spinbutton', { name: 'Width of the proof' });
+  const before = Number(await width.inputValue());
+  await width.press('Alt+ArrowUp');
+  await expect(width).toHaveValue(String(before + 1));
+  await expect(pressed).toHaveText('words');
 });

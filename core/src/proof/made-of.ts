@@ -27,7 +27,7 @@ export function weightOf(selector: string): number {
 }
 
 /** The selectors of a list: commas in brackets, parentheses and strings part nothing. */
-const partsOf = once(({ selector }: { readonly selector: string }): readonly string[] =>
+export const partsOf = once(({ selector }: { readonly selector: string }): readonly string[] =>
   (selector.match(/(?:"[^"]*"|\([^()]*\)|\[[^\]]*\]|[^,"([])+/g) ?? []).map((part) => part.trim()),
 );
 
@@ -77,7 +77,8 @@ export function declarationsOf<Self extends Asked<Self>>(
   return new Map([...won].map(([property, { value }]) => [property, value]));
 }
 
-const namesIn = (value: string): readonly string[] =>
+/** The custom properties that a value takes. */
+export const namesIn = (value: string): readonly string[] =>
   [...value.matchAll(/var\((--[\p{L}\p{N}_-]+)/gu)].map(([, name = '']) => name);
 
 /** What an element takes its look from. */

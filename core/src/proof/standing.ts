@@ -1,5 +1,6 @@
-import type { Derived, RuleGroup } from '../derive/derived.ts';
+import type { Derived, Rule, RuleGroup } from '../derive/derived.ts';
 import { propertyOf, type TokenJson } from '../tokens/token.ts';
+import { namesIn, partsOf } from './made-of.ts';
 
 /** A page that can be asked: a document of the DOM and each of its elements can. */
 export interface AskedPage {
@@ -15,14 +16,10 @@ export interface StandingPage {
 /** What something is in only for a moment: a rule for it stands where it can come to be. */
 const STATES = /::?(?:hover|active|visited|focus-visible|focus-within|focus|placeholder)/g;
 
-const withoutStates = (selector: string): string =>
-  selector
-    .split(',')
+const withoutStates = (rule: Rule): string =>
+  partsOf(rule)
     .map((part) => part.replaceAll(STATES, '').trim() || '*')
-    .join(',');
-
-const namesIn = (value: string): readonly string[] =>
-  [...value.matchAll(/var\((--[\p{L}\p{N}_-]+)/gu)].map(([, name = '']) => name);
+    .join(', ');
 
 /** The ids that a value of several parts is made of: `{color.line}`. */
 const idsIn = (json: TokenJson): readonly string[] =>
@@ -42,13 +39,12 @@ export function tokensStanding(
   const handedOn = new Map<string, string[]>();
   const found = new Set<string>();
   const open: string[] = [];
-  const groups = (own: RuleGroup): readonly RuleGroup[] => [...rules, own];
   const seen = new Set<unknown>();
   for (const { page, own } of pages)
-    for (const group of groups(own))
+    for (const group of [...rules, own])
       for (const rule of group.rules) {
         if (seen.has(rule)) continue;
-        if (page.querySelector(withoutStates(rule.selector)) === null) continue;
+        if (page.querySelector(withoutStates(rule)) === null) continue;
         seen.add(rule);
         for (const [property, value] of rule.declarations) {
           const names = namesIn(value);

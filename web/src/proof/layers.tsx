@@ -5,6 +5,7 @@ import { createPortal } from 'react-dom';
 import { useStore } from '../system/system-context.ts';
 import type { View } from '../system/views.ts';
 import { tokensOf } from './elements.ts';
+import { Framed, type Box } from './framed.tsx';
 import { elementOf } from './use-pointing.ts';
 
 const PARTS: ReadonlySet<string> = new Set(STRUCTURE.map(({ name }) => name));
@@ -38,12 +39,9 @@ function layersOf(target: Element, { derived }: View): readonly Layer[] {
   return found;
 }
 
-interface Box {
-  readonly top: number;
-  readonly left: number;
-  readonly width: number;
-  readonly height: number;
-}
+/** What has arrow keys with Alt for itself: fields take smaller steps by them, lists open and move. */
+const KEPT =
+  'input, select, textarea, [contenteditable], [role="slider"], [role="listbox"], [role="row"]';
 
 interface LayersProps {
   readonly page: Document;
@@ -90,9 +88,7 @@ export default function Layers({ page, theme, scale, over, onLayer }: LayersProp
       const by = { ArrowUp: 1, ArrowDown: -1 }[event.key];
       if (!event.altKey || event.ctrlKey || by === undefined || layers.length === 0) return;
       // Lists and fields of the window have these keys for themselves.
-      const own =
-        event.target instanceof Element && event.target.closest('main input, [role="row"]');
-      if (own) return;
+      if (elementOf(event.target)?.closest(KEPT)) return;
       event.preventDefault();
       setAt((now) => Math.min(layers.length - 1, Math.max(0, now + by)));
     };
@@ -144,21 +140,7 @@ export default function Layers({ page, theme, scale, over, onLayer }: LayersProp
         ))}
       </span>
       <span className="min-w-0 truncate">{values.join('   ')}</span>
-      {box &&
-        over &&
-        createPortal(
-          <div
-            className="pointer-events-none absolute outline-1 outline-offset-2 outline-primary outline-dashed"
-            data-layer
-            style={{
-              top: box.top * scale,
-              left: box.left * scale,
-              width: box.width * scale,
-              height: box.height * scale,
-            }}
-          />,
-          over,
-        )}
+      {box && over && createPortal(<Framed box={box} scale={scale} as="layer" />, over)}
     </span>
   );
 }

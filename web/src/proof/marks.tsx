@@ -4,18 +4,12 @@ import type { Finding } from '@garnish/core/checks/finding';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { decisionAddress } from '../findings/address.ts';
+import { Framed, type Box } from './framed.tsx';
 import { clearSpot, useSpot } from '../findings/spot.ts';
 
 interface Mark {
   readonly finding: Finding;
   readonly top: number;
-  readonly height: number;
-}
-
-interface Box {
-  readonly top: number;
-  readonly left: number;
-  readonly width: number;
   readonly height: number;
 }
 
@@ -121,18 +115,7 @@ export function Marks({ page, findings, theme, scale, sheet, widthPx }: MarksPro
           />
         </button>
       ))}
-      {shown && (
-        <div
-          className="absolute outline-2 outline-offset-4 outline-primary"
-          data-shown
-          style={{
-            top: shown.top * scale,
-            left: shown.left * scale,
-            width: shown.width * scale,
-            height: shown.height * scale,
-          }}
-        />
-      )}
+      {shown && <Framed box={shown} scale={scale} as="shown" />}
     </div>
   );
 }

@@ -48,7 +48,7 @@ export function widthLimitPx(
   return width?.bound === 'max' ? widthPx(width, context) : Infinity;
 }
 
-const widthSlugs = ({ widths }: Layout) =>
+export const widthSlugs = ({ widths }: Pick<Layout, 'widths'>) =>
   slugs(inOrder(widths).map(([id, { name }]) => [id, name]));
 export const pictureSlugs = ({ pictures }: Pick<Layout, 'pictures'>) =>
   slugs(inOrder(pictures).map(([id, { name }]) => [id, name]));

@@ -92,6 +92,13 @@ function partNodes(
   }
 }
 
+/** What an article begins with. */
+const FIRST_PARTS: readonly ArticlePart[] = [
+  { is: 'paragraph', text: 'Running text is what most people read.' },
+  { is: 'heading', level: 3, text: 'A first part' },
+  { is: 'bullets', lines: listed('One thing', 'Another thing') },
+];
+
 /** Running text at length: headings of all levels, lists, quotes, figures, code, footnotes. */
 export const article = kind({
   id: 'article',
@@ -101,19 +108,13 @@ export const article = kind({
   start: () => ({
     title: 'An article',
     lead: 'What it says, in one sentence.',
-    parts: listed<ArticlePart>(
-      { is: 'paragraph', text: 'Running text is what most people read.' },
-      { is: 'heading', level: 3, text: 'A first part' },
-      { is: 'bullets', lines: listed('One thing', 'Another thing') },
-    ),
+    parts: listed(...FIRST_PARTS),
   }),
   whole: () => ({
     title: 'An article',
     lead: 'What it says, in one sentence.',
     parts: listed<ArticlePart>(
-      { is: 'paragraph', text: 'Running text is what most people read.' },
-      { is: 'heading', level: 3, text: 'A first part' },
-      { is: 'bullets', lines: listed('One thing', 'Another thing') },
+      ...FIRST_PARTS,
       { is: 'heading', level: 4, text: 'A part of it' },
       { is: 'numbers', lines: listed('First this', 'Then that') },
       { is: 'quote', text: 'What somebody said about it.', source: 'Somebody, in May' },

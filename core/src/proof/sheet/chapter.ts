@@ -39,7 +39,7 @@ export function pxOver(px: (at: LengthAt) => number, { document: { type } }: Giv
   return least === most ? `${least} px` : `${least}${to}${most} px`;
 }
 
-/** The value of a token as the theme has it, where it is short enough to be read. */
+/** The value of a token as the theme has it; nothing where no single property holds it. */
 export const valueIn = ({ values }: Token, mode: Mode): string => values[mode].css ?? '';
 
 /** A part of the sheet that is no specimen. */

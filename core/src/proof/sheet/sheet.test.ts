@@ -141,6 +141,21 @@ describe('tokens that stand on pages', () => {
     expect(standingOn('<a class="fill-action">Go</a>')).toContain('color.action-hover');
   });
 
+  test('are those of a rule with a list in parentheses too, and of none that nothing answers to', () => {
+    const rules = [
+      { selector: ':is(.a, .b):hover', declarations: [['color', 'var(--color-text)']] },
+      { selector: '.c, .d', declarations: [['color', 'var(--color-quiet)']] },
+    ] as const;
+    const page = document.implementation.createHTMLDocument('');
+    page.body.innerHTML = '<p class="b"></p>';
+    const standing = tokensStanding([{ page, own: { key: 'own', rules } }], {
+      rules: [],
+      tokens: derived.tokens,
+    });
+    expect(standing).toContain('color.text');
+    expect(standing).not.toContain('color.quiet');
+  });
+
   test('have a text style where all its parts stand', () => {
     expect(standingOn('<p class="type-h3"></p>')).toContain('type.h3.style');
     expect(standingOn('<p></p>')).not.toContain('type.h3.style');

@@ -1,6 +1,7 @@
+import { pictureSlugs, widthSlugs } from '../../derive/space/layout.ts';
 import type { DerivedSpace } from '../../derive/derived.ts';
 import { inOrder } from '../../system/document.ts';
-import { slugs, type Token } from '../../tokens/token.ts';
+import type { Token } from '../../tokens/token.ts';
 import { element, type ProofElement } from '../node.ts';
 import {
   caption,
@@ -83,7 +84,7 @@ export const grid: Chapter = {
     const { layout } = given.document;
     const [range] = given.derived.grid.slice(-1);
     const columns = range?.grid.columns ?? 1;
-    const slugOf = slugs(inOrder(layout.widths).map(([id, { name }]) => [id, name]));
+    const slugOf = widthSlugs(layout);
     return [
       element(
         'div',
@@ -124,7 +125,7 @@ export const pictures: Chapter = {
     const { build, document, derived } = given;
     const { pictures: shapes } = document.layout;
     const [veil] = document.color.veils.order.flatMap((id) => build.veil(id) ?? []);
-    const slugOf = slugs(inOrder(shapes).map(([id, { name }]) => [id, name]));
+    const slugOf = pictureSlugs(document.layout);
     const tall = derived.tokenById.get('logo.height');
     const least = derived.tokenById.get('logo.least');
     const clear = derived.tokenById.get('logo.clear');

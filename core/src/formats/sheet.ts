@@ -24,52 +24,38 @@ export interface SheetBlock {
   readonly rules: readonly Pick<Rule, 'selector' | 'declarations'>[];
 }
 
-/** Declarations that were made: most tokens stay the same object while a slider moves one decision. */
-const declarations = new WeakMap<
-  TokenValue,
-  { readonly of: Token; readonly declaration: Declaration | undefined }
->();
-
 /** A value that is taken from another token names that one’s property, which is made of its id. */
 const written = ({ css, reference }: TokenValue): string | undefined =>
   css === undefined || reference === undefined
     ? css
     : `var(${propertyOfPath(reference.split('.'))})`;
 
-function declarationOf(token: Token, mode: Mode): Declaration | undefined {
-  const value = token.values[mode];
-  const known = declarations.get(value);
-  if (known?.of === token) return known.declaration;
-  const css = written(value);
-  const declaration = css === undefined ? undefined : ([propertyOf(token), css] as const);
-  declarations.set(value, { of: token, declaration });
-  return declaration;
-}
-
-const declared = (tokens: readonly Token[], mode: Mode): readonly Declaration[] =>
-  tokens.flatMap((token) => {
-    const declaration = declarationOf(token, mode);
-    return declaration === undefined ? [] : [declaration];
-  });
-
 /** A value that is taken from the same token in both modes changes with that token. */
 const sameInBoth = ({ values: { light, dark } }: Token): boolean =>
   light === dark ||
   (light.reference === dark.reference && (light.reference !== undefined || light.css === dark.css));
 
-/** Values for screens that show more than sRGB; the others keep those that stand before. */
-const wideDeclarations = (
-  tokens: readonly Token[],
-  mode: Mode,
-  first: Mode,
-): readonly Declaration[] =>
-  tokens.flatMap((token) => {
-    const { wide, reference } = token.values[mode];
-    const differs = mode === first || wide !== token.values[first].wide;
-    return wide === undefined || reference !== undefined || !differs
-      ? []
-      : [[propertyOf(token), wide] as const];
-  });
+/** What a token declares in a mode; on screens that show more than sRGB a value of its own. */
+type Declared = Readonly<Record<Mode, Declaration | undefined>>;
+
+/**
+ * All that a token declares; made once, as long as it stays what it is. `wide` stands beside what is declared
+ * for every screen.
+ */
+const declaredBy = once((token: Token) => {
+  const { light, dark } = token.values;
+  const property = propertyOf(token);
+  const of = (value: string | undefined): Declaration | undefined =>
+    value === undefined ? undefined : [property, value];
+  const wideOf = (value: TokenValue): Declaration | undefined =>
+    of(value.reference === undefined ? value.wide : undefined);
+  return {
+    usual: { light: of(written(light)), dark: of(written(dark)) } satisfies Declared,
+    wide: { light: wideOf(light), dark: wideOf(dark) } satisfies Declared,
+    isSame: sameInBoth(token),
+    isSameWide: light.wide === dark.wide,
+  };
+});
 
 const block = (
   key: string,
@@ -92,22 +78,29 @@ const tokenBlocks = once(({ key, tokens }: TokenGroup) => {
   const known = new Map<Themes, ReturnType<typeof make>>();
   const make = (themes: Themes) => {
     const [first, second] = modesOf(themes);
-    const differing =
-      second === undefined
-        ? []
-        : declared(
-            tokens.filter((token) => !sameInBoth(token)),
-            second,
-          );
-    const wide = second === undefined ? [] : wideDeclarations(tokens, second, first);
+    const own: Declaration[] = [];
+    const differing: Declaration[] = [];
+    const wideOwn: Declaration[] = [];
+    const wide: Declaration[] = [];
+    const add = (to: Declaration[], declaration: Declaration | undefined): void => {
+      if (declaration !== undefined) to.push(declaration);
+    };
+    for (const token of tokens) {
+      const said = declaredBy(token);
+      add(own, said.usual[first]);
+      add(wideOwn, said.wide[first]);
+      if (second === undefined) continue;
+      if (!said.isSame) add(differing, said.usual[second]);
+      if (!said.isSameWide) add(wide, said.wide[second]);
+    }
     const places = placesOfSecond(themes);
     return {
-      first: block(key, ':root', declared(tokens, first)),
+      first: block(key, ':root', own),
       second: places.flatMap(({ root, within }) =>
         block(`${key} in ${within ?? root}`, root, differing, within),
       ),
       wide: [
-        ...block(`${key} in wide gamut`, ':root', wideDeclarations(tokens, first, first), WIDE),
+        ...block(`${key} in wide gamut`, ':root', wideOwn, WIDE),
         ...places.flatMap(({ root, within }) =>
           block(`${key} in wide gamut, ${within ?? root}`, root, wide, wideWithin(within)),
         ),

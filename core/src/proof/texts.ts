@@ -11,9 +11,9 @@ export interface SectionText {
   readonly role: string;
   readonly words: string;
   /** Where its words stand, from the section on (of a site: in the document); nothing where they are none of it. */
-  readonly at?: string;
+  readonly at: string | undefined;
   /** The named width that limits its column. */
-  readonly width?: string;
+  readonly width: string | undefined;
   /** How many insets stand on either side of it. */
   readonly insets: number;
   /** Whether it is a cell of a table. */
@@ -24,13 +24,16 @@ export interface SectionText {
 
 const PICTURE = { name: 'picture', file: '0000000000000000.png', width: 16, height: 9 };
 
+const NO_ATTRIBUTES = {};
+
 /** Builds for reading: every text with its role, whatever the system looks like. */
 const READING: Build = {
-  text: (tag, role, children, content, className = '') => ({
-    ...element(tag, className === '' ? {} : { class: className }, ...children),
-    role,
-    ...(content !== undefined && { content }),
-  }),
+  text: (tag, role, children, content, className = '') => {
+    const attributes = className === '' ? NO_ATTRIBUTES : { class: className };
+    return content === undefined
+      ? { tag, attributes, children, role }
+      : { tag, attributes, children, role, content };
+  },
   ground: (tag, _, attributes, children) => element(tag, attributes, ...children),
   color: (id) => id,
   veil: (id) => ({ slug: id, picture: PICTURE }),
@@ -45,25 +48,28 @@ const READING: Build = {
 const INSET = /(?:^| )(?:hero-words|notice|card|alert|band|quotation)(?: |$)/;
 const WIDTH = /(?:^| )width-([\w-]+)/;
 
-const wordsOf = (node: ProofNode): string =>
-  typeof node === 'string' ? node : node.children.map(wordsOf).join('');
+function wordsOf(node: ProofNode): string {
+  if (typeof node === 'string') return node;
+  let words = '';
+  for (const child of node.children) words += wordsOf(child);
+  return words;
+}
 
 const hasTag = (node: ProofNode, tag: string): boolean =>
   typeof node !== 'string' &&
   ((node.tag === tag && wordsOf(node) !== '') || node.children.some((one) => hasTag(one, tag)));
 
-interface Around {
-  readonly width?: string;
-  readonly insets: number;
-}
+type Around = Pick<SectionText, 'width' | 'insets'>;
+
+const NOTHING_AROUND: Around = { width: undefined, insets: 0 };
 
 /** What a text in an element of some classes has around it. */
 function within(className: string, around: Around): Around {
-  const width = WIDTH.exec(className)?.[1] ?? around.width;
-  return {
-    ...(width !== undefined && { width }),
-    insets: around.insets + (INSET.test(className) ? 1 : 0),
-  };
+  const width = WIDTH.exec(className)?.[1];
+  const hasInset = INSET.test(className);
+  return width === undefined && !hasInset
+    ? around
+    : { width: width ?? around.width, insets: around.insets + (hasInset ? 1 : 0) };
 }
 
 /** Adds the texts of a node to those that were found, from the top. */
@@ -76,8 +82,9 @@ function findTexts(node: ProofNode, around: Around, found: SectionText[]): void 
     found.push({
       role,
       words: wordsOf(node),
-      ...here,
-      ...(content !== undefined && { at: content }),
+      at: content,
+      width: here.width,
+      insets: here.insets,
       isCell: tag === 'td',
       isEmphasized: hasTag(node, 'em'),
     });
@@ -88,7 +95,7 @@ function findTexts(node: ProofNode, around: Around, found: SectionText[]): void 
 export const textsOfSection = once((own: PageSection): readonly SectionText[] => {
   const { nodes } = kindOf(own.kind);
   const found: SectionText[] = [];
-  for (const node of nodes(own as never, '', READING)) findTexts(node, { insets: 0 }, found);
+  for (const node of nodes(own as never, '', READING)) findTexts(node, NOTHING_AROUND, found);
   return found;
 });
 
@@ -109,14 +116,20 @@ export const siteTexts = once(({ pages }: Pick<Content, 'pages'>): readonly Site
     .flatMap(([page, { sections }]) =>
       inOrder(sections)
         .filter(([, { isOff }]) => isOff !== true)
-        .flatMap(([section, own]) =>
-          textsOfSection(own).map((text) => ({
-            ...text,
+        .flatMap(([section, own]) => {
+          const path = sectionPath(page, section);
+          return textsOfSection(own).map((text): SiteText => ({
+            role: text.role,
+            words: text.words,
+            at: text.at === undefined ? undefined : `${path}${text.at}`,
+            width: text.width,
+            insets: text.insets,
+            isCell: text.isCell,
+            isEmphasized: text.isEmphasized,
             page,
             section,
-            ...(text.at !== undefined && { at: `${sectionPath(page, section)}${text.at}` }),
-          })),
-        ),
+          }));
+        }),
     ),
 );
 

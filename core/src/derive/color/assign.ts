@@ -3,7 +3,7 @@ import { oklabOf } from '../../color/oklab.ts';
 import { rgbOf, type Hex } from '../../color/srgb.ts';
 import { once } from '../../once.ts';
 import { FAMILIES } from '../../system/families.ts';
-import { MODES, type Mode, type StyleDocument } from '../../system/document.ts';
+import { MODES, type Mode, type Paint, type StyleDocument } from '../../system/document.ts';
 import type { Patch } from '../../system/patch.ts';
 import type { Assignment, DerivedRamp, Move, NeedPlan } from '../derived.ts';
 import { cheapest, type Choice, type Pull } from './cheapest.ts';
@@ -34,13 +34,13 @@ interface Candidate {
   readonly lightness: number;
 }
 
-interface Variable extends Choice {
-  readonly id: string;
-  readonly name: string;
-  readonly from: number;
+/** What a role can be painted in, nearest to its wish first, and what each costs. */
+interface Ways extends Choice {
   readonly candidates: readonly Candidate[];
 }
 
+/** Where a role is not there, nothing can be chosen. */
+const NO_WAYS: Ways = { costs: [0], candidates: [] };
 const NOTHING_MOVES: ReadonlyMap<string, number> = new Map();
 
 const candidateOf = (rung: number, hex: Hex): Candidate => ({
@@ -55,8 +55,6 @@ const candidatesOf = once((colors: readonly Hex[]): readonly Candidate[] =>
 );
 
 const LAST_CANDIDATES = LAST_RESORT.map(({ hex, rung }) => candidateOf(rung, hex));
-
-type Ways = Pick<Variable, 'costs' | 'candidates'>;
 
 /** The ways of a wish in a ramp, nearest first; the same for every role that wishes the same. */
 const waysIn = once((colors: readonly Hex[]) => {
@@ -84,34 +82,89 @@ const waysIn = once((colors: readonly Hex[]) => {
   };
 });
 
-function variableOf(
-  id: string,
-  role: Roles['items'][string],
-  ramps: ReadonlyMap<string, DerivedRamp>,
-  mode: Mode,
-  movable: Movable,
-  isSurface: boolean,
-  present: () => Hex,
-): Variable {
-  const paint = role[mode];
-  const free = paint.kind === 'near' || (paint.kind === 'rung' && movable === 'every rung');
-  const ramp = free ? ramps.get(paint.ramp) : undefined;
-  if (!free || !ramp)
-    return { id, name: role.name, from: 0, costs: [0], candidates: [candidateOf(0, present())] };
-  const ways = waysIn(colorsIn(ramp, mode));
-  return {
-    id,
-    name: role.name,
-    from: paint.rung,
-    ...ways(paint.rung, isSurface, ramp.id === NEUTRAL && !isSurface),
+/** The only way of a color that does not move; the same as long as it is the same color. */
+const pinnedIn = once((_paint: Paint) => {
+  let last: { readonly hex: Hex; readonly ways: Ways } | undefined;
+  return (hex: Hex): Ways => {
+    if (last?.hex !== hex) last = { hex, ways: { costs: [0], candidates: [candidateOf(0, hex)] } };
+    return last.ways;
   };
-}
-
-/** Every state of every control. */
-const STATES: ReadonlySet<string> = new Set(FAMILIES.flatMap((family) => statesOf(family)));
+});
 
 /** How far the lightness of two states has to be apart: pressed goes on from pointed at. */
 const REST_TO_PRESSED = 2 * STATES_APART;
+
+/** What belongs to a vivid color is no surface, even where text stands on it. */
+const isOfFamily = (id: string): boolean =>
+  FAMILIES.some((family) => id === family || id.startsWith(`${family}-`));
+
+/** What the needs ask of which roles, by their places in a list: made once, whatever the colors are. */
+interface Plan {
+  readonly ids: readonly string[];
+  /** Whether a role is a surface, which moves only if it has to. */
+  readonly surfaces: readonly boolean[];
+  readonly asked: readonly {
+    readonly need: NeedPlan;
+    readonly one: number;
+    readonly other: number;
+  }[];
+  /** The states of each control, by place, with the places in `asked` of what concerns two of them. */
+  readonly controls: readonly {
+    readonly rest: number;
+    readonly hover: State;
+    readonly pressed: State;
+  }[];
+}
+
+interface State {
+  readonly place: number;
+  readonly asked: readonly number[];
+}
+
+function planned(items: Roles['items'], needs: readonly NeedPlan[]): Plan {
+  const places = new Map<string, number>();
+  const placeOf = (id: string): number => {
+    const place = places.get(id) ?? places.size;
+    places.set(id, place);
+    return place;
+  };
+  const asked = needs
+    .filter(
+      ({ needed, color, on }) =>
+        needed > 0 && Object.hasOwn(items, color) && Object.hasOwn(items, on),
+    )
+    .map((need) => ({ need, one: placeOf(need.color), other: placeOf(need.on) }));
+  const grounds = new Set(asked.map(({ other }) => other));
+  for (const { one } of asked) grounds.delete(one);
+  const ids = [...places.keys()];
+  const state = (place: number): State => ({
+    place,
+    asked: asked.flatMap(({ one, other }, index) =>
+      one === place || other === place ? [index] : [],
+    ),
+  });
+  const controls = FAMILIES.flatMap((family) => {
+    const [rest, hover, pressed] = statesOf(family).map((id) => places.get(id));
+    return rest === undefined || hover === undefined || pressed === undefined
+      ? []
+      : [{ rest, hover: state(hover), pressed: state(pressed) }];
+  });
+  return {
+    ids,
+    surfaces: ids.map((id, place) => grounds.has(place) && !isOfFamily(id)),
+    asked,
+    controls,
+  };
+}
+
+/** The plan of some needs; the same until there are other roles. */
+const planOf = once((needs: readonly NeedPlan[]) => {
+  let last: { readonly items: Roles['items']; readonly plan: Plan } | undefined;
+  return (items: Roles['items']): Plan => {
+    if (last?.items !== items) last = { items, plan: planned(items, needs) };
+    return last.plan;
+  };
+});
 
 /**
  * The states of each control told from each other: pointed at and pressed move to the rungs nearest to
@@ -119,36 +172,32 @@ const REST_TO_PRESSED = 2 * STATES_APART;
  * for each control. One whose states cannot be told apart so stays as it is, which is a finding.
  */
 function statesApart(
-  variables: ReadonlyMap<string, Variable>,
+  { controls }: Plan,
+  variables: readonly Ways[],
   pulls: readonly Pull[],
-  chosen: ReadonlyMap<string, number>,
-): ReadonlyMap<string, number> {
-  const result = new Map(chosen);
-  const pullsOf = new Map<string, Pull[]>();
-  for (const pull of pulls)
-    for (const id of pull.one === pull.other ? [pull.one] : [pull.one, pull.other])
-      if (STATES.has(id)) {
-        const own = pullsOf.get(id);
-        if (own) own.push(pull);
-        else pullsOf.set(id, [pull]);
-      }
-  const wayOf = (id: string): number => chosen.get(id) ?? 0;
-  for (const family of FAMILIES) {
-    const [rest, hover, pressed] = statesOf(family).map((id) => variables.get(id));
-    if (!rest || !hover || !pressed) continue;
-    const lightness = (of: Variable, way: number): number => of.candidates[way]?.lightness ?? 0;
-    const here = lightness(rest, wayOf(rest.id));
-    const short = (one: number, other: number, least: number): number =>
-      Math.abs(one - other) < least ? ALIKE_COST : 0;
-    /** What a state costs by itself: its moves, and what does not read on it. */
-    const alone = (of: Variable, way: number): number =>
-      (pullsOf.get(of.id) ?? []).reduce(
-        (sum, { one, other, cost }) =>
-          sum + (one === of.id ? cost(way, wayOf(other)) : cost(wayOf(one), way)),
-        of.costs[way] ?? 0,
-      );
+  chosen: readonly number[],
+): readonly number[] {
+  const result = [...chosen];
+  const wayOf = (place: number): number => chosen[place] ?? 0;
+  const lightness = (place: number, way: number): number =>
+    variables[place]?.candidates[way]?.lightness ?? 0;
+  const short = (one: number, other: number, least: number): number =>
+    Math.abs(one - other) < least ? ALIKE_COST : 0;
+  /** What a state costs by itself: its moves, and what does not read on it. */
+  const alone = ({ place, asked }: State, way: number): number => {
+    let sum = variables[place]?.costs[way] ?? 0;
+    for (const index of asked) {
+      const pull = pulls[index];
+      if (pull)
+        sum +=
+          pull.one === place ? pull.cost(way, wayOf(pull.other)) : pull.cost(wayOf(pull.one), way);
+    }
+    return sum;
+  };
+  for (const { rest, hover, pressed } of controls) {
+    const here = lightness(rest, wayOf(rest));
     // Where the wishes differ and everything reads, nothing is cheaper.
-    const [wishedHover, wishedPressed] = [lightness(hover, 0), lightness(pressed, 0)];
+    const [wishedHover, wishedPressed] = [lightness(hover.place, 0), lightness(pressed.place, 0)];
     const isFine =
       alone(hover, 0) + alone(pressed, 0) === 0 &&
       short(here, wishedHover, STATES_APART) +
@@ -156,19 +205,21 @@ function statesApart(
         short(here, wishedPressed, REST_TO_PRESSED) ===
         0;
     if (isFine) {
-      result.set(hover.id, 0).set(pressed.id, 0);
+      result[hover.place] = 0;
+      result[pressed.place] = 0;
       continue;
     }
-    const pressedAlone = pressed.costs.map((_, way) => alone(pressed, way));
+    const ways = ({ place }: State): readonly number[] => variables[place]?.costs ?? [];
+    const pressedAlone = ways(pressed).map((_, way) => alone(pressed, way));
     let least = Infinity;
-    hover.costs.forEach((_, h) => {
+    ways(hover).forEach((_, h) => {
       const first = alone(hover, h);
       // What is added costs nothing at best.
       if (first >= least) return;
-      const one = lightness(hover, h);
+      const one = lightness(hover.place, h);
       const upToHover = first + short(here, one, STATES_APART);
       pressedAlone.forEach((second, p) => {
-        const other = lightness(pressed, p);
+        const other = lightness(pressed.place, p);
         const cost =
           upToHover +
           second +
@@ -176,16 +227,13 @@ function statesApart(
           short(here, other, REST_TO_PRESSED);
         if (cost >= least) return;
         least = cost;
-        result.set(hover.id, h).set(pressed.id, p);
+        result[hover.place] = h;
+        result[pressed.place] = p;
       });
     });
   }
   return result;
 }
-
-/** What belongs to a vivid color is no surface, even where text stands on it. */
-const isOfFamily = (id: string): boolean =>
-  FAMILIES.some((family) => id === family || id.startsWith(`${family}-`));
 
 /**
  * The rungs at which every pair of roles passes in both modes, as near as possible to those that were
@@ -203,50 +251,48 @@ export function assignRungs(
   movable: Movable = 'wishes',
   modes: readonly Mode[] = MODES,
 ): Assignment {
-  const asked = needs.filter(
-    ({ needed, color, on }) =>
-      needed > 0 && Object.hasOwn(roles.items, color) && Object.hasOwn(roles.items, on),
-  );
-  const grounds = new Set(asked.map(({ on }) => on));
-  for (const { color } of asked) grounds.delete(color);
-  for (const id of grounds) if (isOfFamily(id)) grounds.delete(id);
+  const plan = planOf(needs)(roles.items);
   const moves: Move[] = [];
   const unsolved: { need: NeedPlan; mode: Mode }[] = [];
+  const waysOf = (role: Roles['items'][string], mode: Mode, isSurface: boolean): Ways => {
+    const paint = role[mode];
+    const free = paint.kind === 'near' || (paint.kind === 'rung' && movable === 'every rung');
+    const ramp = free ? ramps.get(paint.ramp) : undefined;
+    return free && ramp
+      ? waysIn(colorsIn(ramp, mode))(paint.rung, isSurface, ramp.id === NEUTRAL && !isSurface)
+      : pinnedIn(paint)(paintedBy(roles, ramps, paint, mode).hex);
+  };
   const rungsIn = (mode: Mode): Map<string, number> => {
-    const variables = new Map<string, Variable>();
-    const variable = (id: string): Variable | undefined => {
-      const known = variables.get(id);
+    const variables = plan.ids.map((id, place) => {
       const role = roles.items[id];
-      if (known || !role) return known;
-      const present = (): Hex => paintedBy(roles, ramps, role[mode], mode).hex;
-      const made = variableOf(id, role, ramps, mode, movable, grounds.has(id), present);
-      variables.set(id, made);
-      return made;
-    };
-    const pulls = asked.flatMap((need): (Pull & { need: NeedPlan })[] => {
-      const one = variable(need.color);
-      const other = variable(need.on);
-      if (!one || !other) return [];
-      const cost = (first: number, second: number): number =>
-        ratioOfLuminances(
-          one.candidates[first]?.luminance ?? 0,
-          other.candidates[second]?.luminance ?? 0,
-        ) >= need.needed
-          ? 0
-          : UNSOLVED_COST;
-      return [{ one: need.color, other: need.on, cost, need }];
+      return role ? waysOf(role, mode, plan.surfaces[place] ?? false) : NO_WAYS;
     });
-    const chosen = statesApart(variables, pulls, cheapest(variables, pulls));
-    for (const { need, cost } of pulls)
-      if (cost(chosen.get(need.color) ?? 0, chosen.get(need.on) ?? 0) > 0)
+    const pulls = plan.asked.map(({ need: { needed }, one, other }): Pull => {
+      const [first, second] = [variables[one]?.candidates, variables[other]?.candidates];
+      return {
+        one,
+        other,
+        cost: (a, b) =>
+          ratioOfLuminances(first?.[a]?.luminance ?? 0, second?.[b]?.luminance ?? 0) >= needed
+            ? 0
+            : UNSOLVED_COST,
+      };
+    });
+    const chosen = statesApart(plan, variables, pulls, cheapest(variables, pulls));
+    plan.asked.forEach(({ need, one, other }, index) => {
+      if ((pulls[index]?.cost(chosen[one] ?? 0, chosen[other] ?? 0) ?? 0) > 0)
         unsolved.push({ need, mode });
+    });
     const rungs = new Map<string, number>();
-    for (const { id, name, from, candidates } of variables.values()) {
-      const to = candidates[chosen.get(id) ?? 0]?.rung ?? from;
-      if (to === from) continue;
+    plan.ids.forEach((id, place) => {
+      const role = roles.items[id];
+      const paint = role?.[mode];
+      const way = chosen[place] ?? 0;
+      if (way === 0 || !role || !(paint?.kind === 'near' || paint?.kind === 'rung')) return;
+      const to = variables[place]?.candidates[way]?.rung ?? paint.rung;
       rungs.set(id, to);
-      moves.push({ role: id, name, mode, from, to });
-    }
+      moves.push({ role: id, name: role.name, mode, from: paint.rung, to });
+    });
     return rungs;
   };
   const [light, dark] = MODES.map((mode) => (modes.includes(mode) ? rungsIn(mode) : NOTHING_MOVES));

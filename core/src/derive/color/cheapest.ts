@@ -5,46 +5,36 @@ export interface Choice {
 
 /** What two choices cost together, by the number of the way that each is chosen in. */
 export interface Pull {
-  readonly one: string;
-  readonly other: string;
+  /** The two choices, by their places in the list. */
+  readonly one: number;
+  readonly other: number;
   readonly cost: (one: number, other: number) => number;
 }
 
 /** A cost that depends on some choices: a value for every combination of their ways. */
 interface Factor {
-  readonly over: readonly string[];
+  readonly over: readonly number[];
   readonly values: Float64Array;
 }
 
 /** Larger tables are not made: one of the choices in them keeps its wish instead. */
 const MOST_VALUES = 300_000;
 
-const keyOf = (one: string, other: string): string => `${one}\u0000${other}`;
-
-/** The sets of choices that pull on each other, directly or through others. */
-function components(ids: readonly string[], pulls: readonly Pull[]): Set<string>[] {
-  const next = new Map(ids.map((id) => [id, new Set<string>()]));
-  for (const { one, other } of pulls) {
-    next.get(one)?.add(other);
-    next.get(other)?.add(one);
-  }
-  const seen = new Set<string>();
-  return ids.flatMap((start) => {
+/** The choices that pull on each other, directly or through others, each set together. */
+function components(
+  places: Iterable<number>,
+  neighbors: ReadonlyMap<number, ReadonlySet<number>>,
+): number[][] {
+  const seen = new Set<number>();
+  return [...places].flatMap((start) => {
     if (seen.has(start)) return [];
     const found = new Set([start]);
     // A set is gone through to its end, what joins meanwhile included.
-    for (const id of found) for (const other of next.get(id) ?? []) found.add(other);
-    for (const id of found) seen.add(id);
-    return [found];
+    for (const place of found) for (const other of neighbors.get(place) ?? []) found.add(other);
+    for (const place of found) seen.add(place);
+    return [[...found]];
   });
 }
-
-/** The place of a combination in the values of a factor. */
-const placeOf = (
-  { over }: Factor,
-  at: ReadonlyMap<string, number>,
-  size: (id: string) => number,
-): number => over.reduce((place, id) => place * size(id) + (at.get(id) ?? 0), 0);
 
 /**
  * The way of every choice so that all costs together are least, exactly. Looked for only around what clashes:
@@ -57,146 +47,155 @@ const placeOf = (
  * grow beyond 300,000 values, the choice with the most neighbors keeps its wish, and the rest is exact
  * given that.
  */
-export function cheapest(
-  choices: ReadonlyMap<string, Choice>,
-  pulls: readonly Pull[],
-): ReadonlyMap<string, number> {
-  const isOpen = (id: string): boolean => (choices.get(id)?.costs.length ?? 1) > 1;
-  const ways = new Map([...choices.keys()].map((id) => [id, 0]));
-  const wayOf = (id: string): number => ways.get(id) ?? 0;
-  const inside = new Set<string>();
+export function cheapest(choices: readonly Choice[], pulls: readonly Pull[]): readonly number[] {
+  const isOpen = choices.map(({ costs }) => costs.length > 1);
+  const ways = choices.map(() => 0);
+  const inside = new Set<number>();
   for (;;) {
     const before = inside.size;
     for (const { one, other, cost } of pulls)
-      if (cost(wayOf(one), wayOf(other)) > 0) {
-        if (isOpen(one)) inside.add(one);
-        if (isOpen(other)) inside.add(other);
+      if (cost(ways[one] ?? 0, ways[other] ?? 0) > 0) {
+        if (isOpen[one]) inside.add(one);
+        if (isOpen[other]) inside.add(other);
       }
     if (inside.size === before) return ways;
-    const own = pulls.filter(
-      ({ one, other }) =>
-        (inside.has(one) && (inside.has(other) || !isOpen(other))) ||
-        (inside.has(other) && !isOpen(one)),
-    );
-    const between = own.filter(({ one, other }) => inside.has(one) && inside.has(other));
-    for (const ids of components([...inside], between)) {
-      const mine = own.filter(({ one, other }) => ids.has(one) || ids.has(other));
-      for (const [id, way] of eliminate([...ids], choices, mine)) ways.set(id, way);
+    const neighbors = new Map([...inside].map((place) => [place, new Set<number>()]));
+    const own = pulls.filter(({ one, other }) => {
+      const [isOneIn, isOtherIn] = [inside.has(one), inside.has(other)];
+      if (isOneIn && isOtherIn) {
+        neighbors.get(one)?.add(other);
+        neighbors.get(other)?.add(one);
+      }
+      return (isOneIn && (isOtherIn || !isOpen[other])) || (isOtherIn && !isOpen[one]);
+    });
+    for (const places of components(inside, neighbors)) {
+      const these = new Set(places);
+      const mine = own.filter(({ one, other }) => these.has(one) || these.has(other));
+      for (const [place, way] of eliminate(places, choices, mine)) ways[place] = way;
     }
   }
 }
 
 /** The cheapest ways of some choices; others that pull on them have one way only. */
 function eliminate(
-  ids: readonly string[],
-  choices: ReadonlyMap<string, Choice>,
+  places: readonly number[],
+  choices: readonly Choice[],
   pulls: readonly Pull[],
-): Map<string, number> {
-  const frozen = new Set<string>();
-  const isFree = (id: string): boolean => free.has(id);
-  const free = new Set(ids);
-  const size = (id: string): number => (frozen.has(id) ? 1 : (choices.get(id)?.costs.length ?? 1));
+): Map<number, number> {
+  const sizes = new Map(places.map((place) => [place, choices[place]?.costs.length ?? 1]));
+  const size = (place: number): number => sizes.get(place) ?? 1;
   const alone = new Map(
-    ids.map((id) => [id, Float64Array.from(choices.get(id)?.costs ?? [0])] as const),
+    places.map((place) => [place, Float64Array.from(choices[place]?.costs ?? [0])]),
   );
-  let factors: Factor[] = [];
-  const joint = new Map<string, Pull[]>();
-  for (const pull of pulls) {
-    const { one, other, cost } = pull;
-    if (isFree(one) && isFree(other)) {
-      const key = keyOf(one, other);
-      joint.set(key, [...(joint.get(key) ?? []), pull]);
+  /** The choices that each is still tied to. */
+  const tied = new Map(places.map((place) => [place, new Set<number>()]));
+  const pairs = new Map<number, Factor>();
+  for (const { one, other, cost } of pulls) {
+    const [rows, columns] = [sizes.get(one), sizes.get(other)];
+    if (rows !== undefined && columns !== undefined && one !== other) {
+      const key = one * choices.length + other;
+      const values = pairs.get(key)?.values ?? new Float64Array(rows * columns);
+      for (let a = 0, at = 0; a < rows; a += 1)
+        for (let b = 0; b < columns; b += 1, at += 1) values[at] = (values[at] ?? 0) + cost(a, b);
+      pairs.set(key, { over: [one, other], values });
+      tied.get(one)?.add(other);
+      tied.get(other)?.add(one);
     } else {
-      const id = isFree(one) ? one : other;
-      const costs = alone.get(id) ?? new Float64Array();
+      const place = rows === undefined ? other : one;
+      const costs = alone.get(place) ?? new Float64Array();
       for (let way = 0; way < costs.length; way += 1)
-        costs[way] = (costs[way] ?? 0) + (id === one ? cost(way, 0) : cost(0, way));
+        costs[way] = (costs[way] ?? 0) + cost(place === one ? way : 0, place === other ? way : 0);
     }
   }
-  for (const own of joint.values()) {
-    const [first] = own;
-    if (!first) continue;
-    const { one, other } = first;
-    const [rows, columns] = [size(one), size(other)];
-    const values = new Float64Array(rows * columns);
-    for (const { cost } of own)
-      for (let a = 0; a < rows; a += 1)
-        for (let b = 0; b < columns; b += 1)
-          values[a * columns + b] = (values[a * columns + b] ?? 0) + cost(a, b);
-    factors.push({ over: [one, other], values });
-  }
-  const order: { id: string; over: readonly string[]; best: Uint8Array }[] = [];
-  const left = new Set(ids);
-  const neighborsOf = (id: string): string[] => {
-    const found = new Set(factors.filter(({ over }) => over.includes(id)).flatMap((f) => f.over));
-    found.delete(id);
-    return [...found];
+  let factors = [...pairs.values()];
+  const order: {
+    place: number;
+    over: readonly { place: number; size: number }[];
+    best: Uint8Array;
+  }[] = [];
+  const left = new Set(places);
+  /** How many combinations the neighbors of a choice have. */
+  const combinations = (place: number): number => {
+    let product = 1;
+    for (const other of tied.get(place) ?? []) product *= size(other);
+    return product;
   };
   while (left.size > 0) {
-    const ranked = [...left].map((id) => {
-      const over = neighborsOf(id);
-      return { id, over, values: over.reduce((product, other) => product * size(other), 1) };
-    });
-    const next = ranked.reduce((one, other) => (other.values < one.values ? other : one));
-    if (next.values * size(next.id) > MOST_VALUES) {
-      const widest = ranked.reduce((one, other) =>
-        other.over.length > one.over.length ? other : one,
-      );
-      factors = factors.map((factor) => atWish(factor, widest.id, size));
-      frozen.add(widest.id);
-      const first = alone.get(widest.id)?.[0] ?? 0;
-      alone.set(widest.id, Float64Array.of(first));
+    let next = -1;
+    let fewest = Infinity;
+    let widest = -1;
+    for (const place of left) {
+      const count = combinations(place);
+      if (count < fewest) [next, fewest] = [place, count];
+      if ((tied.get(place)?.size ?? 0) > (tied.get(widest)?.size ?? -1)) widest = place;
+    }
+    if (fewest * size(next) > MOST_VALUES) {
+      factors = factors.map((factor) => atWish(factor, widest, size));
+      for (const other of tied.get(widest) ?? []) tied.get(other)?.delete(widest);
+      sizes.set(widest, 1);
+      left.delete(widest);
       continue;
     }
-    const { id, over } = next;
-    const own = factors.filter((factor) => factor.over.includes(id));
-    const { values, best } = bestOf(id, over, own, alone.get(id) ?? new Float64Array(1), size);
-    factors = factors.filter((factor) => !factor.over.includes(id));
+    const over = [...(tied.get(next) ?? [])];
+    const own = factors.filter((factor) => factor.over.includes(next));
+    const { values, best } = bestOf(next, over, own, alone.get(next) ?? new Float64Array(1), size);
+    factors = factors.filter((factor) => !factor.over.includes(next));
     if (over.length > 0) factors.push({ over, values });
-    order.push({ id, over, best });
-    left.delete(id);
+    for (const other of over) {
+      const ties = tied.get(other);
+      ties?.delete(next);
+      for (const another of over) if (another !== other) ties?.add(another);
+    }
+    order.push({
+      place: next,
+      over: over.map((other) => ({ place: other, size: size(other) })),
+      best,
+    });
+    left.delete(next);
   }
-  const chosen = new Map<string, number>();
-  for (const { id, over, best } of order.reverse())
-    chosen.set(id, best[placeOf({ over, values: new Float64Array() }, chosen, size)] ?? 0);
+  const chosen = new Map(places.map((place) => [place, 0]));
+  for (const { place, over, best } of order.reverse()) {
+    const at = over.reduce((sum, other) => sum * other.size + (chosen.get(other.place) ?? 0), 0);
+    chosen.set(place, best[at] ?? 0);
+  }
   return chosen;
 }
 
-/** A factor in which one of its choices keeps its first way. */
-function atWish(factor: Factor, id: string, size: (id: string) => number): Factor {
-  const index = factor.over.indexOf(id);
+/** A factor in which one of its choices keeps its first way, and is none of it any more. */
+function atWish(factor: Factor, place: number, size: (place: number) => number): Factor {
+  const index = factor.over.indexOf(place);
   if (index < 0) return factor;
   const inner = factor.over.slice(index + 1).reduce((product, other) => product * size(other), 1);
-  const block = inner * size(id);
+  const block = inner * size(place);
   const outer = factor.values.length / block;
   const values = new Float64Array(outer * inner);
   for (let a = 0; a < outer; a += 1)
     for (let b = 0; b < inner; b += 1) values[a * inner + b] = factor.values[a * block + b] ?? 0;
-  return { over: factor.over, values };
+  return { over: factor.over.filter((other) => other !== place), values };
 }
 
 /** For every combination of the neighbors the best way of a choice, and what it costs. */
 function bestOf(
-  id: string,
-  over: readonly string[],
+  place: number,
+  over: readonly number[],
   factors: readonly Factor[],
   alone: Float64Array,
-  size: (id: string) => number,
+  size: (place: number) => number,
 ): { readonly values: Float64Array; readonly best: Uint8Array } {
   const sizes = over.map(size);
   const total = sizes.reduce((product, one) => product * one, 1);
-  const ways = size(id);
+  const ways = size(place);
   const values = new Float64Array(total).fill(Infinity);
   const best = new Uint8Array(total);
   // How far a step of each neighbor, and of the choice itself, leads in the values of each factor.
   const strides = factors.map(({ over: inside }) => {
-    const stride = new Map<string, number>();
+    const stride = new Map<number, number>();
     let product = 1;
     for (const other of [...inside].reverse()) {
       stride.set(other, product);
       product *= size(other);
     }
-    return { own: stride.get(id) ?? 0, others: over.map((other) => stride.get(other) ?? 0) };
+    return { own: stride.get(place) ?? 0, others: over.map((other) => stride.get(other) ?? 0) };
   });
   const at = sizes.map(() => 0);
   const base = factors.map(() => 0);
@@ -205,7 +204,7 @@ function bestOf(
     own: strides[index]?.own ?? 0,
   }));
   const sums = new Float64Array(ways);
-  for (let place = 0; place < total; place += 1) {
+  for (let combination = 0; combination < total; combination += 1) {
     sums.set(alone);
     for (let index = 0; index < tables.length; index += 1) {
       const table = tables[index];
@@ -221,10 +220,10 @@ function bestOf(
       const cost = sums[way] ?? 0;
       if (cost < least) {
         least = cost;
-        best[place] = way;
+        best[combination] = way;
       }
     }
-    values[place] = least;
+    values[combination] = least;
     // The next combination, the last neighbor turning fastest.
     for (let digit = sizes.length - 1; digit >= 0; digit -= 1) {
       const turned = ((at[digit] ?? 0) + 1) % (sizes[digit] ?? 1);

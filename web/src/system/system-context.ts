@@ -81,6 +81,8 @@ export const useShown = <
 export function useSystemLater<Selected>(select: (state: SystemState) => Selected): Selected {
   const store = useStore();
   const [value, setValue] = useState(() => select(store.state()));
+  /** What was last asked to be drawn: React keeps what it is asked until something else is drawn. */
+  const asked = useRef(value);
   const selecting = useRef(select);
   useLayoutEffect(() => {
     selecting.current = select;
@@ -88,7 +90,9 @@ export function useSystemLater<Selected>(select: (state: SystemState) => Selecte
   useEffect(() => {
     const follow = (): void => {
       const now = selecting.current(store.state());
-      startTransition(() => setValue((before) => (sameParts(before, now) ? before : now)));
+      if (sameParts(asked.current, now)) return;
+      asked.current = now;
+      startTransition(() => setValue(() => now));
     };
     follow();
     return store.subscribe(follow);

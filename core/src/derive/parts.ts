@@ -19,7 +19,10 @@ const bare = ({ id, path, tier, type, values, description }: Token): Token => ({
   ...(description !== undefined && { description }),
 });
 
+/** What differs as it stands in a sheet need not be looked through. */
 const isSameToken = (one: Token, other: Token): boolean =>
+  one.values.light.css === other.values.light.css &&
+  one.values.dark.css === other.values.dark.css &&
   one.type === other.type &&
   one.tier === other.tier &&
   one.description === other.description &&

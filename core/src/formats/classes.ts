@@ -1,8 +1,9 @@
 import type { Derived } from '../derive/derived.ts';
 import { STRUCTURE } from '../derive/structure.ts';
-import { inOrder, type StyleDocument } from '../system/document.ts';
-import { slugs } from '../tokens/token.ts';
+import type { StyleDocument } from '../system/document.ts';
+
 import { namedClass, namedClasses, namedProperty, type Naming } from './naming.ts';
+import { slugsOf } from '../tokens/slugs-of.ts';
 
 const named = (markup: string, naming: Naming): string =>
   markup.replaceAll(
@@ -15,9 +16,6 @@ const families = (
   { layout }: StyleDocument,
   { styles, pairs, colors, gradients }: Derived,
 ): readonly (readonly [says: string, names: readonly string[]])[] => {
-  const slugsOf = (collection: typeof layout.widths | typeof layout.pictures) => [
-    ...slugs(inOrder<{ name: string }>(collection).map(([id, { name }]) => [id, name])).values(),
-  ];
   const surfaces = new Set(pairs.map(({ on }) => on.slug));
   return [
     [
@@ -29,8 +27,11 @@ const families = (
       [...colors.values()].filter(({ slug }) => surfaces.has(slug)).map(({ slug }) => `on-${slug}`),
     ],
     ['a gradient', gradients.map(({ slug }) => `gradient-${slug}`)],
-    ['a width', slugsOf(layout.widths).map((slug) => `width-${slug}`)],
-    ['a picture in a shape', slugsOf(layout.pictures).map((slug) => `picture-${slug}`)],
+    ['a width', [...slugsOf(layout.widths).values()].map((slug) => `width-${slug}`)],
+    [
+      'a picture in a shape',
+      [...slugsOf(layout.pictures).values()].map((slug) => `picture-${slug}`),
+    ],
   ];
 };
 

@@ -147,6 +147,10 @@ const ruleBlocks = once(({ key: group, rules }: RuleGroup): readonly SheetBlock[
   return blocks;
 });
 
+const allRules = once((rules: Derived['rules']): readonly SheetBlock[] =>
+  rules.flatMap(ruleBlocks),
+);
+
 const faceBlocks = ({ family, files }: DeliveredFace): SheetBlock[] =>
   files.map(({ name: file, style, weight, unicodeRange }) => ({
     key: `face ${file}`,
@@ -244,7 +248,7 @@ export function sheetOf({
     ...others,
     ...scheme.chosen,
     ...parts.flatMap(({ wide }) => wide),
-    ...rules.flatMap(ruleBlocks),
+    ...allRules(rules),
   ];
 }
 

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import type { DeepReadonly } from '../deep-readonly.ts';
+import { once } from '../once.ts';
 import { isHex, type Hex } from '../color/srgb.ts';
 import { GRADIENT_SPACES } from '../color/gradient.ts';
 import { RUNG_NAMES, RUNGS } from '../color/ramp.ts';
@@ -415,9 +416,14 @@ export interface Collection<Item> {
   readonly items: Readonly<Record<string, Item>>;
 }
 
-/** The things of a collection with their ids, in order. */
-export const inOrder = <Item>({ order, items }: Collection<Item>): (readonly [string, Item])[] =>
+/** Collections are asked for their order at every movement, and most of them rest. */
+const ordered = once(({ order, items }: Collection<unknown>) =>
   order.flatMap((key) => {
     const item = items[key];
     return item === undefined ? [] : [[key, item] as const];
-  });
+  }),
+);
+
+/** The things of a collection with their ids, in order. */
+export const inOrder = <Item>(collection: Collection<Item>): readonly (readonly [string, Item])[] =>
+  ordered(collection) as unknown as readonly (readonly [string, Item])[];

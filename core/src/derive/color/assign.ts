@@ -37,10 +37,16 @@ interface Candidate {
 /** What a role can be painted in, nearest to its wish first, and what each costs. */
 interface Ways extends Choice {
   readonly candidates: readonly Candidate[];
+  /** The luminances of the candidates: asked for hundreds of pairs at every movement. */
+  readonly luminances: Float64Array;
 }
 
-/** Where a role is not there, nothing can be chosen. */
-const NO_WAYS: Ways = { costs: [0], candidates: [] };
+const waysOf = (candidates: readonly Candidate[], costs: readonly number[]): Ways => ({
+  costs,
+  candidates,
+  luminances: Float64Array.from(candidates, ({ luminance }) => luminance),
+});
+
 const NOTHING_MOVES: ReadonlyMap<string, number> = new Map();
 
 const candidateOf = (rung: number, hex: Hex): Candidate => ({
@@ -55,6 +61,9 @@ const candidatesOf = once((colors: readonly Hex[]): readonly Candidate[] =>
 );
 
 const LAST_CANDIDATES = LAST_RESORT.map(({ hex, rung }) => candidateOf(rung, hex));
+
+/** Where a role is not there, nothing can be chosen. */
+const NO_WAYS = waysOf([], [0]);
 
 /** The ways of a wish in a ramp, nearest first; the same for every role that wishes the same. */
 const waysIn = once((colors: readonly Hex[]) => {
@@ -73,10 +82,10 @@ const waysIn = once((colors: readonly Hex[]) => {
       }))
       .filter(({ steps }) => steps <= reach)
       .sort((one, other) => one.steps - other.steps || one.candidate.rung - other.candidate.rung);
-    const ways = {
-      costs: found.map(({ steps }) => steps * (isSurface ? SURFACE_COST : 1)),
-      candidates: found.map(({ candidate }) => candidate),
-    };
+    const ways = waysOf(
+      found.map(({ candidate }) => candidate),
+      found.map(({ steps }) => steps * (isSurface ? SURFACE_COST : 1)),
+    );
     known.set(key, ways);
     return ways;
   };
@@ -86,7 +95,7 @@ const waysIn = once((colors: readonly Hex[]) => {
 const pinnedIn = once((_paint: Paint) => {
   let last: { readonly hex: Hex; readonly ways: Ways } | undefined;
   return (hex: Hex): Ways => {
-    if (last?.hex !== hex) last = { hex, ways: { costs: [0], candidates: [candidateOf(0, hex)] } };
+    if (last?.hex !== hex) last = { hex, ways: waysOf([candidateOf(0, hex)], [0]) };
     return last.ways;
   };
 });
@@ -254,7 +263,7 @@ export function assignRungs(
   const plan = planOf(needs)(roles.items);
   const moves: Move[] = [];
   const unsolved: { need: NeedPlan; mode: Mode }[] = [];
-  const waysOf = (role: Roles['items'][string], mode: Mode, isSurface: boolean): Ways => {
+  const waysFor = (role: Roles['items'][string], mode: Mode, isSurface: boolean): Ways => {
     const paint = role[mode];
     const free = paint.kind === 'near' || (paint.kind === 'rung' && movable === 'every rung');
     const ramp = free ? ramps.get(paint.ramp) : undefined;
@@ -265,17 +274,16 @@ export function assignRungs(
   const rungsIn = (mode: Mode): Map<string, number> => {
     const variables = plan.ids.map((id, place) => {
       const role = roles.items[id];
-      return role ? waysOf(role, mode, plan.surfaces[place] ?? false) : NO_WAYS;
+      return role ? waysFor(role, mode, plan.surfaces[place] ?? false) : NO_WAYS;
     });
     const pulls = plan.asked.map(({ need: { needed }, one, other }): Pull => {
-      const [first, second] = [variables[one]?.candidates, variables[other]?.candidates];
+      const { luminances: first } = variables[one] ?? NO_WAYS;
+      const { luminances: second } = variables[other] ?? NO_WAYS;
       return {
         one,
         other,
         cost: (a, b) =>
-          ratioOfLuminances(first?.[a]?.luminance ?? 0, second?.[b]?.luminance ?? 0) >= needed
-            ? 0
-            : UNSOLVED_COST,
+          ratioOfLuminances(first[a] ?? 0, second[b] ?? 0) >= needed ? 0 : UNSOLVED_COST,
       };
     });
     const chosen = statesApart(plan, variables, pulls, cheapest(variables, pulls));

@@ -48,6 +48,7 @@ import type {
 } from '../derived.ts';
 import { veilSlugs, veilToken } from './veil.ts';
 import { paintedBy } from './paint.ts';
+import { slugsOf } from '../../tokens/slugs-of.ts';
 
 type Color = StyleDocument['color'];
 
@@ -177,7 +178,7 @@ export function deriveColorRoles(
   ramps: ReadonlyMap<string, DerivedRamp>,
   { rungs }: Assignment,
 ): ReadonlyMap<string, DerivedColorRole> {
-  const slugOf = slugs(inOrder(roles).map(([id, { name }]) => [id, name]));
+  const slugOf = slugsOf(roles);
   return new Map(
     inOrder(roles).map(([id, role]) => {
       const light = paintedBy(roles, ramps, role.light, 'light', rungs.light, id);
@@ -224,7 +225,7 @@ export function deriveGradients(
   gradients: Color['gradients'],
   colors: ReadonlyMap<string, DerivedColorRole>,
 ): DerivedGradient[] {
-  const slugOf = slugs(inOrder(gradients).map(([id, { name }]) => [id, name]));
+  const slugOf = slugsOf(gradients);
   return inOrder(gradients).map(([id, { name, space, angle, stops }]) => ({
     id,
     name,

@@ -1,9 +1,10 @@
 import { LEVELS, veilCss, WHOLE_UNTIL } from '../../image/veil.ts';
 import { isHex, type Hex } from '../../color/srgb.ts';
 import { inOrder, MODES, type Mode, type StyleDocument, type Veil } from '../../system/document.ts';
-import { propertyOfPath, slugs, type MadeToken, type TokenValue } from '../../tokens/token.ts';
+import { propertyOfPath, type MadeToken, type TokenValue } from '../../tokens/token.ts';
 import { colorJson } from './color-json.ts';
 import type { DerivedColorRole, Rule, TextStyle } from '../derived.ts';
+import { slugsOf } from '../../tokens/slugs-of.ts';
 
 /** The color of a veil in a mode: its own, or that of a role. */
 export const veilColor = (
@@ -14,7 +15,7 @@ export const veilColor = (
 
 /** The slug of a veil among the others. */
 export const veilSlugs = (veils: StyleDocument['color']['veils']): ReadonlyMap<string, string> =>
-  slugs(inOrder(veils).map(([id, { name }]) => [id, name]));
+  slugsOf(veils);
 
 /** A class for every veil, and the color of the texts and of the quiet button that stand over its picture. */
 export function deriveVeilRules(

@@ -2,17 +2,18 @@ import { flattened } from '../../color/transparent.ts';
 import type { Hex } from '../../color/srgb.ts';
 import { patternRepeats, patternSvg, svgAddress } from '../../space/pattern.ts';
 import { inOrder, MODES, type Layout, type Mode } from '../../system/document.ts';
-import { slugs } from '../../tokens/token.ts';
+
 import { modesOf, type Themes } from '../../system/themes.ts';
 import { byTheme } from '../dark.ts';
 import type { DerivedColorRole, DerivedPattern, Rule, SpaceStep } from '../derived.ts';
+import { slugsOf } from '../../tokens/slugs-of.ts';
 
 export function derivePatterns(
   patterns: Layout['patterns'],
   colors: ReadonlyMap<string, DerivedColorRole>,
   steps: ReadonlyMap<string, SpaceStep>,
 ): readonly DerivedPattern[] {
-  const slugOf = slugs(inOrder(patterns).map(([id, { name }]) => [id, name]));
+  const slugOf = slugsOf(patterns);
   return inOrder(patterns).flatMap(([id, { name, kind, ink, on, cell, strength, turn }]) => {
     const over = colors.get(on);
     const of = colors.get(ink);

@@ -1,21 +1,11 @@
 import { innerRadius } from '../../space/corners.ts';
 import { shadowCss, shadowOf, type ShadowLayer } from '../../space/shadows.ts';
 import { inOrder, type Mode, type Shape } from '../../system/document.ts';
-import {
-  everyMode,
-  slugs,
-  type MadeToken,
-  type TokenJson,
-  type TokenValue,
-} from '../../tokens/token.ts';
+import { everyMode, type MadeToken, type TokenJson, type TokenValue } from '../../tokens/token.ts';
 import { colorJson } from '../color/color-json.ts';
 import type { DerivedColorRole, Rule } from '../derived.ts';
 import { remValue } from '../space/lengths.ts';
-
-const slugsOf = (
-  collection: Shape[
-    'radii' | 'shadows' | 'durations' | 'easings' | 'opacities' | 'layers' | 'borders'],
-) => slugs(collection.order.map((id) => [id, collection.items[id]?.name ?? id]));
+import { slugsOf } from '../../tokens/slugs-of.ts';
 
 const px = (value: number): TokenValue => ({
   json: { value, unit: 'px' },

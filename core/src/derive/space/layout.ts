@@ -1,10 +1,11 @@
 import { inOrder, type Layout } from '../../system/document.ts';
-import { everyMode, slugs, type MadeToken } from '../../tokens/token.ts';
+import { everyMode, type MadeToken } from '../../tokens/token.ts';
 import { ROOT_PX } from '../../type/fluid.ts';
 import type { Themes } from '../../system/themes.ts';
 import { byTheme } from '../dark.ts';
 import type { Rule } from '../derived.ts';
 import { remOf, remValue } from './lengths.ts';
+import { slugsOf } from '../../tokens/slugs-of.ts';
 
 /**
  * A `ch` of what limits a width, in em: it holds no text of its own, and inherits the browser's font.
@@ -48,10 +49,8 @@ export function widthLimitPx(
   return width?.bound === 'max' ? widthPx(width, context) : Infinity;
 }
 
-export const widthSlugs = ({ widths }: Pick<Layout, 'widths'>) =>
-  slugs(inOrder(widths).map(([id, { name }]) => [id, name]));
-export const pictureSlugs = ({ pictures }: Pick<Layout, 'pictures'>) =>
-  slugs(inOrder(pictures).map(([id, { name }]) => [id, name]));
+export const widthSlugs = ({ widths }: Pick<Layout, 'widths'>) => slugsOf(widths);
+export const pictureSlugs = ({ pictures }: Pick<Layout, 'pictures'>) => slugsOf(pictures);
 
 export function deriveLayoutTokens(layout: Layout, root: number): MadeToken[] {
   const widthSlug = widthSlugs(layout);

@@ -12,6 +12,7 @@ import type {
 } from '../derived.ts';
 import { gridLength } from './grid.ts';
 import { deriveLength, opposite, remOf, remValue, type LengthSources } from './lengths.ts';
+import { slugsOf } from '../../tokens/slugs-of.ts';
 
 export const USUAL_SERIES = { first: 0.5, ratio: 1.6 } as const;
 
@@ -70,7 +71,7 @@ export function deriveSpaces(
   sources: LengthSources,
   grid: readonly GridRange[],
 ): ReadonlyMap<string, DerivedSpace> {
-  const slugOf = slugs(inOrder(roles).map(([id, { name }]) => [id, name]));
+  const slugOf = slugsOf(roles);
   const found = new Map<string, DerivedSpace>();
   const lengthOf = (length: SpaceLength, side: 'inline' | 'block'): DerivedLength => {
     if (length.kind === 'grid') {
@@ -233,7 +234,7 @@ export function breakpointRules(
 
 /** Names of breakpoints as classes carry them. */
 export const breakpointSlugs = ({ breakpoints }: Pick<Layout, 'breakpoints'>) =>
-  slugs(inOrder(breakpoints).map(([id, { name }]) => [id, name]));
+  slugsOf(breakpoints);
 
 /** px of a role on a screen, at the usual font size; 0 where there is no such role. */
 export const spacePx = (

@@ -2,11 +2,12 @@ import { letterWidthIn, nearestWeight } from '../../fonts/family.ts';
 import type { LanguageCode } from '../../fonts/languages.ts';
 import { inOrder, type Anchor, type StyleDocument, type TextRole } from '../../system/document.ts';
 import { faceFor } from '../../system/faces.ts';
-import { slugs } from '../../tokens/token.ts';
+
 import { fluidSize, ROOT_PX, type FluidSize } from '../../type/fluid.ts';
 import { letterSpacingOf, lineHeightOf } from '../../type/line-height.ts';
 import { sizeOfPlace } from '../../type/scale.ts';
 import type { StyleFace, TextStyle } from '../derived.ts';
+import { slugsOf } from '../../tokens/slugs-of.ts';
 
 type Fonts = StyleDocument['fonts'];
 type Type = StyleDocument['type'];
@@ -152,7 +153,7 @@ export function deriveStyles(
     places.set(place, size);
     return size;
   };
-  const slugOf = slugs(inOrder(type.roles).map(([id, { name }]) => [id, name]));
+  const slugOf = slugsOf(type.roles);
   return new Map(
     inOrder(type.roles).map(([id, role]) => {
       const usual = styleFace(fonts, role, false);

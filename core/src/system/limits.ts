@@ -45,6 +45,10 @@ function limitsIn(schema: z.ZodMiniType): Limits | undefined {
   };
 }
 
+/** Limits that were found: the same fields ask at every movement, and the schema never changes. */
+const known = new Map<string, Limits>();
+const MOST_KEPT = 2000;
+
 /**
  * What the schema allows for the number at a place of the document, whether something stands there or not:
  * `/type/anchors/items/narrow/base` is from 6 to 64. Where several kinds of thing may stand there, the widest of
@@ -54,6 +58,15 @@ function limitsIn(schema: z.ZodMiniType): Limits | undefined {
  * @throws where no number can stand: the place is written in the program, and written wrong.
  */
 export function limitsOf(path: string): Limits {
+  const before = known.get(path);
+  if (before) return before;
+  const limits = limitsAt(path);
+  if (known.size >= MOST_KEPT) known.clear();
+  known.set(path, limits);
+  return limits;
+}
+
+function limitsAt(path: string): Limits {
   const found = path
     .split('/')
     .slice(1)

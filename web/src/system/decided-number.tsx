@@ -1,5 +1,6 @@
 import { fieldLimits } from '@garnish/core/system/limits';
 import { valueAt, type Patch } from '@garnish/core/system/patch';
+import { memo } from 'react';
 import { NumberField, type NumberFieldProps } from '../ui/number-field.tsx';
 import { useStore } from './system-context.ts';
 
@@ -20,7 +21,7 @@ interface DecidedNumberProps extends Omit<NumberFieldProps, 'onChange' | 'decide
 }
 
 /** A number field for one decision: what would not fit is explained beside it and changes nothing. */
-export function DecidedNumber(props: DecidedNumberProps) {
+export const DecidedNumber = memo(function DecidedNumber(props: DecidedNumberProps) {
   const { path, name, factor = 1, value, change, min, max, decimals, ...field } = props;
   const store = useStore();
   const limits = fieldLimits(path, { factor, decimals, step: field.step });
@@ -44,4 +45,4 @@ export function DecidedNumber(props: DecidedNumberProps) {
       />
     </div>
   );
-}
+});

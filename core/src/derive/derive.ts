@@ -14,6 +14,7 @@ import {
   needs,
   pairs,
   ramps,
+  roleNames,
   veilRules,
 } from './color/nodes.ts';
 import { deriveComponentRules, deriveComponentTokens, deriveSources } from './components.ts';
@@ -69,7 +70,7 @@ const semanticTrails = node(
 
 const sources = node(
   'components: taken from',
-  [semantic, colors, ({ layout }: StyleDocument) => layout.logo.light !== undefined],
+  [semantic, roleNames, ({ layout }: StyleDocument) => layout.logo.light !== undefined],
   deriveSources,
   (before, now) => keptMap(before, now, Object.is),
 );
@@ -204,7 +205,7 @@ const ground = ruleNode(
   'ground',
   [
     ({ type }: StyleDocument) => type.root,
-    node('ground: slug', [colors], (all) => all.get('page')?.slug),
+    node('ground: slug', [roleNames], (all) => all.get('page')?.slug),
   ],
   (root, page): Rule[] => [
     ...(root === undefined || root === 100

@@ -95,14 +95,16 @@ export interface NeedPlan {
   readonly on: string;
   /** The ratio, or 0 where nothing is asked. */
   readonly needed: number;
-  readonly style?: TextStyle;
+  /** The text role, by its id. */
+  readonly text?: string;
   readonly part?: Part;
   /** Whether it was said of a text role by hand, or follows from the roles. */
   readonly decided: boolean;
 }
 
-/** A need with the colors that it speaks of. */
+/** A need with what it speaks of. */
 export interface Need extends Omit<NeedPlan, 'color' | 'on'> {
+  readonly style?: TextStyle;
   readonly color: DerivedColorRole;
   readonly on: DerivedColorRole;
 }

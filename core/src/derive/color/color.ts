@@ -210,15 +210,18 @@ export const derivePairs = (
     return style && color && on ? [{ id, style, part: use.part, color, on }] : [];
   });
 
-/** Every need with its colors. */
+/** Every need with its colors, and the text that it is of. */
 export const deriveNeeds = (
   plans: readonly NeedPlan[],
   colors: ReadonlyMap<string, DerivedColorRole>,
+  styles: ReadonlyMap<string, TextStyle>,
 ): readonly Need[] =>
-  plans.flatMap((plan) => {
+  plans.flatMap((plan): Need[] => {
     const color = colors.get(plan.color);
     const on = colors.get(plan.on);
-    return color && on ? [{ ...plan, color, on }] : [];
+    const style = plan.text === undefined ? undefined : styles.get(plan.text);
+    if (!color || !on) return [];
+    return [style ? { ...plan, color, on, style } : { ...plan, color, on }];
   });
 
 export function deriveGradients(

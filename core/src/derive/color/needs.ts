@@ -25,21 +25,35 @@ const PARTS_ON: readonly (readonly [color: string, on: readonly string[], what: 
 /** The text of states and of buttons. */
 const LABEL = ['label', 'body'] as const;
 
+/** A text role by what it needs of colors alone: its sizes move, and that seldom changes. */
+export interface NeedingText {
+  readonly id: string;
+  readonly name: string;
+  readonly needed: number;
+}
+
 interface Given {
   readonly texts: Color['texts'];
   readonly roles: Color['roles'];
-  readonly styles: ReadonlyMap<string, TextStyle>;
-  readonly level: Conformance;
+  readonly needing: ReadonlyMap<string, NeedingText>;
   readonly plainLinks: boolean;
 }
 
-/** A text role takes the strictest that its sizes ask for: that of its smallest. */
-const textNeed = ({ size, weight }: TextStyle, level: Conformance): number =>
-  neededContrast(size.minRem * ROOT_PX, weight, level);
+/** What each text role needs: the strictest that its sizes ask for, that of its smallest. */
+export const needingTexts = (
+  styles: ReadonlyMap<string, TextStyle>,
+  level: Conformance,
+): ReadonlyMap<string, NeedingText> =>
+  new Map(
+    [...styles].map(([key, { id, name, size, weight }]) => [
+      key,
+      { id, name, needed: neededContrast(size.minRem * ROOT_PX, weight, level) },
+    ]),
+  );
 
-function decidedNeeds({ texts, styles, level }: Given): NeedPlan[] {
+function decidedNeeds({ texts, needing }: Given): NeedPlan[] {
   return inOrder(texts).flatMap(([id, { text, part, color, on }]): NeedPlan[] => {
-    const style = styles.get(text);
+    const style = needing.get(text);
     if (!style) return [];
     return [
       {
@@ -48,9 +62,9 @@ function decidedNeeds({ texts, styles, level }: Given): NeedPlan[] {
         what: NAME_OF_PART[part](style.name),
         color,
         on,
-        style,
+        text,
         part,
-        needed: textNeed(style, level),
+        needed: style.needed,
         decided: true,
       },
     ];
@@ -58,7 +72,7 @@ function decidedNeeds({ texts, styles, level }: Given): NeedPlan[] {
 }
 
 /** Links that only their color tells from the text around them. */
-const besideNeeds = ({ texts, styles, plainLinks }: Given): NeedPlan[] => {
+const besideNeeds = ({ texts, needing, plainLinks }: Given): NeedPlan[] => {
   if (!plainLinks) return [];
   const all = inOrder(texts);
   return all.flatMap(([id, use]): NeedPlan[] => {
@@ -66,7 +80,7 @@ const besideNeeds = ({ texts, styles, plainLinks }: Given): NeedPlan[] => {
     const around = all.find(
       ([, { text, part, on }]) => part === 'words' && text === use.text && on === use.on,
     )?.[1];
-    const style = styles.get(use.text);
+    const style = needing.get(use.text);
     if (!around || !style) return [];
     return [
       {
@@ -82,10 +96,10 @@ const besideNeeds = ({ texts, styles, plainLinks }: Given): NeedPlan[] => {
   });
 };
 
-function familyNeeds({ roles, styles, level }: Given): NeedPlan[] {
+function familyNeeds({ roles, needing }: Given): NeedPlan[] {
   const has = (id: string): boolean => Object.hasOwn(roles.items, id);
-  const label = LABEL.map((id) => styles.get(id)).find(Boolean);
-  const body = styles.get('body');
+  const label = LABEL.map((id) => needing.get(id)).find(Boolean);
+  const body = needing.get('body');
   const part = (color: string, on: string, what: string): NeedPlan[] =>
     has(color) && has(on)
       ? [
@@ -108,7 +122,7 @@ function familyNeeds({ roles, styles, level }: Given): NeedPlan[] {
     color: string,
     on: string,
     what: string,
-    style: TextStyle | undefined,
+    style: NeedingText | undefined,
   ): NeedPlan[] =>
     style && has(color) && has(on)
       ? [
@@ -118,9 +132,9 @@ function familyNeeds({ roles, styles, level }: Given): NeedPlan[] {
             what,
             color,
             on,
-            style,
+            text: style.id,
             part: 'words',
-            needed: textNeed(style, level),
+            needed: style.needed,
             decided: false,
           },
         ]
@@ -128,8 +142,8 @@ function familyNeeds({ roles, styles, level }: Given): NeedPlan[] {
   return [
     ...PARTS_ON.flatMap(([color, grounds, what]) => grounds.flatMap((on) => part(color, on, what))),
     ...text('text', 'raised', 'text', body),
-    ...text('quiet', 'raised', 'quiet text', styles.get('small') ?? body),
-    ...text('faint', 'page', 'hints in fields', styles.get('small') ?? body),
+    ...text('quiet', 'raised', 'quiet text', needing.get('small') ?? body),
+    ...text('faint', 'page', 'hints in fields', needing.get('small') ?? body),
     ...FAMILIES.flatMap((id) => [
       ...text(`${id}-ink`, id, `label on ${id}`, label),
       ...text(`${id}-ink`, `${id}-hover`, `label on ${id}, pointed at`, label),

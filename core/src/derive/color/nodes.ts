@@ -1,7 +1,6 @@
 import { isOfSame, keptList, keptMap } from '../../same.ts';
 import { modesOf, themesOf } from '../../system/themes.ts';
-import type { Part, StyleDocument } from '../../system/document.ts';
-import type { NeedPlan } from '../derived.ts';
+import { inOrder, type StyleDocument } from '../../system/document.ts';
 import { node } from '../graph.ts';
 import { ruleNode, tokenNode } from '../parts.ts';
 import { settings, styles } from '../type/nodes.ts';
@@ -20,9 +19,11 @@ import {
   derivePairs,
   deriveRamps,
   isSameRole,
+  type NamedPair,
   type NamedRole,
 } from './color.ts';
-import { needsOf } from './needs.ts';
+import { needingTexts, needsOf } from './needs.ts';
+import { slugsOf } from '../../tokens/slugs-of.ts';
 import { deriveVeilRules } from './veil.ts';
 
 const roles = ({ color: decided }: StyleDocument) => decided.roles;
@@ -42,34 +43,24 @@ export const ramps = node(
   keptMap,
 );
 
-const plans = node(
-  'color: what is needed',
-  [texts, roles, styles, ({ brief }: StyleDocument) => brief.conformance, plainLinks],
-  (allTexts, allRoles, allStyles, level, plain) =>
-    needsOf({ texts: allTexts, roles: allRoles, styles: allStyles, level, plainLinks: plain }),
+const needing = node(
+  'color: what texts need',
+  [styles, ({ brief }: StyleDocument) => brief.conformance],
+  needingTexts,
+  (before, now) => keptMap(before, now, isOfSame),
 );
 
-const isSameNeed = (one: NeedPlan, other: NeedPlan | undefined): boolean =>
-  one.id === other?.id &&
-  one.needed === other.needed &&
-  one.color === other.color &&
-  one.on === other.on;
-
-/** What is needed of every pair; not the sizes that it follows from. */
-const asked = node(
-  'color: what is asked',
-  [plans],
-  (all) => all,
-  (before, now) =>
-    before?.length === now.length && before.every((one, index) => isSameNeed(one, now[index]))
-      ? before
-      : now,
+const plans = node(
+  'color: what is needed',
+  [texts, roles, needing, plainLinks],
+  (allTexts, allRoles, all, plain) =>
+    needsOf({ texts: allTexts, roles: allRoles, needing: all, plainLinks: plain }),
 );
 
 export const assignment = node(
   'color: assignment',
-  [roles, ramps, asked, ({ color }: StyleDocument) => themesOf({ color })],
-  (all, allRamps, wanted, themes) => assignRungs(all, allRamps, wanted, 'wishes', modesOf(themes)),
+  [roles, ramps, plans, ({ color }: StyleDocument) => themesOf({ color })],
+  (all, allRamps, needed, themes) => assignRungs(all, allRamps, needed, 'wishes', modesOf(themes)),
 );
 
 export const colors = node(
@@ -79,7 +70,7 @@ export const colors = node(
   (before, now) => keptMap(before, now, isSameRole),
 );
 
-export const needs = node('color: needs', [plans, colors], deriveNeeds, (before, now) =>
+export const needs = node('color: needs', [plans, colors, styles], deriveNeeds, (before, now) =>
   keptList(before, now, ({ id }) => id, isOfSame),
 );
 
@@ -102,67 +93,51 @@ export const colorTokens = [
 ] as const;
 
 /** The roles by their names alone: what colors they are is no rule's matter. */
-const named = node(
+export const roleNames = node(
   'color: names of the roles',
-  [colors],
+  [roles],
   (all): ReadonlyMap<string, NamedRole> =>
-    new Map([...all].map(([key, { id, slug }]) => [key, { id, slug }])),
+    new Map([...slugsOf(all)].map(([id, slug]) => [id, { id, slug }])),
   keptMap,
 );
 
-interface NamedPair {
-  readonly style: NamedRole;
-  readonly part: Part;
-  readonly color: NamedRole;
-  readonly on: NamedRole;
-}
-
-const isSameName = (one: NamedRole, other: NamedRole): boolean =>
-  one.id === other.id && one.slug === other.slug;
-
-const isSamePair = (one: NamedPair, other: NamedPair | undefined): boolean =>
-  one.part === other?.part &&
-  isSameName(one.style, other.style) &&
-  isSameName(one.color, other.color) &&
-  isSameName(one.on, other.on);
-
 const namedPairs = node(
   'color: names of the pairs',
-  [pairs],
-  (all): readonly NamedPair[] =>
-    all.map(({ style, part, color: own, on }) => ({
-      style: { id: style.id, slug: style.slug },
-      part,
-      color: { id: own.id, slug: own.slug },
-      on: { id: on.id, slug: on.slug },
-    })),
-  (before, now) =>
-    before?.length === now.length && before.every((one, index) => isSamePair(one, now[index]))
-      ? before
-      : now,
+  [texts, settings, roleNames],
+  (all, styled, named): readonly NamedPair[] =>
+    inOrder(all).flatMap(([, use]) => {
+      const style = styled.get(use.text);
+      const color = named.get(use.color);
+      const on = named.get(use.on);
+      return style && color && on
+        ? [{ style: { id: style.id, slug: style.slug }, part: use.part, color, on }]
+        : [];
+    }),
 );
 
-export const colorRules = ruleNode('color: rules', [named, namedPairs], deriveColorRules);
+export const colorRules = ruleNode('color: rules', [roleNames, namedPairs], deriveColorRules);
 
 export const familyRules = ruleNode(
   'color: rules of families',
-  [named, settings],
+  [roleNames, settings],
   (all, allStyles) =>
     deriveFamilyRules(all, (allStyles.get('label') ?? allStyles.get('body'))?.slug),
 );
 
-const namedGradients = node('color: names of the gradients', [gradients], (all) =>
-  all.map(({ slug }) => ({ slug })),
+const namedGradients = node(
+  'color: names of the gradients',
+  [({ color: decided }: StyleDocument) => decided.gradients],
+  (all) => [...slugsOf(all).values()].map((slug) => ({ slug })),
 );
 
 export const colorClasses = ruleNode(
   'color: classes',
-  [named, namedGradients, plainLinks],
+  [roleNames, namedGradients, plainLinks],
   deriveColorClasses,
 );
 
 export const veilRules = ruleNode(
   'color: rules of veils',
-  [veils, named, settings],
+  [veils, roleNames, settings],
   deriveVeilRules,
 );

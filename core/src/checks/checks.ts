@@ -4,6 +4,7 @@ import { keptList } from '../same.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { alikeCheck } from './alike.ts';
 import { bodySizeCheck } from './body-size.ts';
+import { componentStatesCheck } from './component-states.ts';
 import { contrastCheck } from './contrast.ts';
 import {
   budgetCheck,
@@ -39,6 +40,7 @@ export const CHECKS: readonly Check[] = [
   contrastCheck,
   alikeCheck,
   statesCheck,
+  componentStatesCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,

@@ -1,95 +1,38 @@
+import type { Fixed, Part, When } from '../components/component.ts';
+import { COMPONENTS } from '../components/components.ts';
+import { STATES, type State } from '../components/states.ts';
+import type { Manner } from '../system/component-schema.ts';
+import type { StyleDocument } from '../system/document.ts';
 import { propertyOfPath, type MadeToken, type Token, type Trail } from '../tokens/token.ts';
 import type { DerivedColorRole, Rule } from './derived.ts';
 
-type Components = Readonly<
-  Record<
-    string,
-    Readonly<Record<string, { readonly from: readonly string[]; readonly property: string }>>
-  >
->;
+/** Every part of every component that a token stands for. */
+export const PARTS: readonly Part[] = COMPONENTS.flatMap(({ parts = [] }) => parts);
 
-/**
- * The few components that a page cannot do without, each part taken from the first semantic token that
- * there is; colors by the id of their role, which stays when the role is renamed. Where a system has none
- * (a role was removed), the part and its declaration are left out.
- */
-const control = { from: ['corner.control'], property: 'border-radius' } as const;
-const onCard = { from: ['corner.card'], property: 'border-radius' } as const;
-const line = { from: ['edge.line'], property: 'border-width' } as const;
-
-const COMPONENTS: Components = {
-  button: {
-    background: { from: ['color.action'], property: 'background-color' },
-    ink: { from: ['color.action-ink'], property: 'color' },
-    'edge-width': line,
-    corner: control,
-  },
-  'quiet-button': {
-    ink: { from: ['color.action-edge', 'color.action'], property: 'color' },
-    edge: { from: ['color.action-edge', 'color.action'], property: 'border-color' },
-    'edge-width': line,
-    corner: control,
-  },
-  field: { 'edge-width': line, corner: control },
-  tag: { corner: control },
-  card: { corner: onCard },
-  alert: { 'edge-width': line, corner: onCard },
-  notice: {
-    background: { from: ['color.notice-wash', 'color.surface'], property: 'background-color' },
-    edge: { from: ['color.notice-edge', 'color.link'], property: 'border-inline-start-color' },
-    'edge-width': { from: ['edge.strong'], property: 'border-inline-start-width' },
-    corner: onCard,
-  },
-  band: { corner: onCard },
-  ground: { corner: onCard },
-  point: {
-    line: { from: ['color.line'], property: 'border-block-start-color' },
-    'line-width': { from: ['edge.line'], property: 'border-block-start-width' },
-  },
-  step: {
-    line: { from: ['color.line'], property: 'border-block-start-color' },
-    'line-width': { from: ['edge.line'], property: 'border-block-start-width' },
-  },
-  way: {
-    line: { from: ['color.line'], property: 'border-block-start-color' },
-    'line-width': { from: ['edge.line'], property: 'border-block-start-width' },
-  },
-  quotation: {
-    edge: { from: ['color.accent', 'color.link'], property: 'border-inline-start-color' },
-    'edge-width': { from: ['edge.strong'], property: 'border-inline-start-width' },
-  },
-  'code-block': {
-    edge: { from: ['color.line'], property: 'border-color' },
-    'edge-width': line,
-    corner: onCard,
-  },
-  'over-picture': { corner: { from: ['corner.picture'], property: 'border-radius' } },
-  table: { line: { from: ['color.line'], property: 'border-color' } },
-  'table-cell': {
-    'line-width': { from: ['edge.line'], property: 'border-block-end-width' },
-  },
-  header: {
-    line: { from: ['color.line'], property: 'border-block-end-color' },
-    'line-width': { from: ['edge.line'], property: 'border-block-end-width' },
-  },
-  footer: {
-    line: { from: ['color.line'], property: 'border-block-start-color' },
-    'line-width': { from: ['edge.line'], property: 'border-block-start-width' },
-  },
-  'mark-a': { ink: { from: ['color.link'], property: 'fill' } },
-  'mark-b': { ink: { from: ['color.action'], property: 'fill' } },
-};
-
-/** What a component is called in the sheet, where that is not its name. */
-const SELECTORS: Readonly<Record<string, string>> = {
-  'table-cell': '.table th, .table td',
-  header: '.site-header',
-  footer: '.site-footer',
-};
-
-const parts = Object.entries(COMPONENTS).flatMap(([component, own]) =>
-  Object.entries(own).map(([part, { from, property }]) => ({ component, part, from, property })),
+const BY_NAME: ReadonlyMap<string, readonly Part[]> = new Map(
+  PARTS.map(({ of }) => [of, PARTS.filter((part) => part.of === of)]),
 );
+
+/** The parts of what tokens begin with. */
+export const partsOf = (of: string): readonly Part[] => BY_NAME.get(of) ?? [];
+
+/** The selectors of the components, `&` being where a state stands, by what their tokens begin with. */
+const SELECTORS: ReadonlyMap<string, string> = new Map(
+  COMPONENTS.flatMap(({ selectors = {} }) => Object.entries(selectors)),
+);
+
+export const FIXED: readonly Fixed[] = COMPONENTS.flatMap(({ fixed = [] }) => fixed);
+
+/** The state of each rule of a component, in the order of the rules: at rest first. */
+const IN_ORDER: readonly (State | undefined)[] = [undefined, ...STATES];
+
+/** What the rules of components are made for, in the order of the list. */
+const NAMES: readonly string[] = [...new Set([...PARTS, ...FIXED].map(({ of }) => of))];
+
+/** Whether something is of a manner. */
+export const isOf = ({ when = {} }: { readonly when?: When }, manner: Manner): boolean =>
+  (when.surface?.includes(manner.surface) ?? true) &&
+  (when.states?.includes(manner.states) ?? true);
 
 type Semantic = ReadonlyMap<string, Token>;
 type Roles = ReadonlyMap<string, Pick<DerivedColorRole, 'slug'>>;
@@ -100,28 +43,59 @@ function roleToken(id: string, roles: Roles): string {
   return role ? `color.${role.slug}` : id;
 }
 
-const nameOf = ({ component, part }: (typeof parts)[number]): string => `${component}.${part}`;
+export const nameOf = ({ of, part }: Pick<Part, 'of' | 'part'>): string => `${of}.${part}`;
 
 /** The parts of the mark that stands for a logo as long as the site has none. */
 const MARK = /^mark-/;
 
+/** What has no role of its own is known by its place among its kind: durations, easings, levels of the page. */
+const PLACED = ['duration', 'easing', 'shadow'] as const;
+
+/** Tokens by their ids, and by their places where they have no role: `duration.1`. */
+export function withPlaces(tokens: readonly Token[]): ReadonlyMap<string, Token> {
+  const found = new Map(tokens.map((token) => [token.id, token]));
+  for (const kind of PLACED) {
+    const own = tokens.filter(({ path }) => path[0] === kind);
+    // Levels stand once for each ground; those of the first are those of the page.
+    const ground = own[0]?.path[1];
+    const placed = kind === 'shadow' ? own.filter(({ path }) => path[1] === ground) : own;
+    placed.forEach((token, index) => found.set(`${kind}.${index + 1}`, token));
+  }
+  return found;
+}
+
+/** What the parts of components are taken from. */
+interface Sources {
+  readonly semantic: Semantic;
+  readonly roles: Roles;
+  readonly hasLogo: boolean;
+  readonly components: StyleDocument['components'];
+}
+
+/** Whether a token can be had: a color only of a role that there is. `duration.1` is the first of its kind. */
+function tokenFor(id: string, { semantic, roles }: Sources): Token | undefined {
+  const isThere = !id.startsWith('color.') || roles.has(id.slice('color.'.length));
+  return isThere ? semantic.get(roleToken(id, roles)) : undefined;
+}
+
 /**
- * The first semantic token that each part can be taken from; a color only of a role that there is. A site with a
- * logo of its own needs no mark.
+ * The token that each part of the manner is taken from: the one that it departs to, or else the first of its usual
+ * ones that there is. A part without any is left out, and with it its declaration. A site with a logo of its own
+ * needs no mark.
  */
-export function deriveSources(
-  semantic: Semantic,
-  roles: Roles,
-  hasLogo: boolean,
-): ReadonlyMap<string, Token> {
+export function deriveSources(given: Sources): ReadonlyMap<string, Token> {
+  const { hasLogo, components } = given;
   const sources = new Map<string, Token>();
-  for (const part of parts) {
-    if (hasLogo && MARK.test(part.component)) continue;
-    for (const id of part.from) {
-      const isThere = !id.startsWith('color.') || roles.has(id.slice('color.'.length));
-      const token = isThere ? semantic.get(roleToken(id, roles)) : undefined;
+  for (const part of PARTS) {
+    if (!isOf(part, components.manner) || (hasLogo && MARK.test(part.of))) continue;
+    const name = nameOf(part);
+    const departure = Object.hasOwn(components.departures, name)
+      ? components.departures[name]
+      : undefined;
+    for (const id of departure === undefined ? part.from : [departure, ...part.from]) {
+      const token = tokenFor(id, given);
       if (!token) continue;
-      sources.set(nameOf(part), token);
+      sources.set(name, token);
       break;
     }
   }
@@ -135,32 +109,63 @@ export const deriveComponentTokens = (
   sources: ReadonlyMap<string, Token>,
   trailOf: (id: string) => Trail | undefined,
 ): MadeToken[] =>
-  parts.flatMap((one): MadeToken[] => {
-    const { component, part } = one;
-    const source = sources.get(nameOf(one));
-    if (!source) return [];
+  [...sources].map(([name, source]): MadeToken => {
     const value = (mode: 'light' | 'dark') => ({ ...source.values[mode], reference: source.id });
-    return [
-      {
-        id: nameOf(one),
-        path: [component, part],
-        tier: 'component',
-        type: source.type,
-        values: { light: value('light'), dark: value('dark') },
-        trail: () => trailOf(source.id) ?? NO_TRAIL,
-      },
-    ];
+    return {
+      id: name,
+      path: name.split('.'),
+      tier: 'component',
+      type: source.type,
+      values: { light: value('light'), dark: value('dark') },
+      trail: () => trailOf(source.id) ?? NO_TRAIL,
+    };
   });
 
-/** A rule for each component, with those of its parts that there are, by their names: `card.corner`. */
-export const deriveComponentRules = (names: readonly string[]): Rule[] =>
-  Object.keys(COMPONENTS).flatMap((component): Rule[] => {
-    const declarations = parts
-      .filter((part) => part.component === component && names.includes(nameOf(part)))
-      .map(
-        ({ part, property }) => [property, `var(${propertyOfPath([component, part])})`] as const,
-      );
-    return declarations.length > 0
-      ? [{ selector: SELECTORS[component] ?? `.${component}`, declarations }]
-      : [];
-  });
+/** The selector of a component in a state, or of something in it. */
+const selectorIn = (of: string, state: State | undefined, inside: string): string =>
+  (SELECTORS.get(of) ?? `.${of}&`)
+    .split(', ')
+    .flatMap((one) =>
+      (state?.selectors ?? ['']).map((stated) => `${one.replaceAll('&', stated)}${inside}`),
+    )
+    .join(', ');
+
+/**
+ * The rules of the components in a manner: at rest, and in each of their states, with those of their parts that there
+ * are, by their names (`card.corner`).
+ */
+export function deriveComponentRules(names: readonly string[], manner: Manner): Rule[] {
+  const there = new Set(names);
+  return NAMES.flatMap((of) =>
+    IN_ORDER.flatMap((state): Rule[] => {
+      const isHere = (one: Part | Fixed): boolean =>
+        one.of === of && one.state === state?.id && isOf(one, manner);
+      const fixed = FIXED.filter(isHere);
+      const rule = (inside: string, ...declarations: Rule['declarations']): Rule[] =>
+        declarations.length === 0
+          ? []
+          : [
+              {
+                selector: selectorIn(of, state, inside),
+                declarations,
+                ...(state?.within !== undefined && { within: state.within }),
+              },
+            ];
+      return [
+        ...rule(
+          '',
+          ...fixed.flatMap(({ inside, declarations }) =>
+            inside === undefined ? Object.entries(declarations) : [],
+          ),
+          ...PARTS.filter((part) => isHere(part) && there.has(nameOf(part))).map(
+            ({ part, property, write = (value) => value }) =>
+              [property, write(`var(${propertyOfPath([of, part])})`)] as const,
+          ),
+        ),
+        ...fixed.flatMap(({ inside, declarations }) =>
+          inside === undefined ? [] : rule(inside, ...Object.entries(declarations)),
+        ),
+      ];
+    }),
+  );
+}

@@ -17,7 +17,12 @@ import {
   roleNames,
   veilRules,
 } from './color/nodes.ts';
-import { deriveComponentRules, deriveComponentTokens, deriveSources } from './components.ts';
+import {
+  deriveComponentRules,
+  deriveComponentTokens,
+  deriveSources,
+  withPlaces,
+} from './components.ts';
 import { deriveCustomTokens } from './custom.ts';
 import type { Derived, Rule, RuleGroup, TokenGroup } from './derived.ts';
 import { createGraph, node, type Node } from './graph.ts';
@@ -44,15 +49,14 @@ const byId = (tokens: readonly Token[]): ReadonlyMap<string, Token> =>
   new Map(tokens.map((token) => [token.id, token]));
 
 const [, roleTokens] = colorTokens;
-const [cornerTokens, edgeTokens] = shapeTokens;
 
-/** What components take their values from: colors, corners and edges. */
-const SEMANTIC = [roleTokens, cornerTokens, edgeTokens] as const;
+/** What components take their values from: colors, corners, edges, levels and motion. */
+const SEMANTIC = [roleTokens, ...shapeTokens] as const;
 
 const semantic = node(
   'components: what they are made of',
   SEMANTIC,
-  (...parts): ReadonlyMap<string, Token> => byId(parts.flatMap(({ tokens: own }) => own)),
+  (...parts): ReadonlyMap<string, Token> => withPlaces(parts.flatMap(({ tokens: own }) => own)),
   (_, now) => now,
 );
 
@@ -70,8 +74,13 @@ const semanticTrails = node(
 
 const sources = node(
   'components: taken from',
-  [semantic, roleNames, ({ layout }: StyleDocument) => layout.logo.light !== undefined],
-  deriveSources,
+  [
+    semantic,
+    roleNames,
+    ({ layout }: StyleDocument) => layout.logo.light !== undefined,
+    ({ components }: StyleDocument) => components,
+  ],
+  (all, roles, hasLogo, components) => deriveSources({ semantic: all, roles, hasLogo, components }),
   (before, now) => keptMap(before, now, Object.is),
 );
 
@@ -84,7 +93,11 @@ const componentTokens = tokenNode(
 /** The parts by their names alone: what they are worth is no rule's matter. */
 const partNames = node('components: parts that there are', [sources], (all) => [...all.keys()]);
 
-const componentRules = ruleNode('components: rules', [partNames], deriveComponentRules);
+const componentRules = ruleNode(
+  'components: rules',
+  [partNames, ({ components }: StyleDocument) => components.manner],
+  deriveComponentRules,
+);
 
 /** The tokens of the system itself in groups that change together, in the order in which they are handed over. */
 const OWN: readonly (readonly [key: string, parts: readonly Node<TokenPart>[]])[] = [

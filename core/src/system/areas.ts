@@ -1,6 +1,7 @@
 import type { Area, AreaView } from './areas/area.ts';
 import { brief } from './areas/brief.ts';
 import { color } from './areas/color.ts';
+import { components } from './areas/components.ts';
 import { fonts } from './areas/fonts.ts';
 import { review } from './areas/review.ts';
 import { space } from './areas/space.ts';
@@ -18,6 +19,7 @@ export const AREAS = [
   type,
   color,
   space,
+  components,
   tokens,
   review,
 ] as const satisfies readonly Area[];

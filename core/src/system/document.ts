@@ -11,10 +11,11 @@ import { NEEDS } from '../fonts/pairing.ts';
 import { isInherited } from './json.ts';
 import { section } from '../proof/sections/kinds.ts';
 import { collection, id, json, label, ownName, share, words } from './schema-parts.ts';
+import { componentsSchema } from './component-schema.ts';
 import { layoutSchema, shapeSchema, spaceSchema } from './space-schema.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
-export const SCHEMA = 6;
+export const SCHEMA = 7;
 
 export const MODES = ['light', 'dark'] as const;
 export type Mode = (typeof MODES)[number];
@@ -377,6 +378,7 @@ export const documentSchema = z.strictObject({
   space: spaceSchema,
   layout: layoutSchema,
   shape: shapeSchema,
+  components: componentsSchema,
   content,
   tokens: z.strictObject({ custom: collection(customToken), sheet: z.optional(sheetChoices) }),
   /** Findings that were accepted as they are, by the finding's id. */

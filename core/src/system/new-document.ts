@@ -2,6 +2,7 @@ import type { Hex } from '../color/srgb.ts';
 import type { FontFamily } from '../fonts/family.ts';
 import { collectionOf, NOTHING } from './collection.ts';
 import { companionsOf, usualColorRoles } from './color-roles.ts';
+import { USUAL_COMPONENTS } from './component-schema.ts';
 import { SCHEMA, type Paint, type PageSection, type StyleDocument } from './document.ts';
 import { contentOf, type SiteKindId } from './site-kinds.ts';
 import { usualLayout, usualShape, usualSpace } from './usual-space.ts';
@@ -144,6 +145,7 @@ export function newDocument(start: Start): StyleDocument {
     space: usualSpace,
     layout: logo === undefined ? layout : { ...layout, logo: { ...layout.logo, light: logo } },
     shape: usualShape,
+    components: USUAL_COMPONENTS,
     content: {
       mark: 'plain',
       nav: collectionOf([

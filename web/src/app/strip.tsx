@@ -5,6 +5,7 @@ import { fluidPx } from '@garnish/core/type/fluid';
 import type { ComponentType } from 'react';
 import { NavLink } from 'react-router';
 import { AREA_PAGES, type AreaId } from '../areas/areas.ts';
+import { useProofTheme } from '../system/proof-theme.ts';
 import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { useFace } from '../ui/use-face.ts';
 
@@ -91,6 +92,32 @@ function Steps() {
   );
 }
 
+const OF_BUTTON = ['background', 'background-hover', 'background-pressed'] as const;
+
+/** The main button at rest, pointed at and pressed, as far as they have colors of their own. */
+function States() {
+  const theme = useProofTheme();
+  const tokens = useSystemLater((state) => state.decided.derived.tokenById);
+  const [rest, ...others] = OF_BUTTON.map(
+    (part) => tokens.get(`button.${part}`)?.values[theme].css,
+  );
+  const edge = tokens.get('button.edge')?.values[theme].css;
+  return (
+    <span className="flex items-end gap-1 pb-1">
+      {[rest, ...others].map((color, index) => (
+        <span
+          key={index}
+          className="h-4 w-7 rounded-xs"
+          style={{
+            background: color ?? rest ?? 'transparent',
+            ...(edge !== undefined && { border: `1px solid ${edge}` }),
+          }}
+        />
+      ))}
+    </span>
+  );
+}
+
 function Count() {
   const count = useSystem((state) => state.decided.derived.tokens.length);
   return <span className="figures text-2xl leading-none">{count}</span>;
@@ -121,6 +148,7 @@ const PICTURES: Readonly<Record<AreaId, ComponentType>> = {
   type: Stair,
   color: Ramps,
   space: Steps,
+  components: States,
   tokens: Count,
   review: Waiting,
 };

@@ -17,6 +17,7 @@ const PARTS: Readonly<Record<AreaId, () => Promise<{ readonly default: Component
   type: () => import('./type/type-area.tsx'),
   color: () => import('./color/color-area.tsx'),
   space: () => import('./space/space-area.tsx'),
+  components: () => import('./components/components-area.tsx'),
   tokens: () => import('./tokens/tokens-area.tsx'),
   review: () => import('./review/review-area.tsx'),
 };

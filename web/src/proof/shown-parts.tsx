@@ -27,6 +27,7 @@ function ShownChapter({ chapter, mode, onChange }: ChapterProps) {
   const store = useStore();
   const made = useSystemLater(({ shown }) => ({
     ...madeOfNames(shown),
+    ...(chapter.rules && { rules: shown.derived.rules }),
     ...Object.fromEntries(
       shown.derived.groups
         .filter(({ key }) => chapter.reads.includes(key))
@@ -36,8 +37,12 @@ function ShownChapter({ chapter, mode, onChange }: ChapterProps) {
   const shown = useMemo(() => {
     const { document, derived } = store.state().shown;
     const node = chapterOf(chapter, givenOf(document, derived, mode));
+    const rules = chapter.rules?.(derived) ?? [];
     return (
-      node && { node, css: blockCss({ key: chapter.id, rules: specimenRules(classesIn(node)) }) }
+      node && {
+        node,
+        css: blockCss({ key: chapter.id, rules: [...specimenRules(classesIn(node)), ...rules] }),
+      }
     );
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what it is made of says when it is another
   }, [store, chapter, made, mode]);

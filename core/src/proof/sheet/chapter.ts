@@ -1,4 +1,4 @@
-import type { Derived, LengthAt } from '../../derive/derived.ts';
+import type { Derived, LengthAt, Rule } from '../../derive/derived.ts';
 import { inOrder, type Mode, type StyleDocument } from '../../system/document.ts';
 import type { Token } from '../../tokens/token.ts';
 import { element, type ProofElement, type ProofNode } from '../node.ts';
@@ -24,6 +24,8 @@ export interface Chapter {
   readonly isOfPages?: true;
   /** Nothing where the system has none of them. */
   readonly nodes: (given: Given) => readonly ProofNode[];
+  /** Rules that its specimens need beside those of the sheet. */
+  readonly rules?: (derived: Derived) => readonly Rule[];
 }
 
 /** A number as it is told: at most two decimals, and a true minus. */

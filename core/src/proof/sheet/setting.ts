@@ -84,5 +84,12 @@ export const SHEET_SETTING = `
 .sheet-layers { display: flex; isolation: isolate; padding-block-end: 40px; flex-wrap: wrap; }
 .sheet-layer { position: relative; display: flex; align-items: start; inline-size: 11rem; block-size: 5rem; padding: 8px 12px; outline: 1px solid color-mix(in srgb, currentcolor 40%, transparent); margin-inline-end: -2.5rem; }
 .sheet-layer:nth-child(even) { inset-block-start: 28px; }
+.sheet .sheet-of-states > .sheet-content { font-size: inherit; line-height: inherit; }
+.sheet-states { display: flex; flex-wrap: wrap; align-items: end; gap: 20px 32px; }
+.sheet-states > .sheet-named { min-inline-size: 6rem; max-inline-size: 100%; justify-items: start; }
+.sheet-states .field, .sheet-states .slider, .sheet-states .progress { inline-size: 12rem; }
+.sheet-states .step-bar { inline-size: 20rem; }
+.sheet-states .skip-link { position: static; translate: none; }
+.sheet-states .dialog { position: static; }
 .sheet-kind { display: grid; gap: 16px; min-inline-size: 0; }
 `;

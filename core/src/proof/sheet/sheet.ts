@@ -9,6 +9,7 @@ import { components } from './components.ts';
 import { imported } from './imported.ts';
 import { levels, motion, shapes } from './shape.ts';
 import { grid, pictures, spaces } from './space.ts';
+import { states } from './states.ts';
 import { faces, texts } from './type.ts';
 
 /** The chapters of the sheet in their order; a new one is a file and a line here. */
@@ -24,6 +25,7 @@ export const CHAPTERS: readonly Chapter[] = [
   shapes,
   levels,
   motion,
+  states,
   components,
   imported,
 ];

@@ -1,0 +1,30 @@
+import { component } from './component.ts';
+import { CARD_CORNER, space, ROW } from './pieces.ts';
+
+/** A band with one thing to do. */
+export const band = component({
+  id: 'band',
+  name: 'Call to action',
+  group: 'together',
+  says: 'a band with one thing to do',
+  classes: [
+    {
+      name: 'band',
+      says: 'a band with one thing to do',
+      markup: `<section class="band on-surface"><div class="band-words"><h2 class="type-h3">…</h2><p class="type-body">…</p></div><p class="actions">…</p></section>`,
+      own: { ...ROW, 'align-items': 'center', 'justify-content': 'space-between' },
+    },
+    {
+      name: 'band-words',
+      says: 'what the band says',
+      markup: `<div class="band-words">…</div>`,
+      own: { display: 'grid' },
+    },
+  ],
+  parts: [{ of: 'band', part: 'corner', ...CARD_CORNER }],
+  spaces: {
+    'band.inset': space('.band', 'padding', 'inset-large', 'around a band'),
+    'band.gap': space('.band', 'gap', 'stack', 'between the words of a band and its button'),
+    'band-words.gap': space('.band-words', 'row-gap', 'closest', 'between the words of a band'),
+  },
+});

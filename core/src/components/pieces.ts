@@ -1,0 +1,67 @@
+import type { Declarations, Part, SpacePart } from './component.ts';
+
+/** What stands below each other. */
+export const STACK: Declarations = {
+  display: 'grid',
+  'grid-template-columns': 'minmax(0, 1fr)',
+};
+export const ROW: Declarations = { display: 'flex', 'flex-wrap': 'wrap' };
+export const LINK: Declarations = {
+  display: 'inline-flex',
+  'align-items': 'center',
+  'text-decoration-line': 'none',
+};
+/** A control looks the same whether it is a link, a button or an input: nothing of the browser’s own is left. */
+export const CONTROL: Declarations = {
+  'box-sizing': 'border-box',
+  margin: '0',
+  'border-style': 'solid',
+  'border-color': 'currentcolor',
+  appearance: 'none',
+  'text-decoration-line': 'none',
+};
+/** Words in the middle of a control, a sign beside them. */
+export const MIDDLE: Declarations = {
+  display: 'inline-flex',
+  'align-items': 'center',
+  'justify-content': 'center',
+};
+export const COVERING: Declarations = {
+  position: 'absolute',
+  inset: '0',
+  'inline-size': '100%',
+  'block-size': '100%',
+  'object-fit': 'cover',
+};
+/** A list of links or parts without marks. */
+export const UNMARKED: Declarations = { margin: '0', padding: '0', 'list-style': 'none' };
+
+export const CONTROL_CORNER = { from: ['corner.control'], property: 'border-radius' } as const;
+export const CARD_CORNER = { from: ['corner.card'], property: 'border-radius' } as const;
+export const LINE_WIDTH = { from: ['edge.line'], property: 'border-width' } as const;
+
+/** The line above a thing in a row of them. */
+export const lineAbove = (of: string): readonly Part[] => [
+  { of, part: 'line', from: ['color.line'], property: 'border-block-start-color' },
+  { of, part: 'line-width', from: ['edge.line'], property: 'border-block-start-width' },
+];
+
+/** A space of a component; what it is used for follows from its property. */
+export const space = (
+  selector: string,
+  property: SpacePart['property'],
+  role: string,
+  says: string,
+): SpacePart => ({
+  selector,
+  property,
+  role,
+  says,
+  use: property.endsWith('gap')
+    ? 'gap'
+    : property === 'min-block-size'
+      ? 'size'
+      : property.startsWith('margin')
+        ? 'margin'
+        : 'inset',
+});

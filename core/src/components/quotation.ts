@@ -1,0 +1,42 @@
+import { component } from './component.ts';
+import { space } from './pieces.ts';
+
+/** A quote with its source. */
+export const quotation = component({
+  id: 'quotation',
+  name: 'Testimonial',
+  group: 'together',
+  says: 'a quote with its source',
+  classes: [
+    {
+      name: 'quotation',
+      says: 'a quote with its source',
+      markup: `<figure class="quotation"><blockquote><p class="type-quote">…</p></blockquote><figcaption class="type-caption">…</figcaption></figure>`,
+      own: {
+        display: 'grid',
+        'align-content': 'start',
+        margin: '0',
+        'border-inline-start-style': 'solid',
+      },
+    },
+  ],
+  parts: [
+    {
+      of: 'quotation',
+      part: 'edge',
+      from: ['color.accent', 'color.link'],
+      property: 'border-inline-start-color',
+    },
+    {
+      of: 'quotation',
+      part: 'edge-width',
+      from: ['edge.strong'],
+      property: 'border-inline-start-width',
+    },
+  ],
+  spaces: {
+    'quotation.inset': space('.quotation', 'padding-inline-start', 'inline', 'before a quote'),
+    'quotation.gap': space('.quotation', 'gap', 'tight', 'between a quote and its source'),
+    'testimonials.gap': space('.testimonials', 'row-gap', 'gutter', 'between rows of testimonials'),
+  },
+});

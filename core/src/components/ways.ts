@@ -1,0 +1,38 @@
+import { component } from './component.ts';
+import { space } from './pieces.ts';
+
+/** How to reach somebody. */
+export const ways = component({
+  id: 'ways',
+  name: 'Ways to reach',
+  group: 'together',
+  says: 'how to reach somebody',
+  classes: [
+    {
+      name: 'ways',
+      says: 'how to reach somebody',
+      markup: `<dl class="ways"><div class="way"><dt class="type-label">Call</dt><dd class="type-body">…</dd></div></dl>`,
+      own: { display: 'grid', margin: '0' },
+    },
+    {
+      name: 'way',
+      says: 'one of them: a sign, and the words',
+      markup: `<div class="way"><dt class="type-label">Call</dt><dd class="type-body">…</dd></div>`,
+      own: {
+        display: 'grid',
+        'grid-template-columns': 'minmax(4rem, auto) minmax(0, 1fr)',
+        'align-items': 'baseline',
+        'border-block-start-style': 'solid',
+      },
+    },
+  ],
+  parts: [
+    { of: 'way', part: 'line', from: ['color.line'], property: 'border-block-start-color' },
+    { of: 'way', part: 'line-width', from: ['edge.line'], property: 'border-block-start-width' },
+  ],
+  spaces: {
+    'ways.gap': space('.ways', 'gap', 'tight', 'between ways to reach somebody'),
+    'way.inset': space('.way', 'padding-block-start', 'closest', 'above a way to reach somebody'),
+    'way.gap': space('.way', 'gap', 'inline', 'between its sign and its words'),
+  },
+});

@@ -1,0 +1,80 @@
+import { oklabDistance, oklabOf } from '../color/oklab.ts';
+import { isHex, rgbOf } from '../color/srgb.ts';
+import type { Part, Variant } from '../components/component.ts';
+import type { StateId } from '../components/states.ts';
+import type { Manner } from '../system/component-schema.ts';
+import type { Mode } from '../system/document.ts';
+import { FIXED, isOf, nameOf, partsOf } from './components.ts';
+import type { Derived } from './derived.ts';
+
+/** How a state of a component is told from another. */
+export interface Difference {
+  /** The largest distance of a color that differs, in OKLab; 0 where none does. */
+  readonly distance: number;
+  /** The part whose color that is. */
+  readonly part?: string;
+  /** Whether it differs by more than color: a line, an edge, a level. */
+  readonly isMore: boolean;
+}
+
+/** What is declared of a state beside its look. */
+const LOOKLESS: ReadonlySet<string> = new Set(['cursor']);
+
+interface Given {
+  readonly manner: Manner;
+  readonly tokenById: Derived['tokenById'];
+  readonly mode: Mode;
+}
+
+/** The parts of a component in a state, by the property that each says: those at rest, unless the state has its own. */
+function partsIn(of: string, state: StateId | undefined, { manner }: Given): Map<string, Part> {
+  const own = partsOf(of).filter((part) => isOf(part, manner));
+  const found = new Map<string, Part>();
+  for (const part of own) if (part.state === undefined) found.set(part.property, part);
+  for (const part of own)
+    if (part.state === state && state !== undefined) found.set(part.property, part);
+  return found;
+}
+
+/** The lines, levels and the like that a state says without a token. */
+const saidIn = (of: string, state: StateId | undefined, { manner }: Given): string =>
+  FIXED.filter(
+    (fixed) =>
+      fixed.of === of && fixed.state === state && fixed.inside === undefined && isOf(fixed, manner),
+  )
+    .flatMap(({ declarations }) => Object.entries(declarations))
+    .filter(([property]) => !LOOKLESS.has(property))
+    .map(([property, value]) => `${property}: ${value}`)
+    .join('; ');
+
+/** The focus is told by a ring around every control, which the sheet draws for all at once. */
+const RINGED: StateId = 'focus';
+
+/**
+ * How two states of a variant differ in a theme, in what is emitted: 8-bit colors by their distance in OKLab, all else
+ * by whether it is the same.
+ */
+export function differenceOf(
+  { of }: Pick<Variant, 'of'>,
+  from: StateId | undefined,
+  to: StateId,
+  given: Given,
+): Difference {
+  const [before, now] = [partsIn(of, from, given), partsIn(of, to, given)];
+  const cssOf = (part: Part | undefined): string | undefined =>
+    part && given.tokenById.get(nameOf(part))?.values[given.mode].css;
+  let distance = 0;
+  let found: string | undefined;
+  let isMore =
+    (to === RINGED) !== (from === RINGED) || saidIn(of, from, given) !== saidIn(of, to, given);
+  for (const property of new Set([...before.keys(), ...now.keys()])) {
+    const part = now.get(property) ?? before.get(property);
+    const [one, other] = [cssOf(before.get(property)), cssOf(now.get(property))];
+    if (one === other) continue;
+    if (one !== undefined && other !== undefined && isHex(one) && isHex(other)) {
+      const apart = oklabDistance(oklabOf(rgbOf(one)), oklabOf(rgbOf(other)));
+      if (apart > distance) [distance, found] = [apart, part?.part];
+    } else isMore = true;
+  }
+  return { distance, isMore, ...(found !== undefined && { part: found }) };
+}

@@ -1,0 +1,29 @@
+import * as z from 'zod/mini';
+import { ownName } from './schema-parts.ts';
+
+/** What the main action stands out by; every other one has less of it. */
+export const SURFACES = ['filled', 'outlined', 'quiet'] as const;
+/** What a state differs from rest by. */
+export const TELLINGS = ['shade', 'edge', 'level', 'underline'] as const;
+
+/** What a part of a component may take instead of what it usually does: a token by the id of what it is made of. */
+export const REFERENCE =
+  /^(?:color|corner|radius|edge|border|duration|easing|shadow)\.[a-z0-9][a-z0-9-]{0,63}$/;
+
+/** How all components look and answer at once, and where single parts depart from it. */
+export const componentsSchema = z.strictObject({
+  manner: z.strictObject({ surface: z.enum(SURFACES), states: z.enum(TELLINGS) }),
+  /** By the name of the part: `button.background-hover`. */
+  departures: z.record(
+    z.string().check(z.regex(/^[a-z][a-z0-9-]*\.[a-z][a-z0-9-]*$/), z.maxLength(80), ownName),
+    z.string().check(z.regex(REFERENCE)),
+  ),
+});
+
+export type Manner = z.infer<typeof componentsSchema>['manner'];
+
+/** What a system has that decides nothing of its components. */
+export const USUAL_COMPONENTS: z.infer<typeof componentsSchema> = {
+  manner: { surface: 'filled', states: 'shade' },
+  departures: {},
+};

@@ -1,0 +1,174 @@
+import { SURFACES, TELLINGS } from '@garnish/core/system/component-schema';
+import type { Component } from '@garnish/core/components/component';
+import { classesIn } from '@garnish/core/proof/node';
+import { sitePage } from '@garnish/core/proof/site';
+import { FAMILIES } from '@garnish/core/system/families';
+import { inOrder } from '@garnish/core/system/document';
+import { useMemo, useState } from 'react';
+import { Note } from '../../findings/note.tsx';
+import { useModes, useProofTheme } from '../../system/proof-theme.ts';
+import { showPage } from '../../system/shown-page.ts';
+import { useDecided, useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
+import { Bench, Section } from '../../ui/bench.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Anatomy } from './anatomy.tsx';
+import { Shelf, SHOWN } from './shelf.tsx';
+import { StatesDrawn } from './states-drawn.tsx';
+
+const named = <Value extends string>(values: readonly Value[]) =>
+  values.map((value) => ({ value, name: value }));
+
+/** How all components look and answer at once. */
+function Manner() {
+  const store = useStore();
+  const { manner } = useDecided(['components']).document.components;
+  return (
+    <div className="grid">
+      {(
+        [
+          ['surface', 'surface', 'What the main action stands out by', SURFACES],
+          ['states', 'states differ by', 'What a state differs by', TELLINGS],
+        ] as const
+      ).map(([key, says, label, values]) => (
+        <div
+          key={key}
+          data-decision={`/components/manner/${key}`}
+          className="grid min-h-8 grid-cols-[7rem_minmax(0,1fr)] items-center border-b border-line"
+        >
+          <span className="text-quiet">{says}</span>
+          <Choice<string>
+            label={label}
+            options={named(values)}
+            value={manner[key]}
+            onChange={(value) =>
+              store.change(
+                [{ op: 'replace', path: `/components/manner/${key}`, value }],
+                `${says} ${value}`,
+              )
+            }
+          />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** The pages on which a component stands, with how often; each turns the proof to it. */
+function Uses({ component }: { readonly component: Component }) {
+  const store = useStore();
+  const { document } = useDecidedLater(['content', 'name', 'layout', 'shape', 'color', 'brief']);
+  const found = useMemo(() => {
+    const view = store.state().decided;
+    const own = new Set(component.classes.map(({ name }) => name));
+    return inOrder(document.content.pages).flatMap(([id, { name }]) => {
+      const count = [...classesIn(sitePage(view.document, view.derived, id))].filter((one) =>
+        own.has(one),
+      ).length;
+      return count === 0 ? [] : [{ id, name, count }];
+    });
+  }, [store, component, document]);
+  if (found.length === 0) return <span>on no page; on the sheet of parts</span>;
+  return (
+    <span className="flex flex-wrap gap-x-3">
+      {found.map(({ id, name, count }) => (
+        <button
+          key={id}
+          type="button"
+          className="min-h-6 hover:text-base-content hover:underline"
+          onClick={() => showPage(store.state().id, id)}
+        >
+          {name} <span className="figures">{count}</span>
+        </button>
+      ))}
+    </span>
+  );
+}
+
+const GROUNDS = ['page', 'surface', 'raised', ...FAMILIES] as const;
+
+/** One component: every state on a ground, what its parts take, and what the checks say. */
+function Opened({ component }: { readonly component: Component }) {
+  const shown = useProofTheme();
+  const modes = useModes();
+  const [own, setOwn] = useState<string>();
+  const theme = modes.find((mode) => mode === own) ?? shown;
+  const colors = useDecidedLater([], ['colors']).derived.colors;
+  const grounds = GROUNDS.flatMap((id) => {
+    const role = colors.get(id);
+    return role ? [{ value: id, name: role.name }] : [];
+  });
+  const [ground, setGround] = useState<string>('page');
+  const departures = useSystem(({ decided }) => decided.document.components.departures);
+  const findings = useSystem((state) => state.findings).filter(
+    ({ area, decision }) =>
+      area === 'components' &&
+      (component.variants ?? []).some(({ of }) => decision === `/components/departures/${of}`),
+  );
+  const names = new Set((component.parts ?? []).map(({ of }) => of));
+  const departing = Object.keys(departures).filter((name) => names.has(name.split('.')[0] ?? ''));
+  return (
+    <>
+      <Section full title={component.name} aside={<Uses component={component} />}>
+        <div className="mb-2 flex flex-wrap justify-between gap-x-6">
+          <Choice label="What it stands on" options={grounds} value={ground} onChange={setGround} />
+          {modes.length > 1 && (
+            <Choice<string>
+              label="Theme of the specimens"
+              options={named(modes)}
+              value={theme}
+              onChange={setOwn}
+            />
+          )}
+        </div>
+        <StatesDrawn component={component} ground={ground} theme={theme} />
+        {findings.length > 0 && (
+          <ul className="mt-3 grid gap-y-2">
+            {findings.map((finding) => (
+              <li key={finding.id}>
+                <Note finding={finding} />
+              </li>
+            ))}
+          </ul>
+        )}
+      </Section>
+      <Section
+        full
+        title="Anatomy"
+        aside={
+          departing.length === 0
+            ? 'follows the manner'
+            : `follows the manner but for ${departing.length}`
+        }
+      >
+        <Anatomy component={component} mode={theme} />
+      </Section>
+    </>
+  );
+}
+
+/** Every part of a site in every state, in one manner, and what departs from it. */
+export default function ComponentsArea() {
+  const departures = useSystem(({ decided }) => decided.document.components.departures);
+  const [opened, setOpened] = useState('button');
+  const component = SHOWN.find(({ id }) => id === opened) ?? SHOWN[0];
+  const count = Object.keys(departures).length;
+  return (
+    <Bench title="Components" margin={false}>
+      <Section
+        full
+        title="One manner for all"
+        aside={
+          count === 0
+            ? 'nothing departs'
+            : `${count} ${count === 1 ? 'part departs' : 'parts depart'}`
+        }
+      >
+        <Manner />
+      </Section>
+      <div className="mt-3">
+        <Shelf opened={opened} onOpen={setOpened} />
+      </div>
+      {component && <Opened key={component.id} component={component} />}
+    </Bench>
+  );
+}

@@ -1,0 +1,126 @@
+import type { Component } from '@garnish/core/components/component';
+import { COMPONENTS } from '@garnish/core/components/components';
+import { element, type ProofNode } from '@garnish/core/proof/node';
+import { specimenOf } from '@garnish/core/proof/specimens';
+import { useMemo } from 'react';
+import { Specimens } from '../../proof/specimens.tsx';
+import { useProofTheme } from '../../system/proof-theme.ts';
+import { useDecidedLater, useSystem } from '../../system/system-context.ts';
+
+/** The components that have something to show, in their order. */
+export const SHOWN: readonly Component[] = COMPONENTS.filter(
+  ({ variants = [] }) => variants.length > 0,
+);
+
+const PER_ROW = 7;
+const PICTURE_PX = 58;
+const CELL_PX = 84;
+
+/** A picture of each in its place, under the buttons that name them. */
+const PLACED = `
+body { margin: 0; overflow: hidden; }
+.shelf { display: grid; grid-template-columns: repeat(${PER_ROW}, minmax(0, 1fr)); }
+.shelf-cell { block-size: ${CELL_PX}px; overflow: clip; }
+.shelf-picture { display: grid; place-content: center; justify-items: center; block-size: ${PICTURE_PX}px; padding: 4px; overflow: clip; }
+.shelf-picture > * { zoom: 0.5; inline-size: max-content; max-inline-size: 128px; }
+.shelf-picture > .field, .shelf-picture > .slider, .shelf-picture > .progress { inline-size: 100px; }
+.shelf-picture > .skip-link { position: static; translate: none; }
+.shelf-picture > .dialog { position: static; }
+.shelf-picture > .card, .shelf-picture > .alert, .shelf-picture > .notice, .shelf-picture > .dialog, .shelf-picture > .site-header, .shelf-picture > .site-footer { zoom: 0.28; inline-size: 210px; max-inline-size: none; }
+`;
+
+interface ShelfProps {
+  readonly opened: string;
+  readonly onOpen: (id: string) => void;
+}
+
+/** All components as small live pictures in one manner; one is opened below. */
+export function Shelf({ opened, onOpen }: ShelfProps) {
+  const theme = useProofTheme();
+  const { derived } = useDecidedLater([], ['styles', 'colors']);
+  const departures = useSystem(({ decided }) => decided.document.components.departures);
+  const findings = useSystem((state) => state.findings);
+  const { styles, colors } = derived;
+  const node = useMemo(
+    (): ProofNode =>
+      element(
+        'div',
+        { class: 'shelf' },
+        ...SHOWN.map(({ variants = [] }) =>
+          element(
+            'div',
+            { class: 'shelf-cell on-page' },
+            element(
+              'div',
+              { class: 'shelf-picture' },
+              ...variants.slice(0, 1).map((variant) => specimenOf(variant, { styles, colors })),
+            ),
+          ),
+        ),
+      ),
+    [styles, colors],
+  );
+  const rows = Math.ceil(SHOWN.length / PER_ROW);
+  const countOf = ({ parts = [] }: Component): number => {
+    const own = new Set(parts.map(({ of }) => of));
+    return Object.keys(departures).filter((name) => own.has(name.split('.')[0] ?? '')).length;
+  };
+  const isFound = ({ variants = [] }: Component): boolean =>
+    findings.some(
+      ({ area, decision }) =>
+        area === 'components' &&
+        variants.some(({ of }) => decision === `/components/departures/${of}`),
+    );
+  return (
+    <div className="relative border-y border-line">
+      <Specimens
+        title="All parts"
+        isPicture
+        css={PLACED}
+        node={node}
+        theme={theme}
+        heightPx={rows * CELL_PX}
+      />
+      <div
+        role="group"
+        aria-label="Parts"
+        className="absolute inset-0 grid"
+        style={{
+          gridTemplateColumns: `repeat(${PER_ROW}, minmax(0, 1fr))`,
+          gridAutoRows: `${CELL_PX}px`,
+        }}
+      >
+        {SHOWN.map((own) => {
+          const count = countOf(own);
+          return (
+            <button
+              key={own.id}
+              type="button"
+              aria-pressed={own.id === opened}
+              className="group flex items-end border-e border-b border-line text-xs aria-pressed:shadow-[inset_0_3px_0_var(--color-primary)]"
+              onClick={() => onOpen(own.id)}
+            >
+              <span className="flex h-6 w-full items-center justify-between gap-1 bg-base-100 px-1.5 text-start text-quiet group-hover:text-base-content group-aria-pressed:font-semibold group-aria-pressed:text-base-content">
+                <span className="truncate">{own.name}</span>
+                {count > 0 && (
+                  <span
+                    className="figures text-base-content"
+                    title={`${count} depart from the manner`}
+                  >
+                    {count}
+                  </span>
+                )}
+                {isFound(own) && (
+                  <span className="text-warning" title="A check says something of it">
+                    <span aria-hidden>!</span>
+                    <span className="sr-only">to look at</span>
+                  </span>
+                )}
+              </span>
+            </button>
+          );
+        })}
+      </div>
+    </div>
+  );
+}

@@ -72,7 +72,8 @@ describe('what an element is made of', () => {
     for (const rule of plain) {
       const own = [{ key: 'one', rules: [rule] }];
       for (const element of all) {
-        if (!element.matches(rule.selector)) continue;
+        // What a reader has typed no element of these has, and not every DOM knows to ask for it.
+        if (!element.matches(rule.selector.replaceAll(':user-invalid', '[data-typed]'))) continue;
         answered += 1;
         expect(declarationsOf<Element>(element, own, () => true).size).toBeGreaterThan(0);
       }

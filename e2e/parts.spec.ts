@@ -35,6 +35,7 @@ test('the sheet of parts shows every chapter in each theme; pointing names a tok
     'Corners and edges',
     'Levels',
     'Motion and layers',
+    'Components in their states',
     'Parts of pages',
   ]);
   const rung = sheet.locator('.sheet-rung').nth(3);
@@ -70,7 +71,7 @@ test('the sheet of parts has a heading for each part and names for what plays', 
   expect(await violationsOf(frame, { within: '.sheet' })).toEqual([]);
 });
 
-test('opening the view of motion turns the proof to what plays, and it plays as decided', async ({
+test('touching what only the sheet has turns the proof to it, and what plays there plays as decided', async ({
   page,
   request,
 }) => {
@@ -79,9 +80,16 @@ test('opening the view of motion turns the proof to what plays, and it plays as 
   const choice = page.getByRole('combobox', { name: 'Page of the proof' });
   await expect(choice).toHaveValue('home');
   await goOn(page, id, 'space?view=motion');
+  // Durations are those of buttons too, so that the page stays; opacities stand on the sheet alone.
+  await expect(choice).toHaveValue('home');
+  await goOn(page, id, 'space?view=depth');
+  await page
+    .getByRole('spinbutton', { name: /^Opacity/ })
+    .first()
+    .focus();
   await expect(choice).toHaveValue('~parts');
   const ball = proof(page).locator('.sheet-of-motion .sheet-moving').first();
-  await expect(ball).toBeInViewport();
+  await ball.scrollIntoViewIfNeeded();
   await expect(ball).toHaveCSS('transition-duration', '0.12s');
   const before = await ball.boundingBox();
   await proof(page).getByRole('group', { name: 'quick plays' }).hover();

@@ -44,7 +44,10 @@ export async function servePlain(
   });
 }
 
-/** What belongs to the window: what is out of sight rests, its size remembered. Nothing else may differ. */
+/**
+ * What belongs to the window: what is out of sight rests, its size remembered, and nothing moves by itself while one
+ * decides beside it. Nothing else may differ.
+ */
 const OF_THE_WINDOW = [
   'contain-intrinsic-block-size',
   'contain-intrinsic-height',
@@ -52,6 +55,7 @@ const OF_THE_WINDOW = [
   'contain-intrinsic-size',
   'contain-intrinsic-width',
   'overflow-clip-margin',
+  'transition-duration',
 ];
 
 /** The root alone scrolls one way in the window. */
@@ -102,6 +106,11 @@ export const compare = (
       awake.replaceSync('* { content-visibility: visible !important; }');
       const before = [...one.adoptedStyleSheets];
       one.adoptedStyleSheets = [...before, awake];
+      // What moves from one theme to the other has arrived.
+      for (const each of [one, other]) {
+        each.body.getBoundingClientRect();
+        for (const moving of each.getAnimations()) moving.finish();
+      }
       // Both take the faces that the width needs.
       for (const each of [one, other]) {
         each.body.getBoundingClientRect();

@@ -11,6 +11,18 @@ const UNFILLED: When = { surface: ['outlined', 'quiet'] };
 /** Words within a button that have a class of their own. */
 const WORDS = ' > [class]';
 
+/** An open ring behind the words of what is at work. */
+const BUSY_SIGN = {
+  content: '""',
+  'inline-size': '0.8em',
+  'block-size': '0.8em',
+  'margin-inline-start': '0.5em',
+  'border-width': '0.14em',
+  'border-style': 'solid',
+  'border-color': 'currentcolor currentcolor transparent',
+  'border-radius': '50%',
+} as const;
+
 /** A ring within the edge, which takes no room. */
 const ring = (value: string): string => `inset 0 0 0 ${value} currentcolor`;
 
@@ -244,6 +256,11 @@ export const button = component({
       when: UNFILLED,
       declarations: { color: 'inherit' },
     })),
+    ...(['button', 'danger-button'] as const).map((of) => ({
+      of,
+      when: OUTLINED,
+      declarations: { 'background-color': 'transparent' },
+    })),
     { of: 'danger-button', inside: WORDS, when: FILLED, declarations: { color: 'inherit' } },
     { of: 'plain-button', inside: WORDS, declarations: { color: 'inherit' } },
     ...(['button', 'quiet-button', 'danger-button'] as const).flatMap((of) =>
@@ -279,7 +296,8 @@ export const button = component({
     })),
     ...(['button', 'quiet-button', 'danger-button', 'plain-button'] as const).flatMap((of) => [
       { of, state: 'off' as const, declarations: { cursor: 'not-allowed', 'box-shadow': 'none' } },
-      { of, state: 'busy' as const, declarations: { cursor: 'progress', opacity: '0.7' } },
+      { of, state: 'busy' as const, declarations: { cursor: 'progress' } },
+      { of, state: 'busy' as const, inside: '::after', declarations: BUSY_SIGN },
     ]),
   ],
   spaces: {

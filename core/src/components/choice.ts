@@ -46,7 +46,8 @@ export const choice = component({
       name: 'check',
       says: 'a box of which several may be chosen',
       markup: `<input class="check" type="checkbox">`,
-      own: BOX,
+      // A box stays a box, however round the corners of controls are.
+      own: { ...BOX, 'border-radius': '0.2em' },
     },
     {
       name: 'radio',
@@ -123,12 +124,6 @@ export const choice = component({
         state: 'off' as const,
       },
     ]),
-    {
-      of: 'check',
-      part: 'corner',
-      property: 'border-radius',
-      from: ['radius.small', 'corner.control'],
-    },
     { of: 'switch', part: 'ink', property: 'color', from: ['color.line-strong'] },
   ],
   fixed: [

@@ -7,6 +7,8 @@ export interface State {
   readonly selectors: readonly [string, ...string[]];
   /** The at-rule that its rules stand in. */
   readonly within?: string;
+  /** The state that comes with it: what is pressed by a pointer is pointed at. */
+  readonly besides?: string;
   /** The attributes that put an element into it; nothing where only a hand can. */
   readonly attributes?: Readonly<Record<string, string>>;
 }
@@ -20,7 +22,7 @@ export const POINTING = '@media (hover: hover)';
  */
 export const STATES = [
   { id: 'hover', name: 'pointed at', selectors: [':hover'], within: POINTING },
-  { id: 'pressed', name: 'pressed', selectors: [':active'] },
+  { id: 'pressed', name: 'pressed', selectors: [':active'], besides: 'hover' },
   { id: 'focus', name: 'focused', selectors: [':focus-visible'] },
   {
     id: 'current',
@@ -71,9 +73,15 @@ export function stateOf(id: StateId): State {
   return state;
 }
 
+/** All states that an element is in that is in one, in the order of their rules. */
+export const statesIn = (id: StateId): readonly StateId[] => {
+  const { besides } = stateOf(id);
+  return [...STATES.filter((state) => state.id === besides).map((state) => state.id), id];
+};
+
 /** The attribute by which a state is drawn that only a hand can bring about. */
 export const DRAWN = 'data-drawn';
 
 /** The attributes that put an element into a state where it is drawn. */
 export const drawnAttributes = (id: StateId): Readonly<Record<string, string>> =>
-  stateOf(id).attributes ?? { [DRAWN]: id };
+  stateOf(id).attributes ?? { [DRAWN]: statesIn(id).join(' ') };

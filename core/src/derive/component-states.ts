@@ -1,7 +1,7 @@
 import { oklabDistance, oklabOf } from '../color/oklab.ts';
 import { isHex, rgbOf } from '../color/srgb.ts';
 import type { Part, Variant } from '../components/component.ts';
-import type { StateId } from '../components/states.ts';
+import { statesIn, type StateId } from '../components/states.ts';
 import type { Manner } from '../system/component-schema.ts';
 import type { Mode } from '../system/document.ts';
 import { FIXED, isOf, nameOf, partsOf } from './components.ts';
@@ -26,26 +26,37 @@ interface Given {
   readonly mode: Mode;
 }
 
+/** Rest, and all states that something is in, in the order of their rules. */
+const layers = (state: StateId | undefined): readonly (StateId | undefined)[] =>
+  state === undefined ? [undefined] : [undefined, ...statesIn(state)];
+
 /** The parts of a component in a state, by the property that each says: those at rest, unless the state has its own. */
 function partsIn(of: string, state: StateId | undefined, { manner }: Given): Map<string, Part> {
   const own = partsOf(of).filter((part) => isOf(part, manner));
-  const found = new Map<string, Part>();
-  for (const part of own) if (part.state === undefined) found.set(part.property, part);
-  for (const part of own)
-    if (part.state === state && state !== undefined) found.set(part.property, part);
-  return found;
+  return new Map(
+    layers(state).flatMap((layer) =>
+      own.filter((part) => part.state === layer).map((part) => [part.property, part]),
+    ),
+  );
 }
 
-/** The lines, levels and the like that a state says without a token. */
-const saidIn = (of: string, state: StateId | undefined, { manner }: Given): string =>
-  FIXED.filter(
-    (fixed) =>
-      fixed.of === of && fixed.state === state && fixed.inside === undefined && isOf(fixed, manner),
-  )
-    .flatMap(({ declarations }) => Object.entries(declarations))
-    .filter(([property]) => !LOOKLESS.has(property))
-    .map(([property, value]) => `${property}: ${value}`)
-    .join('; ');
+/** The lines, levels and the like that a component says in a state without a token. */
+function saidIn(of: string, state: StateId | undefined, { manner }: Given): string {
+  const own = FIXED.filter((fixed) => fixed.of === of && isOf(fixed, manner));
+  const said = new Map(
+    layers(state).flatMap((layer) =>
+      own
+        .filter((fixed) => fixed.state === layer)
+        .flatMap(({ inside = '', declarations }) =>
+          Object.entries(declarations)
+            // What only hands on a color is that color’s difference.
+            .filter(([property, value]) => !LOOKLESS.has(property) && value !== 'inherit')
+            .map(([property, value]) => [`${inside} ${property}`, value] as const),
+        ),
+    ),
+  );
+  return JSON.stringify([...said].sort(([one], [other]) => (one < other ? -1 : 1)));
+}
 
 /** The focus is told by a ring around every control, which the sheet draws for all at once. */
 const RINGED: StateId = 'focus';

@@ -12,6 +12,6 @@ export const drawnRules = (rules: readonly Rule[]): readonly Rule[] =>
   rules.flatMap(({ selector, declarations }): Rule[] => {
     let drawn = selector;
     for (const { id, selectors } of BY_HAND)
-      for (const state of selectors) drawn = drawn.replaceAll(state, `[${DRAWN}="${id}"]`);
+      for (const state of selectors) drawn = drawn.replaceAll(state, `[${DRAWN}~="${id}"]`);
     return drawn === selector ? [] : [{ selector: drawn, declarations }];
   });

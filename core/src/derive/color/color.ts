@@ -482,7 +482,10 @@ export const deriveColorClasses = (
       ? [
           {
             selector: ':focus-visible',
-            declarations: [['outline', `0.1875rem solid ${variable(focus)}`]],
+            declarations: [
+              ['outline', `0.1875rem solid ${variable(focus)}`],
+              ['outline-offset', '0.125rem'],
+            ],
           } as const,
         ]
       : []),

@@ -25,7 +25,14 @@ export const states: Chapter = {
                   ...[undefined, ...variant.states].map((state) =>
                     named(
                       specimenOf(variant, given.derived, state),
-                      caption(given, variant.name, state === undefined ? '' : stateOf(state).name),
+                      caption(
+                        given,
+                        state === undefined
+                          ? variant.name === 'usual'
+                            ? 'rest'
+                            : variant.name
+                          : stateOf(state).name,
+                      ),
                     ),
                   ),
                 ),

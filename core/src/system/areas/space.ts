@@ -20,12 +20,19 @@ export const space = {
     {
       id: 'depth',
       name: 'Depth',
-      at: ['/shape/light', '/shape/dark', '/shape/shadows', '/shape/cards'],
+      at: [
+        '/shape/light',
+        '/shape/dark',
+        '/shape/shadows',
+        '/shape/cards',
+        '/shape/opacities',
+        '/shape/layers',
+      ],
     },
     {
       id: 'motion',
       name: 'Motion',
-      at: ['/shape/durations', '/shape/easings', '/shape/opacities', '/shape/layers'],
+      at: ['/shape/durations', '/shape/easings'],
     },
     { id: 'check', name: 'Check', at: ['/space/parts', '/space/limits'] },
     { id: 'classes', name: 'Classes', at: ['/space/utilities'] },

@@ -1,0 +1,204 @@
+import { describe, expect, test } from '@jest/globals';
+import { converter, differenceEuclidean } from 'culori';
+import { findingsOf } from '../checks/checks.ts';
+import { differenceOf } from '../derive/component-states.ts';
+import { FIXED, isOf, nameOf, PARTS } from '../derive/components.ts';
+import { derive } from '../derive/derive.ts';
+import type { Rule } from '../derive/derived.ts';
+import { writeCss } from '../formats/css.ts';
+import { drawnRules } from '../proof/drawn-states.ts';
+import { classesIn } from '../proof/node.ts';
+import { specimenOf } from '../proof/specimens.ts';
+import { SURFACES, TELLINGS } from '../system/component-schema.ts';
+import { MODES, type StyleDocument } from '../system/document.ts';
+import { patched, type Patch } from '../system/patch.ts';
+import { sampleDocument } from '../system/sample.ts';
+import { COMPONENTS } from './components.ts';
+import { POINTING, stateOf, STATES } from './states.ts';
+
+const after = (document: StyleDocument, patch: Patch): StyleDocument => {
+  const result = patched(document, patch);
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.document;
+};
+const mannerly = (surface: string, states: string): Patch => [
+  { op: 'replace', path: '/components/manner', value: { surface, states } },
+];
+const departs = (part: string, value: string): Patch => [
+  { op: 'add', path: `/components/departures/${part}`, value },
+];
+const rulesOf = (document: StyleDocument): readonly Rule[] =>
+  derive(document).rules.flatMap(({ rules }) => rules);
+const cssOf = (document: StyleDocument, token: string, mode: 'light' | 'dark' = 'light') =>
+  derive(document).tokenById.get(token)?.values[mode].css;
+
+const MANNERS = SURFACES.flatMap((surface) => TELLINGS.map((states) => [surface, states] as const));
+
+describe('the list of components', () => {
+  test('names each component, class, part and space once', () => {
+    const once = (names: readonly string[]): void => expect(new Set(names).size).toBe(names.length);
+    once(COMPONENTS.map(({ id }) => id));
+    once(COMPONENTS.flatMap(({ classes }) => classes.map(({ name }) => name)));
+    once(COMPONENTS.flatMap(({ spaces = {} }) => Object.keys(spaces)));
+    for (const [surface, states] of MANNERS)
+      once(
+        PARTS.filter((part) => isOf(part, { surface, states })).map(
+          (part) => `${nameOf(part)} ${part.property}`,
+        ),
+      );
+  });
+
+  test.each(COMPONENTS.map((own) => [own.id, own] as const))(
+    '%s has a class or a selector for every part, and its specimens are of its classes',
+    (_, { classes, parts = [], fixed = [], selectors = {}, variants = [] }) => {
+      const names = new Set([...classes.map(({ name }) => name), ...Object.keys(selectors)]);
+      for (const { of } of [...parts, ...fixed]) {
+        // Something in another component is styled where that component is.
+        const isElsewhere = COMPONENTS.some((other) =>
+          other.classes.some(({ name }) => name === of),
+        );
+        expect([
+          of,
+          names.has(of) || isElsewhere || /^(mark-|table-|header|footer)/.test(of),
+        ]).toEqual([of, true]);
+      }
+      for (const variant of variants) {
+        const used = [...classesIn(variant.specimen({}))];
+        const known = COMPONENTS.flatMap((other) => other.classes.map(({ name }) => name));
+        for (const name of used)
+          expect([name, known.includes(name) || /^(type|on|fill|wash)-/.test(name)]).toEqual([
+            name,
+            true,
+          ]);
+      }
+    },
+  );
+
+  test.each(
+    COMPONENTS.flatMap(({ variants = [] }) => variants.map((one) => [one.of, one] as const)),
+  )('a specimen of %s takes the attributes of each of its states', (_, variant) => {
+    const derived = derive(sampleDocument());
+    for (const state of variant.states) {
+      const plain = JSON.stringify(specimenOf(variant, derived));
+      expect(JSON.stringify(specimenOf(variant, derived, state))).not.toBe(plain);
+    }
+  });
+});
+
+describe('states', () => {
+  test('stand behind rest, in their order, and pointing only where something can point', () => {
+    const rules = rulesOf(sampleDocument());
+    const place = (selector: string): number =>
+      rules.findIndex((rule) => rule.selector.split(', ').includes(selector));
+    const places = ['.button', '.button:hover', '.button:active', '.button:disabled'].map(place);
+    expect(places.every((one) => one >= 0)).toBe(true);
+    expect(places).toEqual(places.toSorted((one, other) => one - other));
+    for (const { selector, within } of rules)
+      if (
+        COMPONENTS.some(({ classes }) =>
+          classes.some(({ name }) => selector.startsWith(`.${name}:hover`)),
+        )
+      )
+        expect([selector, within]).toEqual([selector, POINTING]);
+  });
+
+  test.each(MANNERS)(
+    '%s, told by %s: each declared is drawn by the same declarations',
+    (surface, states) => {
+      const rules = rulesOf(sampleDocument(mannerly(surface, states)));
+      const drawn = drawnRules(rules);
+      const byHand = STATES.filter((state) => !('attributes' in state));
+      const stated = rules.filter(({ selector }) =>
+        byHand.some(({ selectors }) => selectors.some((one) => selector.includes(one))),
+      );
+      expect(stated.length).toBeGreaterThan(20);
+      expect(drawn.map(({ declarations }) => declarations)).toEqual(
+        stated.map(({ declarations }) => declarations),
+      );
+      for (const { selector } of drawn) expect(selector).not.toMatch(/:(hover|active|focus)/);
+    },
+  );
+
+  test.each(MANNERS)('%s, told by %s: all differ from what they come from', (surface, states) => {
+    const found = findingsOf(
+      sampleDocument(mannerly(surface, states)),
+      derive(sampleDocument(mannerly(surface, states))),
+    ).filter(({ id }) => id.startsWith('component:'));
+    expect(found.map(({ id }) => id)).toEqual([]);
+  });
+
+  test('differ by the distance that an independent library finds', () => {
+    const document = sampleDocument();
+    const { tokenById } = derive(document);
+    const { manner } = document.components;
+    const oklab = converter('oklab');
+    const distance = differenceEuclidean('oklab');
+    for (const mode of MODES)
+      for (const state of ['hover', 'pressed'] as const) {
+        const [rest, now] = ['button.background', `button.background-${state}`].map((id) =>
+          oklab(tokenById.get(id)?.values[mode].css ?? ''),
+        );
+        if (!rest || !now) throw new Error('no such color');
+        const found = differenceOf({ of: 'button' }, undefined, state, { manner, tokenById, mode });
+        expect(found.distance).toBeCloseTo(distance(rest, now), 4);
+        expect(found.part).toBe(`background-${state}`);
+      }
+  });
+});
+
+describe('what departs', () => {
+  test('takes another token, stays when the manner changes, and follows again when it is let go', () => {
+    const usual = sampleDocument();
+    const own = after(usual, departs('button.corner', 'corner.card'));
+    const card = cssOf(usual, 'corner.card');
+    expect(cssOf(own, 'button.corner')).toBe(card);
+    expect(writeCss(derive(own))).toContain('--button-corner: var(--corner-card)');
+    const outlined = after(own, mannerly('outlined', 'edge'));
+    expect(cssOf(outlined, 'button.corner')).toBe(card);
+    const letGo = after(outlined, [{ op: 'remove', path: '/components/departures/button.corner' }]);
+    expect(cssOf(letGo, 'button.corner')).toBe(cssOf(usual, 'corner.control'));
+    expect(cssOf(letGo, 'quiet-button.corner')).toBe(cssOf(usual, 'corner.control'));
+  });
+
+  test('is seen when it makes two states alike, and its repair ends that', () => {
+    const planted = sampleDocument(departs('button.background-hover', 'color.action'));
+    const of = (document: StyleDocument) =>
+      findingsOf(document, derive(document)).filter(({ id }) =>
+        id.startsWith('component:button:hover:rest'),
+      );
+    const [first] = of(planted);
+    expect(first).toMatchObject({ severity: 'repair', area: 'components' });
+    expect(first?.figures).toContain('0.000');
+    const repaired = after(planted, first?.repair?.patch ?? []);
+    expect(of(repaired)).toEqual([]);
+    expect(repaired).toEqual(sampleDocument());
+  });
+
+  test('goes by what a part usually takes where its role is gone', () => {
+    const document = sampleDocument(departs('button.background', 'color.no-such-role'));
+    expect(cssOf(document, 'button.background')).toBe(cssOf(sampleDocument(), 'button.background'));
+  });
+
+  test.each([
+    '__proto__.x',
+    'constructor',
+    'button',
+    'button.',
+    '.corner',
+    'Button.corner',
+    'a.b.c',
+  ])('is not called %s', (name) => {
+    expect(patched(sampleDocument(), departs(name, 'color.action')).ok).toBe(false);
+  });
+
+  test.each(['red', 'color.', 'color.__proto__', 'url(x)', 'space.inset', 'color.a b'])(
+    'does not take %s',
+    (value) => {
+      expect(patched(sampleDocument(), departs('button.corner', value)).ok).toBe(false);
+    },
+  );
+});
+
+test('what is said without a token says a state that there is', () => {
+  for (const { state } of FIXED) if (state !== undefined) expect(stateOf(state).id).toBe(state);
+});

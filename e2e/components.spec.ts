@@ -1,0 +1,169 @@
+import { COMPONENTS } from '@garnish/core/components/components';
+import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
+import {
+  BRACKWATER,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  proof,
+  saved,
+  test,
+  violationsOf,
+} from './garnish.ts';
+
+/** What a state may change; sizes are asked for too, because nothing may jump. */
+const LOOKS = [
+  ...['color', 'background-color', 'background-image', 'box-shadow', 'opacity', 'translate'],
+  ...['border-top-color', 'border-bottom-color', 'border-top-style', 'border-bottom-width'],
+  ...['outline-style', 'outline-width', 'outline-color', 'outline-offset', 'accent-color'],
+  ...['text-decoration-line', 'text-decoration-thickness', 'text-decoration-color'],
+  ...['inline-size', 'block-size'],
+] as const;
+
+test('every state that is drawn is the real one: pointed at, pressed, focused, in both themes', async ({
+  page,
+  request,
+}) => {
+  test.slow();
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components');
+  await page.getByRole('combobox', { name: 'Page of the proof' }).selectOption(SHEET_OF_PARTS);
+  const rows = proof(page).locator('.sheet-of-states .sheet-states');
+  await expect(rows.first()).toBeAttached();
+  const look = (element: Element, names: readonly string[]): Record<string, string> => {
+    // What moves has arrived.
+    for (const moving of element.getAnimations({ subtree: true })) moving.finish();
+    const style = getComputedStyle(element);
+    return Object.fromEntries(names.map((name) => [name, style.getPropertyValue(name)]));
+  };
+  let compared = 0;
+  for (const theme of ['light', 'dark']) {
+    await page
+      .getByRole('region', { name: 'Proof' })
+      .getByRole('button', { name: theme, exact: true })
+      .click();
+    await expect(proof(page).locator('html')).toHaveAttribute('data-theme', theme);
+    for (const row of await rows.all())
+      for (const state of ['hover', 'pressed', 'focus']) {
+        const drawn = row.locator(`[data-drawn="${state}"]`);
+        if ((await drawn.count()) === 0) continue;
+        const [tag, className] = await drawn.evaluate((element) => [
+          element.tagName.toLowerCase(),
+          element.getAttribute('class'),
+        ]);
+        const real = row
+          .locator('.sheet-named')
+          .first()
+          .locator(className === null ? (tag ?? '*') : `${tag}[class="${className}"]`)
+          .first();
+        await row.locator('.sheet-caption').first().hover();
+        const wanted = await drawn.evaluate(look, LOOKS);
+        if (state === 'focus') {
+          // Who works with keys sees where the focus is.
+          await page.keyboard.press('Tab');
+          await real.focus();
+          await page.mouse.move(2, 2);
+        } else {
+          await real.hover();
+          if (state === 'pressed') await page.mouse.down();
+        }
+        const found = await real.evaluate(look, LOOKS);
+        if (state === 'pressed') {
+          // Released elsewhere, so that nothing is done.
+          await row.locator('.sheet-caption').first().hover();
+          await page.mouse.up();
+        }
+        if (state === 'focus') await real.evaluate((element) => (element as HTMLElement).blur());
+        expect(found, `${className ?? tag ?? ''} ${state} ${theme}`).toEqual(wanted);
+        compared += 1;
+      }
+  }
+  const byHand = COMPONENTS.flatMap(({ variants = [] }) =>
+    variants.flatMap(({ states }) =>
+      states.filter((state) => ['hover', 'pressed', 'focus'].includes(state)),
+    ),
+  );
+  expect(byHand.length).toBeGreaterThan(40);
+  expect(compared).toBe(byHand.length * 2);
+});
+
+test('a manner is chosen for all, one corner departs, stays when the corner of all changes, and is let go', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components');
+  const button = proof(page).locator('.hero-words .button, .hero .button').first();
+  const radius = (): Promise<string> =>
+    button.evaluate((element) => getComputedStyle(element).borderTopLeftRadius);
+  const usual = await radius();
+  // The main button departs to the corner of pictures.
+  const takes = page.getByRole('combobox', { name: 'button.corner takes', exact: true });
+  await takes.selectOption('corner.picture');
+  await expect(page.getByText('1 part departs')).toBeVisible();
+  const departed = await radius();
+  await page
+    .getByRole('group', { name: 'What the main action stands out by' })
+    .getByText('outlined')
+    .click();
+  await expect
+    .poll(() => button.evaluate((element) => getComputedStyle(element).backgroundColor))
+    .toBe('rgba(0, 0, 0, 0)');
+  expect(await radius()).toBe(departed);
+  await saved(page);
+  const { components } = await documentOf(request, id);
+  expect(components).toEqual({
+    manner: { surface: 'outlined', states: 'shade' },
+    departures: { 'button.corner': 'corner.picture' },
+  });
+  await page.getByRole('button', { name: 'let it go' }).click();
+  await expect(page.getByText('nothing departs')).toBeVisible();
+  await expect.poll(radius).toBe(usual);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('1 part departs')).toBeVisible();
+});
+
+test('two states made alike are found on the part, and its repair lets the departure go', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components');
+  await page
+    .getByRole('combobox', { name: 'button.background-hover takes', exact: true })
+    .selectOption('color.action');
+  await expect(page.getByText('Button, main: pointed at looks as at rest in light')).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'nothing' }).first()).toBeVisible();
+  await page
+    .getByRole('button', { name: 'Let button.background-hover follow again' })
+    .first()
+    .click();
+  await expect(page.getByText('looks as at rest')).toHaveCount(0);
+  await expect(page.getByText('nothing departs')).toBeVisible();
+});
+
+test('each part is opened by key, stands on every ground in both themes, and axe finds nothing', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components');
+  const shelf = page.getByRole('group', { name: 'Parts' });
+  await expect(shelf).toBeVisible();
+  const count = await shelf.getByRole('button').count();
+  expect(count).toBeGreaterThan(15);
+  await shelf.getByRole('button', { name: /^Field/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 2, name: 'Field' })).toBeVisible();
+  const drawn = page.frameLocator('iframe[title="Field in its states"]');
+  await expect(drawn.locator('input.field[aria-invalid="true"]').first()).toBeVisible();
+  await page
+    .getByRole('group', { name: 'What it stands on' })
+    .getByText('surface', { exact: true })
+    .click();
+  await expect(drawn.locator('.drawn')).toHaveClass(/on-surface/);
+  await page.getByRole('group', { name: 'Theme of the specimens' }).getByText('dark').click();
+  await expect(drawn.locator('html')).toHaveAttribute('data-theme', 'dark');
+  expect(await violationsOf(page, { within: 'main' })).toEqual([]);
+});

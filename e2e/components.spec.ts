@@ -1,4 +1,5 @@
 import { COMPONENTS } from '@garnish/core/components/components';
+import { DRAWN, drawnAttributes } from '@garnish/core/components/states';
 import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import {
   BRACKWATER,
@@ -45,17 +46,17 @@ test('every state that is drawn is the real one: pointed at, pressed, focused, i
       .click();
     await expect(proof(page).locator('html')).toHaveAttribute('data-theme', theme);
     for (const row of await rows.all())
-      for (const state of ['hover', 'pressed', 'focus']) {
-        const drawn = row.locator(`[data-drawn="${state}"]`);
+      for (const state of ['hover', 'pressed', 'focus'] as const) {
+        const drawn = row.locator(`[${DRAWN}="${drawnAttributes(state)[DRAWN]}"]`);
         if ((await drawn.count()) === 0) continue;
-        const [tag, className] = await drawn.evaluate((element) => [
-          element.tagName.toLowerCase(),
-          element.getAttribute('class'),
-        ]);
+        const [tag, className] = await drawn.evaluate(
+          (element) =>
+            [element.tagName.toLowerCase(), element.getAttribute('class') ?? ''] as const,
+        );
         const real = row
           .locator('.sheet-named')
           .first()
-          .locator(className === null ? (tag ?? '*') : `${tag}[class="${className}"]`)
+          .locator(className === '' ? tag : `${tag}[class="${className}"]`)
           .first();
         await row.locator('.sheet-caption').first().hover();
         const wanted = await drawn.evaluate(look, LOOKS);
@@ -75,7 +76,7 @@ test('every state that is drawn is the real one: pointed at, pressed, focused, i
           await page.mouse.up();
         }
         if (state === 'focus') await real.evaluate((element) => (element as HTMLElement).blur());
-        expect(found, `${className ?? tag ?? ''} ${state} ${theme}`).toEqual(wanted);
+        expect(found, `${tag}.${className} ${state} ${theme}`).toEqual(wanted);
         compared += 1;
       }
   }

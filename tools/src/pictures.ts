@@ -48,12 +48,6 @@ const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'space-roles',
-    system: BRACKWATER,
-    area: 'space?view=roles',
-    act: (page) => page.getByRole('button', { name: 'inset', exact: true }).click(),
-  },
-  {
     name: 'space-grid',
     system: BRACKWATER,
     area: 'space?view=grid',

@@ -19,6 +19,13 @@ const BEFORE: Partial<Readonly<Record<StateId, readonly (StateId | undefined)[]>
 const nameOfState = (state: StateId | undefined): string =>
   state === undefined ? 'at rest' : stateOf(state).name;
 
+/** The part that tells a state, by its name; what its tokens begin with where none does. */
+function decisive(of: string, state: StateId, manner: Manner): string {
+  const own = partsOf(of).filter((part) => isOf(part, manner));
+  const part = own.find((one) => one.state === state) ?? own[0];
+  return part ? nameOf(part) : of;
+}
+
 interface Told {
   readonly of: string;
   readonly state: StateId;
@@ -79,7 +86,7 @@ export const componentStatesCheck = checkOf(
                     id,
                     severity: 'repair',
                     area: 'components',
-                    decision: `/components/departures/${of}`,
+                    decision: `/components/departures/${decisive(of, state, manner)}`,
                     title: `${name}, ${variant.name}: ${stateOf(state).name} looks as ${nameOfState(before)} in ${mode}`,
                     figures: `${distance.toFixed(3)} apart in OKLab, and nothing else differs; ${SEEN} is hardly seen`,
                     reason: 'Who uses it sees nothing happen.',

@@ -344,13 +344,13 @@ export const button = component({
     'large-control.before': space(
       '.large-control',
       'padding-inline-start',
-      'inset',
+      'inset-large',
       'before the words of a large control',
     ),
     'large-control.after': space(
       '.large-control',
       'padding-inline-end',
-      'inset',
+      'inset-large',
       'after the words of a large control',
     ),
   },

@@ -1,6 +1,7 @@
 import type { Fixed, Part, When } from '../components/component.ts';
 import { COMPONENTS } from '../components/components.ts';
 import { STATES, type State } from '../components/states.ts';
+import { once } from '../once.ts';
 import type { Manner } from '../system/component-schema.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { propertyOfPath, type MadeToken, type Token, type Trail } from '../tokens/token.ts';
@@ -26,8 +27,26 @@ export const FIXED: readonly Fixed[] = COMPONENTS.flatMap(({ fixed = [] }) => fi
 /** The state of each rule of a component, in the order of the rules: at rest first. */
 const IN_ORDER: readonly (State | undefined)[] = [undefined, ...STATES];
 
-/** What the rules of components are made for, in the order of the list. */
-const NAMES: readonly string[] = [...new Set([...PARTS, ...FIXED].map(({ of }) => of))];
+/** What a component says in a state, whatever the manner. */
+interface Saying {
+  readonly of: string;
+  readonly state: State | undefined;
+  readonly fixed: readonly Fixed[];
+  readonly parts: readonly Part[];
+}
+
+/** All that components say, in the order of the list, each at rest first. */
+const SAYINGS: readonly Saying[] = [...new Set([...PARTS, ...FIXED].map(({ of }) => of))].flatMap(
+  (of) => {
+    const [fixed, parts] = [FIXED.filter((one) => one.of === of), partsOf(of)];
+    return IN_ORDER.map((state) => ({
+      of,
+      state,
+      fixed: fixed.filter((one) => one.state === state?.id),
+      parts: parts.filter((one) => one.state === state?.id),
+    })).filter((one) => one.fixed.length + one.parts.length > 0);
+  },
+);
 
 /** Whether something is of a manner. */
 export const isOf = ({ when = {} }: { readonly when?: When }, manner: Manner): boolean =>
@@ -104,22 +123,29 @@ export function deriveSources(given: Sources): ReadonlyMap<string, Token> {
 
 const NO_TRAIL: Trail = { decisions: [], steps: [] };
 
+/** The values that are taken from a token; the same for whatever takes it. */
+const takenFrom = once((source: Token): Token['values'] => ({
+  light: { ...source.values.light, reference: source.id },
+  dark: { ...source.values.dark, reference: source.id },
+}));
+
+const PATHS: ReadonlyMap<string, readonly string[]> = new Map(
+  PARTS.map(({ of, part }) => [nameOf({ of, part }), [of, part]]),
+);
+
 /** A token for each part of a component that has a source; its trail is that of the token it is taken from. */
 export const deriveComponentTokens = (
   sources: ReadonlyMap<string, Token>,
   trailOf: (id: string) => Trail | undefined,
 ): MadeToken[] =>
-  [...sources].map(([name, source]): MadeToken => {
-    const value = (mode: 'light' | 'dark') => ({ ...source.values[mode], reference: source.id });
-    return {
-      id: name,
-      path: name.split('.'),
-      tier: 'component',
-      type: source.type,
-      values: { light: value('light'), dark: value('dark') },
-      trail: () => trailOf(source.id) ?? NO_TRAIL,
-    };
-  });
+  [...sources].map(([name, source]): MadeToken => ({
+    id: name,
+    path: PATHS.get(name) ?? name.split('.'),
+    tier: 'component',
+    type: source.type,
+    values: takenFrom(source),
+    trail: () => trailOf(source.id) ?? NO_TRAIL,
+  }));
 
 /** The selector of a component in a state, or of something in it. */
 const selectorIn = (of: string, state: State | undefined, inside: string): string =>
@@ -136,36 +162,34 @@ const selectorIn = (of: string, state: State | undefined, inside: string): strin
  */
 export function deriveComponentRules(names: readonly string[], manner: Manner): Rule[] {
   const there = new Set(names);
-  return NAMES.flatMap((of) =>
-    IN_ORDER.flatMap((state): Rule[] => {
-      const isHere = (one: Part | Fixed): boolean =>
-        one.of === of && one.state === state?.id && isOf(one, manner);
-      const fixed = FIXED.filter(isHere);
-      const rule = (inside: string, ...declarations: Rule['declarations']): Rule[] =>
-        declarations.length === 0
-          ? []
-          : [
-              {
-                selector: selectorIn(of, state, inside),
-                declarations,
-                ...(state?.within !== undefined && { within: state.within }),
-              },
-            ];
-      return [
-        ...rule(
-          '',
-          ...fixed.flatMap(({ inside, declarations }) =>
-            inside === undefined ? Object.entries(declarations) : [],
-          ),
-          ...PARTS.filter((part) => isHere(part) && there.has(nameOf(part))).map(
+  return SAYINGS.flatMap(({ of, state, fixed, parts }): Rule[] => {
+    const own = fixed.filter((one) => isOf(one, manner));
+    const rule = (inside: string, ...declarations: Rule['declarations']): Rule[] =>
+      declarations.length === 0
+        ? []
+        : [
+            {
+              selector: selectorIn(of, state, inside),
+              declarations,
+              ...(state?.within !== undefined && { within: state.within }),
+            },
+          ];
+    return [
+      ...rule(
+        '',
+        ...own.flatMap(({ inside, declarations }) =>
+          inside === undefined ? Object.entries(declarations) : [],
+        ),
+        ...parts
+          .filter((part) => isOf(part, manner) && there.has(nameOf(part)))
+          .map(
             ({ part, property, write = (value) => value }) =>
               [property, write(`var(${propertyOfPath([of, part])})`)] as const,
           ),
-        ),
-        ...fixed.flatMap(({ inside, declarations }) =>
-          inside === undefined ? [] : rule(inside, ...Object.entries(declarations)),
-        ),
-      ];
-    }),
-  );
+      ),
+      ...own.flatMap(({ inside, declarations }) =>
+        inside === undefined ? [] : rule(inside, ...Object.entries(declarations)),
+      ),
+    ];
+  });
 }

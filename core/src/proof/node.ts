@@ -37,6 +37,9 @@ const escaped = (text: string): string =>
     .replaceAll('>', '&gt;')
     .replaceAll('"', '&quot;');
 
+/** Elements that hold nothing and are not closed. Source: HTML, void elements. */
+const VOID: ReadonlySet<string> = new Set(['br', 'hr', 'img', 'input']);
+
 /**
  * The page as HTML; every word and attribute value is escaped, and SVG goes through `safe`, which takes out
  * of it whatever could act or load.
@@ -47,7 +50,7 @@ export function writeHtml(node: ProofNode, safe: (svg: string) => string): strin
     .map(([name, value]) => ` ${name}="${escaped(value)}"`)
     .join('');
   const open = `<${node.tag}${attributes}>`;
-  if (node.tag === 'img') return open;
+  if (VOID.has(node.tag)) return open;
   const svg = node.svg === undefined ? '' : safe(node.svg);
   return `${open}${svg}${node.children.map((child) => writeHtml(child, safe)).join('')}</${node.tag}>`;
 }

@@ -1,4 +1,10 @@
 import { createChecker } from '@garnish/core/checks/checks';
+import {
+  deriveComponentRules,
+  deriveComponentTokens,
+  deriveSources,
+  withPlaces,
+} from '@garnish/core/derive/components';
 import { assignRungs } from '@garnish/core/derive/color/assign';
 import { createDeriver, derive } from '@garnish/core/derive/derive';
 import { deriveStyles } from '@garnish/core/derive/type/styles';
@@ -223,6 +229,33 @@ function type(): Row[] {
 }
 
 /** A new assignment of all roles in both themes. */
+/** All components with nothing remembered: their tokens and the rules of all their states. */
+function components(): Row {
+  const { tokens, colors } = derive(brackwater);
+  const semantic = withPlaces(tokens.filter(({ tier }) => tier !== 'component'));
+  const given = {
+    semantic,
+    roles: colors,
+    hasLogo: brackwater.layout.logo.light !== undefined,
+    components: brackwater.components,
+  };
+  return {
+    name: 'derive all components',
+    value: timed(
+      () => {
+        const sources = deriveSources(given);
+        deriveComponentTokens(sources, () => undefined);
+        return deriveComponentRules([...sources.keys()], brackwater.components.manner);
+      },
+      9,
+      5,
+    ),
+    unit: 'ms',
+    against: 'tokens and rules of every part in every state',
+    limit: 3,
+  };
+}
+
 function assignment(): Row {
   const { needs, ramps } = derive(brackwater);
   const plans = needs.map((need) => ({ ...need, color: need.color.id, on: need.on.id }));
@@ -286,6 +319,7 @@ function ranking(): Row[] {
 export const coreRows = (): readonly Row[] => [
   ...movements(),
   ...first(),
+  components(),
   space(),
   ...patching(),
   ...checking(),

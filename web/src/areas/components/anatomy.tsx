@@ -76,26 +76,37 @@ function Row({ part, mode, options }: RowProps) {
   return (
     <li
       data-decision={path}
-      className="grid grid-cols-[8.5rem_minmax(0,1fr)_7.5rem_4rem] items-center gap-x-3 border-t border-line first:border-t-0"
+      className="grid grid-cols-[8.5rem_minmax(0,1fr)_7.5rem] items-center gap-x-3 border-t border-line first:border-t-0"
     >
       <span className="min-w-0 truncate text-quiet" title={name}>
         {part.state === undefined
           ? says
           : `${says.replace(new RegExp(` ${part.state}$`), '')}, ${stateOf(part.state).name}`}
       </span>
-      <select
-        aria-label={`${name} takes`}
-        className={`select bare min-w-0 ${departure === undefined ? '' : 'font-semibold'}`}
-        value={departure ?? ''}
-        onChange={(event) => take(event.currentTarget.value)}
-      >
-        <option value="">{`follows: ${departure === undefined ? (value?.reference ?? 'nothing there') : 'its manner'}`}</option>
-        {options.map((option) => (
-          <option key={option.value} value={option.value}>
-            {option.name}
-          </option>
-        ))}
-      </select>
+      <span className="flex min-w-0 items-center gap-x-2">
+        <select
+          aria-label={`${name} takes`}
+          className={`select bare min-w-0 ${departure === undefined ? '' : 'font-semibold'}`}
+          value={departure ?? ''}
+          onChange={(event) => take(event.currentTarget.value)}
+        >
+          <option value="">{`follows: ${departure === undefined ? (value?.reference ?? 'nothing there') : 'its manner'}`}</option>
+          {options.map((option) => (
+            <option key={option.value} value={option.value}>
+              {option.name}
+            </option>
+          ))}
+        </select>
+        {departure !== undefined && (
+          <button
+            type="button"
+            className="min-h-6 shrink-0 font-semibold text-primary hover:underline"
+            onClick={letGo}
+          >
+            let it go
+          </button>
+        )}
+      </span>
       {value?.css === undefined ? (
         <span />
       ) : (
@@ -111,17 +122,6 @@ function Row({ part, mode, options }: RowProps) {
             <span className="max-w-28 truncate">{value.css}</span>
           </span>
         </Copy>
-      )}
-      {departure === undefined ? (
-        <span />
-      ) : (
-        <button
-          type="button"
-          className="min-h-6 text-end font-semibold text-primary hover:underline"
-          onClick={letGo}
-        >
-          let it go
-        </button>
       )}
     </li>
   );

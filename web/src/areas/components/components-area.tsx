@@ -5,6 +5,7 @@ import { sitePage } from '@garnish/core/proof/site';
 import { FAMILIES } from '@garnish/core/system/families';
 import { inOrder } from '@garnish/core/system/document';
 import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { Note } from '../../findings/note.tsx';
 import { useModes, useProofTheme } from '../../system/proof-theme.ts';
 import { showPage } from '../../system/shown-page.ts';
@@ -12,7 +13,10 @@ import { useDecided, useDecidedLater, useStore, useSystem } from '../../system/s
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Anatomy } from './anatomy.tsx';
-import { Shelf, SHOWN } from './shelf.tsx';
+import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
+import { Shelf } from './shelf.tsx';
+import { TakeAway } from './take-away.tsx';
+import { TryChoice } from './try-choice.tsx';
 import { StatesDrawn } from './states-drawn.tsx';
 
 const named = <Value extends string>(values: readonly Value[]) =>
@@ -20,7 +24,6 @@ const named = <Value extends string>(values: readonly Value[]) =>
 
 /** How all components look and answer at once. */
 function Manner() {
-  const store = useStore();
   const { manner } = useDecided(['components']).document.components;
   return (
     <div className="grid">
@@ -36,16 +39,12 @@ function Manner() {
           className="grid min-h-8 grid-cols-[7rem_minmax(0,1fr)] items-center border-b border-line"
         >
           <span className="text-quiet">{says}</span>
-          <Choice<string>
+          <TryChoice
             label={label}
-            options={named(values)}
+            says={says}
+            values={values}
             value={manner[key]}
-            onChange={(value) =>
-              store.change(
-                [{ op: 'replace', path: `/components/manner/${key}`, value }],
-                `${says} ${value}`,
-              )
-            }
+            path={`/components/manner/${key}`}
           />
         </div>
       ))}
@@ -99,13 +98,12 @@ function Opened({ component }: { readonly component: Component }) {
   });
   const [ground, setGround] = useState<string>('page');
   const departures = useSystem(({ decided }) => decided.document.components.departures);
-  const findings = useSystem((state) => state.findings).filter(
-    ({ area, decision }) =>
-      area === 'components' &&
-      (component.variants ?? []).some(({ of }) => decision === `/components/departures/${of}`),
+  const findings = useSystem((state) => state.findings).filter(({ decision }) =>
+    isOfComponent(component, ofDecision(decision) ?? ''),
   );
-  const names = new Set((component.parts ?? []).map(({ of }) => of));
-  const departing = Object.keys(departures).filter((name) => names.has(name.split('.')[0] ?? ''));
+  const departing = Object.keys(departures).filter((name) =>
+    isOfComponent(component, name.split('.')[0] ?? ''),
+  );
   return (
     <>
       <Section full title={component.name} aside={<Uses component={component} />}>
@@ -142,6 +140,9 @@ function Opened({ component }: { readonly component: Component }) {
       >
         <Anatomy component={component} mode={theme} />
       </Section>
+      <Section full title="To take away" aside="HTML and rules of the exported sheet">
+        <TakeAway component={component} />
+      </Section>
     </>
   );
 }
@@ -149,8 +150,12 @@ function Opened({ component }: { readonly component: Component }) {
 /** Every part of a site in every state, in one manner, and what departs from it. */
 export default function ComponentsArea() {
   const departures = useSystem(({ decided }) => decided.document.components.departures);
-  const [opened, setOpened] = useState('button');
-  const component = SHOWN.find(({ id }) => id === opened) ?? SHOWN[0];
+  const [parameters, setParameters] = useSearchParams();
+  const asked = parameters.get('part');
+  const component =
+    SHOWN.find(({ id }) => id === asked) ??
+    componentAt(parameters.get('at')) ??
+    SHOWN.find(({ id }) => id === 'button');
   const count = Object.keys(departures).length;
   return (
     <Bench title="Components" margin={false}>
@@ -166,7 +171,7 @@ export default function ComponentsArea() {
         <Manner />
       </Section>
       <div className="mt-3">
-        <Shelf opened={opened} onOpen={setOpened} />
+        <Shelf opened={component?.id ?? ''} onOpen={(id) => setParameters({ part: id })} />
       </div>
       {component && <Opened key={component.id} component={component} />}
     </Bench>

@@ -1,16 +1,11 @@
 import type { Component } from '@garnish/core/components/component';
-import { COMPONENTS } from '@garnish/core/components/components';
 import { element, type ProofNode } from '@garnish/core/proof/node';
 import { specimenOf } from '@garnish/core/proof/specimens';
 import { useMemo } from 'react';
 import { Specimens } from '../../proof/specimens.tsx';
+import { isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
 import { useProofTheme } from '../../system/proof-theme.ts';
 import { useDecidedLater, useSystem } from '../../system/system-context.ts';
-
-/** The components that have something to show, in their order. */
-export const SHOWN: readonly Component[] = COMPONENTS.filter(
-  ({ variants = [] }) => variants.length > 0,
-);
 
 const PER_ROW = 7;
 const PICTURE_PX = 58;
@@ -26,6 +21,9 @@ body { margin: 0; overflow: hidden; }
 .shelf-picture > .field, .shelf-picture > .slider, .shelf-picture > .progress { inline-size: 100px; }
 .shelf-picture > .skip-link { position: static; translate: none; }
 .shelf-picture > .dialog { position: static; }
+.shelf-picture > .tabs { zoom: 0.36; max-inline-size: none; }
+.shelf-picture > .step-bar { zoom: 0.36; inline-size: 160px; max-inline-size: none; flex-wrap: nowrap; }
+.shelf-picture .step-mark { flex-basis: 0; }
 .shelf-picture > .card, .shelf-picture > .alert, .shelf-picture > .notice, .shelf-picture > .dialog, .shelf-picture > .site-header, .shelf-picture > .site-footer { zoom: 0.28; inline-size: 210px; max-inline-size: none; }
 `;
 
@@ -61,16 +59,10 @@ export function Shelf({ opened, onOpen }: ShelfProps) {
     [styles, colors],
   );
   const rows = Math.ceil(SHOWN.length / PER_ROW);
-  const countOf = ({ parts = [] }: Component): number => {
-    const own = new Set(parts.map(({ of }) => of));
-    return Object.keys(departures).filter((name) => own.has(name.split('.')[0] ?? '')).length;
-  };
-  const isFound = ({ variants = [] }: Component): boolean =>
-    findings.some(
-      ({ area, decision }) =>
-        area === 'components' &&
-        variants.some(({ of }) => decision === `/components/departures/${of}`),
-    );
+  const countOf = (own: Component): number =>
+    Object.keys(departures).filter((name) => isOfComponent(own, name.split('.')[0] ?? '')).length;
+  const isFound = (own: Component): boolean =>
+    findings.some(({ decision }) => isOfComponent(own, ofDecision(decision) ?? ''));
   return (
     <div className="relative border-y border-line">
       <Specimens

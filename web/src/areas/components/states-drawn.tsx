@@ -12,8 +12,9 @@ const placed = (columns: number): string => `
 body { margin: 0; overflow-x: auto; overflow-y: hidden; }
 .drawn { display: grid; grid-template-columns: auto repeat(${columns}, minmax(max-content, 1fr)); gap: 12px 12px; align-items: center; justify-items: start; padding: 12px; inline-size: max-content; min-inline-size: 100%; box-sizing: border-box; }
 .drawn-says { zoom: 0.8; white-space: nowrap; }
-.drawn-one { zoom: 0.62; max-inline-size: 26rem; }
-.drawn-one .field, .drawn-one .slider, .drawn-one .progress { inline-size: 9rem; }
+.drawn-one { zoom: 0.56; max-inline-size: 26rem; }
+.drawn-one .field, .drawn-one .slider, .drawn-one .progress { inline-size: 6.5rem; }
+.drawn-one .step-bar { inline-size: 20rem; }
 .drawn-one .skip-link { position: static; translate: none; }
 .drawn-one .dialog { position: static; }
 .drawn-one .alert, .drawn-one .notice, .drawn-one .card, .drawn-one .dialog, .drawn-one .fold { inline-size: 16rem; }

@@ -1,0 +1,60 @@
+import type { Component } from '@garnish/core/components/component';
+import { rulesCss } from '@garnish/core/formats/sheet';
+import { classesIn, writeHtml } from '@garnish/core/proof/node';
+import { specimenOf } from '@garnish/core/proof/specimens';
+import { useDecidedLater } from '../../system/system-context.ts';
+import { Copy } from '../../ui/copy.tsx';
+
+/** No specimen has a drawing of its own. */
+const NO_SVG = (): string => '';
+
+/** The HTML of each variant and the rules of all of them, as the export has them. */
+export function TakeAway({ component }: { readonly component: Component }) {
+  const { document, derived } = useDecidedLater(['tokens'], ['styles', 'colors', 'rules']);
+  const { variants = [], classes } = component;
+  const nodes = variants.map((variant) => [variant.name, specimenOf(variant, derived)] as const);
+  const own = new Set([
+    ...classes.map(({ name }) => name),
+    ...nodes.flatMap(([, node]) =>
+      [...classesIn(node)].filter((name) => !/^(type|on)-/.test(name)),
+    ),
+  ]);
+  const rules = derived.rules
+    .flatMap((group) => group.rules)
+    .filter(({ selector }) =>
+      [...selector.matchAll(/\.([\w-]+)/g)].some(([, name]) => own.has(name ?? '')),
+    );
+  const css = rulesCss(rules, document.tokens.sheet);
+  return (
+    <ul>
+      {nodes.map(([name, node]) => {
+        const html = writeHtml(node, NO_SVG);
+        return (
+          <li
+            key={name}
+            className="grid grid-cols-[8.5rem_minmax(0,1fr)] gap-x-3 border-t border-line first:border-t-0"
+          >
+            <span className="truncate text-quiet">{name}</span>
+            <Copy
+              className="figures min-w-0 text-start text-xs"
+              text={html}
+              label={`Copy the HTML of ${name}`}
+            >
+              <span className="block truncate">{html}</span>
+            </Copy>
+          </li>
+        );
+      })}
+      <li className="grid grid-cols-[8.5rem_minmax(0,1fr)] gap-x-3 border-t border-line">
+        <span className="text-quiet">its rules</span>
+        <Copy
+          className="figures text-start text-xs"
+          text={css}
+          label={`Copy the rules of ${component.name}`}
+        >
+          {rules.length} rules
+        </Copy>
+      </li>
+    </ul>
+  );
+}

@@ -6,6 +6,7 @@ import {
   copyOf,
   documentOf,
   expect,
+  goOn,
   openArea,
   proof,
   saved,
@@ -167,4 +168,75 @@ test('each part is opened by key, stands on every ground in both themes, and axe
   await page.getByRole('group', { name: 'Theme of the specimens' }).getByText('dark').click();
   await expect(drawn.locator('html')).toHaveAttribute('data-theme', 'dark');
   expect(await violationsOf(page, { within: 'main' })).toEqual([]);
+});
+
+/** What each part is to those who do not see it, by its address. Source: HTML-AAM 1.0, the role of each element. */
+const ROLES = [
+  ['button', 'button', 'Send'],
+  ['link', 'link', 'all times'],
+  ['navigation', 'link', 'Times'],
+  ['tabs', 'link', 'Out'],
+  ['skip', 'link', 'To the content'],
+  ['field', 'textbox', 'Name'],
+  ['field', 'combobox', 'From'],
+  ['choice', 'checkbox', 'With a bicycle'],
+  ['choice', 'radio', 'With a bicycle'],
+  ['choice', 'switch', 'Tell me'],
+  ['slider', 'slider', 'How far'],
+  ['progress', 'progressbar', 'Sent'],
+  ['dialog', 'dialog', undefined],
+  ['table', 'cell', '06:40'],
+] as const;
+
+test('each part has its role, name and states in the accessibility tree', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components');
+  for (const [part, role, name] of ROLES) {
+    await goOn(page, id, `components?part=${part}`);
+    const own = COMPONENTS.find((one) => one.id === part);
+    const drawn = page.frameLocator(`iframe[title="${own?.name ?? ''} in its states"]`);
+    await expect(
+      drawn.getByRole(role, { ...(name !== undefined && { name }) }).first(),
+      `${part}: ${role}`,
+    ).toBeVisible();
+  }
+  const of = async (part: string, name: string) => {
+    await goOn(page, id, `components?part=${part}`);
+    return page.frameLocator(`iframe[title="${name} in its states"]`);
+  };
+  await expect((await of('choice', 'Choice')).getByRole('checkbox', { checked: true })).toHaveCount(
+    1,
+  );
+  await expect((await of('button', 'Button')).getByRole('button', { disabled: true })).toHaveCount(
+    6,
+  );
+  await expect(
+    (await of('field', 'Field')).getByRole('textbox', { disabled: true }).first(),
+  ).toBeVisible();
+});
+
+test('colors that the reader forces keep edges and focus, and less motion moves nothing', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components');
+  const main = page.frameLocator('iframe[title="Button in its states"]').locator('.button').first();
+  const of = (property: string): Promise<string> =>
+    main.evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property);
+  await expect(main).toBeVisible();
+  expect(await of('transition-duration')).toBe('0.12s');
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  expect(await of('transition-duration')).toBe('0s');
+  await page.emulateMedia({ forcedColors: 'active' });
+  // The edge that is not seen otherwise has the color of the reader’s own edges.
+  expect(await of('border-top-style')).toBe('solid');
+  expect(await of('border-top-color')).not.toMatch(/rgba\(.*, 0\)|transparent/);
+  await page.keyboard.press('Tab');
+  await main.focus();
+  expect(await of('outline-style')).toBe('solid');
+  expect(await of('outline-color')).not.toMatch(/rgba\(.*, 0\)|transparent/);
 });

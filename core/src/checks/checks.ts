@@ -29,6 +29,7 @@ import {
 } from './setting.ts';
 import { namesCheck } from './names.ts';
 import { patternsCheck } from './patterns.ts';
+import { sameVariantsCheck } from './same-variants.ts';
 import { statesCheck } from './states.ts';
 import { stepsCheck } from './steps.ts';
 import { strokesCheck } from './strokes.ts';
@@ -41,6 +42,7 @@ export const CHECKS: readonly Check[] = [
   alikeCheck,
   statesCheck,
   componentStatesCheck,
+  sameVariantsCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,

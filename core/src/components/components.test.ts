@@ -199,6 +199,44 @@ describe('what departs', () => {
   );
 });
 
+test('two variants that were made the same are found, and their repair parts them', () => {
+  const same = (document: StyleDocument) =>
+    findingsOf(document, derive(document)).filter(({ id }) => id.startsWith('same-variants:'));
+  expect(same(sampleDocument())).toEqual([]);
+  const planted = sampleDocument([
+    ...departs('danger-button.background', 'color.action'),
+    ...departs('danger-button.ink', 'color.action-ink'),
+  ]);
+  const [first] = same(planted);
+  expect(first?.title).toBe('Button: dangerous looks as main');
+  expect(same(after(planted, first?.repair?.patch ?? []))).toEqual([]);
+});
+
+// WCAG 2.2, 1.4.1: what is current, chosen or invalid is told by more than its color.
+test.each(MANNERS)(
+  '%s, told by %s: current, chosen and invalid are more than a color',
+  (surface, states) => {
+    const document = sampleDocument(mannerly(surface, states));
+    const { tokenById } = derive(document);
+    const { manner } = document.components;
+    let asked = 0;
+    for (const { variants = [] } of COMPONENTS)
+      for (const variant of variants)
+        for (const state of ['current', 'chosen', 'invalid'] as const)
+          if (variant.states.includes(state))
+            for (const mode of MODES) {
+              asked += 1;
+              const { isMore } = differenceOf(variant, undefined, state, {
+                manner,
+                tokenById,
+                mode,
+              });
+              expect([variant.of, state, isMore]).toEqual([variant.of, state, true]);
+            }
+    expect(asked).toBeGreaterThan(20);
+  },
+);
+
 test('what is said without a token says a state that there is', () => {
   for (const { state } of FIXED) if (state !== undefined) expect(stateOf(state).id).toBe(state);
 });

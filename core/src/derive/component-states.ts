@@ -6,6 +6,7 @@ import type { Manner } from '../system/component-schema.ts';
 import type { Mode } from '../system/document.ts';
 import { FIXED, isOf, nameOf, partsOf } from './components.ts';
 import type { Derived } from './derived.ts';
+import { STRUCTURE } from './structure.ts';
 
 /** How a state of a component is told from another. */
 export interface Difference {
@@ -56,6 +57,16 @@ function saidIn(of: string, state: StateId | undefined, { manner }: Given): stri
     ),
   );
   return JSON.stringify([...said].sort(([one], [other]) => (one < other ? -1 : 1)));
+}
+
+/** All that a variant looks like at rest, as text: what is emitted, by property. */
+export function looksOf({ of }: Pick<Variant, 'of'>, given: Given): string {
+  const parts = [...partsIn(of, undefined, given)].map(
+    ([property, part]) =>
+      `${property}: ${given.tokenById.get(nameOf(part))?.values[given.mode].css ?? ''}`,
+  );
+  const structure = STRUCTURE.find(({ name }) => name === of)?.own ?? {};
+  return [...parts.sort(), saidIn(of, undefined, given), JSON.stringify(structure)].join('; ');
 }
 
 /** The focus is told by a ring around every control, which the sheet draws for all at once. */

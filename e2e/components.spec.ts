@@ -10,9 +10,11 @@ import {
   openArea,
   proof,
   saved,
+  setWidth,
   test,
   violationsOf,
 } from './garnish.ts';
+import { bodiesOf, compare, servePlain } from './plain.ts';
 
 /** What a state may change; sizes are asked for too, because nothing may jump. */
 const LOOKS = [
@@ -239,4 +241,49 @@ test('colors that the reader forces keep edges and focus, and less motion moves 
   await main.focus();
   expect(await of('outline-style')).toBe('solid');
   expect(await of('outline-color')).not.toMatch(/rgba\(.*, 0\)|transparent/);
+});
+
+test('a navigation behind a button opens by key without script, is out of reach while closed, and closes again', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components');
+  await page
+    .getByRole('group', { name: 'Parts' })
+    .getByRole('button', { name: 'Navigation' })
+    .click();
+  await page.getByRole('checkbox', { name: 'behind a button on narrow screens' }).click();
+  await setWidth(page, 375);
+  const shown = proof(page);
+  const nav = shown.getByRole('navigation', { name: 'Site' });
+  const open = shown.getByRole('button', { name: 'Menu' });
+  await expect(open).toBeVisible();
+  // Hidden to the eye is hidden to everybody: it is in no tree, and no key gets there.
+  await expect(nav).toHaveCount(0);
+  await expect(shown.locator('.nav-link').first()).toBeHidden();
+  await open.focus();
+  await page.keyboard.press('Enter');
+  await expect(nav.getByRole('link', { name: 'Crossings' })).toBeVisible();
+  const target = await nav.getByRole('link', { name: 'Crossings' }).boundingBox();
+  expect(target?.height).toBeGreaterThanOrEqual(24);
+  await page.keyboard.press('Tab');
+  await expect(shown.getByRole('button', { name: 'Close' })).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(nav).toHaveCount(0);
+  await expect(open).toBeFocused();
+  // From the width on that is decided it stands in its row, without a button.
+  await page.getByRole('spinbutton', { name: 'below' }).fill('360');
+  await page.keyboard.press('Enter');
+  await expect(nav.getByRole('link', { name: 'Crossings' })).toBeVisible();
+  await expect(open).toHaveCount(0);
+  // The page taken away behaves as it does here.
+  await page.getByRole('spinbutton', { name: 'below' }).fill('720');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await servePlain(page, id, bodiesOf(await documentOf(request, id)));
+  for (const width of [375, 1440]) {
+    await setWidth(page, width);
+    expect((await compare(page, width, 'light')).differences).toEqual([]);
+  }
 });

@@ -27,6 +27,16 @@ export const navigation = component({
       inside: { '& > .icon': { 'margin-inline-end': '0.4em' } },
     },
     {
+      name: 'nav-open',
+      says: 'what opens the navigation where it is behind a button',
+      markup: `<button class="quiet-button nav-open" type="button" popovertarget="site-nav">Menu</button>`,
+    },
+    {
+      name: 'nav-close',
+      says: 'what closes it again, first in the navigation',
+      markup: `<nav class="site-nav" id="site-nav" popover><button class="quiet-button nav-close" type="button" popovertarget="site-nav">Close</button>…</nav>`,
+    },
+    {
       name: 'nav-group',
       says: 'a link of the navigation with those under it',
       markup: `<div class="nav-group"><a class="nav-link" href="/times">Times</a><ul class="footer-links">…</ul></div>`,

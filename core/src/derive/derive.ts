@@ -42,6 +42,7 @@ import {
   spaceTokens,
   steps,
 } from './space/nodes.ts';
+import { narrowNavigationRules } from './narrow-navigation.ts';
 import { BASE_RULES, STRUCTURE_RULES } from './structure.ts';
 import { baseline, faces, narrow, styles, typeRules, typeTokens } from './type/nodes.ts';
 
@@ -243,6 +244,16 @@ const structure = ruleNode(
   (hasBase) => [...(hasBase ? BASE_RULES : []), ...STRUCTURE_RULES],
 );
 
+/** The navigation behind a button, which wins over its row. */
+const narrowNavigation = ruleNode(
+  'components: narrow navigation',
+  [
+    ({ components }: StyleDocument) => components.narrow,
+    node('narrow navigation: page', [roleNames], (all) => all.get('page')?.slug),
+  ],
+  narrowNavigationRules,
+);
+
 /** All rules in the order in which the sheet has them; those of breakpoints come last, to win. */
 const RULES = [
   ['structure', structure],
@@ -256,6 +267,7 @@ const RULES = [
   ['veils', veilRules],
   ['components', componentRules],
   ['parts', partRules],
+  ['navigation', narrowNavigation],
   ['pull', pullRules],
   ['grid', gridRules],
   ['layout', layoutRules],

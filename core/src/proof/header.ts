@@ -4,9 +4,22 @@ import { nowhere, quietButton, room } from './parts.ts';
 import type { Site } from './around.ts';
 import { element, type ProofElement } from './node.ts';
 
+/** By which the buttons know the navigation that they open and close. */
+const NAVIGATION = 'site-nav';
+
+/** A button that opens or closes the navigation, without script. */
+const opener = ({ text }: Site['build'], words: string, name: 'nav-open' | 'nav-close') => ({
+  ...element(
+    'button',
+    { class: `quiet-button ${name}`, type: 'button', popovertarget: NAVIGATION },
+    text('span', 'label', [words]),
+  ),
+  decision: '/components/narrow',
+});
+
 export function header({
   build,
-  document: { name, content, layout },
+  document: { name, content, layout, components },
   derived: { styles },
 }: Site): ProofElement {
   const { text } = build;
@@ -25,10 +38,16 @@ export function header({
         ...logoOf(content.mark, layout.logo),
         text('span', 'h5', [name], '/name'),
       ),
+      ...(components.narrow ? [opener(build, components.narrow.open, 'nav-open')] : []),
       room(
         'nav',
-        { class: 'site-nav', 'aria-label': 'Site' },
+        {
+          class: 'site-nav',
+          'aria-label': 'Site',
+          ...(components.narrow && { id: NAVIGATION, popover: 'auto' }),
+        },
         '/space/parts/nav.gap',
+        ...(components.narrow ? [opener(build, components.narrow.close, 'nav-close')] : []),
         ...inOrder(content.nav).map(([id, { words, under }]) => {
           const link = element(
             'a',

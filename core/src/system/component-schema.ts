@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { ownName } from './schema-parts.ts';
+import { label, ownName } from './schema-parts.ts';
 
 /** What the main action stands out by; every other one has less of it. */
 export const SURFACES = ['filled', 'outlined', 'quiet'] as const;
@@ -10,9 +10,20 @@ export const TELLINGS = ['shade', 'edge', 'level', 'underline'] as const;
 export const REFERENCE =
   /^(?:color|corner|radius|edge|border|duration|easing|shadow)\.[a-z0-9][a-z0-9-]{0,63}$/;
 
+/** The widths in px below which a navigation may be behind a button. */
+export const NARROW_NAVIGATION = { from: 320, to: 1600 } as const;
+
 /** How all components look and answer at once, and where single parts depart from it. */
 export const componentsSchema = z.strictObject({
   manner: z.strictObject({ surface: z.enum(SURFACES), states: z.enum(TELLINGS) }),
+  /** From which screen down the navigation is behind a button, and what that says; in a row everywhere where absent. */
+  narrow: z.optional(
+    z.strictObject({
+      below: z.int().check(z.gte(NARROW_NAVIGATION.from), z.lte(NARROW_NAVIGATION.to)),
+      open: label,
+      close: label,
+    }),
+  ),
   /** By the name of the part: `button.background-hover`. */
   departures: z.record(
     z.string().check(z.regex(/^[a-z][a-z0-9-]*\.[a-z][a-z0-9-]*$/), z.maxLength(80), ownName),

@@ -223,6 +223,10 @@ export function brackwater(): StyleDocument {
         ],
       ]),
     },
+    components: {
+      ...start.components,
+      narrow: { below: 520, open: 'Menu', close: 'Close' },
+    },
     shape: { ...usualShape, cards: 'low' },
     content: {
       mark: 'tide',

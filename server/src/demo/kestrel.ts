@@ -149,6 +149,13 @@ export function kestrel(): StyleDocument {
         ],
       ]),
     },
+    components: {
+      ...start.components,
+      // Titles and times leave no room for four names beside the logo on a phone.
+      narrow: { below: 640, open: 'Menu', close: 'Close' },
+      // What takes something away is as sharp as the rest of the page is round.
+      departures: { 'danger-button.corner': 'corner.picture' },
+    },
     shape: {
       ...usualShape,
       corners: { control: 'full', card: 'round', picture: 'round' },

@@ -9,5 +9,6 @@ export const madeOfNames = ({ document, derived }: View) => ({
   logo: document.layout.logo,
   cards: document.shape.cards,
   pictures: document.layout.pictures,
+  narrow: document.components.narrow,
   selectors: derived.selectors,
 });

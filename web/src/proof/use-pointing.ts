@@ -19,6 +19,9 @@ function forward(event: KeyboardEvent): void {
   );
 }
 
+/** What opens and closes something of the page does so here too. */
+const OPENING = '[popovertarget], summary';
+
 /**
  * Leads from the page in a frame to decisions by a click: to that of the layer that was stepped out to, or else of
  * what is clicked. No link of the page goes anywhere.
@@ -33,8 +36,9 @@ export function usePointing(
   useEffect(() => {
     if (!page) return;
     const click = (event: Event): void => {
-      event.preventDefault();
       const target = elementOf(event.target);
+      if (!editing && target?.closest(OPENING)) return;
+      event.preventDefault();
       if (editing || !target) return;
       const chosen = layer.current?.contains(target) ? layer.current : target;
       const decision = decisionOf(chosen, store.state().shown.derived);

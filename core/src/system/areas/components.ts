@@ -5,5 +5,8 @@ export const components = {
   name: 'Components',
   views: [],
   decides: ['components'],
-  named: () => [{ name: 'Manner of all components', path: '/components/manner' }],
+  named: () => [
+    { name: 'Manner of all components', path: '/components/manner' },
+    { name: 'Navigation on narrow screens', path: '/components/narrow' },
+  ],
 } as const satisfies Area;

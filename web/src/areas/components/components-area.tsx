@@ -14,6 +14,7 @@ import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Anatomy } from './anatomy.tsx';
 import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
+import { NarrowNavigation } from './narrow-navigation.tsx';
 import { Shelf } from './shelf.tsx';
 import { TakeAway } from './take-away.tsx';
 import { TryChoice } from './try-choice.tsx';
@@ -129,6 +130,11 @@ function Opened({ component }: { readonly component: Component }) {
           </ul>
         )}
       </Section>
+      {component.id === 'navigation' && (
+        <Section full title="On narrow screens">
+          <NarrowNavigation />
+        </Section>
+      )}
       <Section
         full
         title="Anatomy"

@@ -18,6 +18,8 @@ export const isOfComponent = ({ parts = [], variants = [] }: Component, of: stri
 
 /** The component that a place of the document is about. */
 export function componentAt(path: string | null): Component | undefined {
+  if (path?.startsWith('/components/narrow') === true)
+    return SHOWN.find(({ id }) => id === 'navigation');
   const of = path === null ? undefined : ofDecision(path);
   return of === undefined ? undefined : SHOWN.find((own) => isOfComponent(own, of));
 }

@@ -1,0 +1,58 @@
+import type { StyleDocument } from '../system/document.ts';
+import type { Rule } from './derived.ts';
+
+/**
+ * A navigation that is behind a button on narrow screens, without script: the nav is a `popover`, which the browser
+ * takes out of the accessibility tree and of the order of focus while it is closed. Wider, it stands in its row
+ * whether it is open or not. Nothing where it stands in its row everywhere. Source: HTML, the popover attribute.
+ */
+export function narrowNavigationRules(
+  narrow: StyleDocument['components']['narrow'],
+  page: string | undefined,
+): readonly Rule[] {
+  if (!narrow) return [];
+  const wide = `@media (width >= ${narrow.below}px)`;
+  const small = `@media (width < ${narrow.below}px)`;
+  return [
+    {
+      selector: '.site-nav',
+      within: wide,
+      declarations: [
+        ['position', 'static'],
+        ['inset', 'auto'],
+        ['inline-size', 'auto'],
+        ['block-size', 'auto'],
+        ['border-style', 'none'],
+        ['background-color', 'transparent'],
+        ['color', 'inherit'],
+        ['overflow', 'visible'],
+      ],
+    },
+    { selector: '.nav-open, .nav-close', within: wide, declarations: [['display', 'none']] },
+    {
+      selector: '.site-nav',
+      within: small,
+      declarations: [
+        // What the browser says of a popover: nothing while it is closed.
+        ['display', 'revert'],
+        ['inset', '0'],
+        ['inline-size', 'auto'],
+        ['block-size', 'auto'],
+        ['border-style', 'none'],
+        ['padding', '1.5rem'],
+        ...(page === undefined ? [] : [['background-color', `var(--color-${page})`] as const]),
+      ],
+    },
+    {
+      selector: '.site-nav > .nav-link, .site-nav > .nav-group',
+      within: small,
+      declarations: [
+        ['display', 'flex'],
+        ['flex-direction', 'column'],
+        ['align-items', 'flex-start'],
+        ['justify-content', 'center'],
+        ['font-size', '1.25em'],
+      ],
+    },
+  ];
+}

@@ -117,7 +117,7 @@ test('a manner is chosen for all, one corner departs, stays when the corner of a
   expect(await radius()).toBe(departed);
   await saved(page);
   const { components } = await documentOf(request, id);
-  expect(components).toEqual({
+  expect(components).toMatchObject({
     manner: { surface: 'outlined', states: 'shade' },
     departures: { 'button.corner': 'corner.picture' },
   });
@@ -253,7 +253,12 @@ test('a navigation behind a button opens by key without script, is out of reach 
     .getByRole('group', { name: 'Parts' })
     .getByRole('button', { name: 'Navigation' })
     .click();
-  await page.getByRole('checkbox', { name: 'behind a button on narrow screens' }).click();
+  const behind = page.getByRole('checkbox', { name: 'behind a button on narrow screens' });
+  // In the demo it is; let go of and taken again it begins as usual.
+  await expect(behind).toBeChecked();
+  await behind.click();
+  await expect(proof(page).locator('.nav-open')).toHaveCount(0);
+  await behind.click();
   await setWidth(page, 375);
   const shown = proof(page);
   const nav = shown.getByRole('navigation', { name: 'Site' });

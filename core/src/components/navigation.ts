@@ -30,11 +30,13 @@ export const navigation = component({
       name: 'nav-open',
       says: 'what opens the navigation where it is behind a button',
       markup: `<button class="quiet-button nav-open" type="button" popovertarget="site-nav">Menu</button>`,
+      own: { flex: 'none' },
     },
     {
       name: 'nav-close',
       says: 'what closes it again, first in the navigation',
       markup: `<nav class="site-nav" id="site-nav" popover><button class="quiet-button nav-close" type="button" popovertarget="site-nav">Close</button>…</nav>`,
+      own: { 'align-self': 'flex-start' },
     },
     {
       name: 'nav-group',

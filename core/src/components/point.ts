@@ -1,5 +1,5 @@
 import { component } from './component.ts';
-import { space } from './pieces.ts';
+import { lineAbove, space } from './pieces.ts';
 
 /** What speaks for it. */
 export const point = component({
@@ -21,10 +21,7 @@ export const point = component({
       own: { display: 'grid', 'align-content': 'start', 'border-block-start-style': 'solid' },
     },
   ],
-  parts: [
-    { of: 'point', part: 'line', from: ['color.line'], property: 'border-block-start-color' },
-    { of: 'point', part: 'line-width', from: ['edge.line'], property: 'border-block-start-width' },
-  ],
+  parts: lineAbove('point'),
   spaces: {
     'points.gap': space('.points', 'row-gap', 'gutter', 'between rows of selling points'),
     'point.inset': space('.point', 'padding-block-start', 'tight', 'above a selling point'),

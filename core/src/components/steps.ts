@@ -1,5 +1,5 @@
 import { component } from './component.ts';
-import { space } from './pieces.ts';
+import { lineAbove, space } from './pieces.ts';
 
 /** One thing after the other. */
 export const steps = component({
@@ -32,10 +32,7 @@ export const steps = component({
       own: { display: 'grid' },
     },
   ],
-  parts: [
-    { of: 'step', part: 'line', from: ['color.line'], property: 'border-block-start-color' },
-    { of: 'step', part: 'line-width', from: ['edge.line'], property: 'border-block-start-width' },
-  ],
+  parts: lineAbove('step'),
   spaces: {
     'steps.gap': space('.steps', 'gap', 'tight', 'between steps'),
     'step.inset': space('.step', 'padding-block-start', 'tight', 'above a step'),

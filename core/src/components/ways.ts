@@ -1,5 +1,5 @@
 import { component } from './component.ts';
-import { space } from './pieces.ts';
+import { lineAbove, space } from './pieces.ts';
 
 /** How to reach somebody. */
 export const ways = component({
@@ -26,10 +26,7 @@ export const ways = component({
       },
     },
   ],
-  parts: [
-    { of: 'way', part: 'line', from: ['color.line'], property: 'border-block-start-color' },
-    { of: 'way', part: 'line-width', from: ['edge.line'], property: 'border-block-start-width' },
-  ],
+  parts: lineAbove('way'),
   spaces: {
     'ways.gap': space('.ways', 'gap', 'tight', 'between ways to reach somebody'),
     'way.inset': space('.way', 'padding-block-start', 'closest', 'above a way to reach somebody'),

@@ -52,10 +52,13 @@ test('every class of a text or a surface is in the exported sheet', () => {
   for (const name of exported) expect(css).toMatch(new RegExp(`\\.${name}\\b`));
 });
 
-test('the arrangement decides nothing that a page looks like: it scrolls and rests', () => {
+test('the arrangement decides nothing that a page looks like: it scrolls, rests and holds still', () => {
   const said = [...ARRANGEMENT.matchAll(/([\w-]+): /g)].map(([, property]) => property);
   expect(new Set(said)).toEqual(
-    new Set(['contain-intrinsic-size', 'content-visibility', 'overflow-clip-margin', 'overflow-x']),
+    new Set([
+      ...['contain-intrinsic-size', 'content-visibility', 'overflow-clip-margin', 'overflow-x'],
+      'transition-duration',
+    ]),
   );
 });
 

@@ -52,6 +52,7 @@ describe.each(LIST.map((area) => [area.id, area] as const))(
       const OPEN = ['/fonts/roles/label', '/fonts/narrow', '/type/root', '/type/baseline'].concat(
         '/color/darkChroma',
         '/color/themes',
+        '/components/narrow',
         '/space/utilities',
         '/tokens/sheet/properties',
         '/tokens/sheet/classes',

@@ -76,14 +76,14 @@ function Row({ part, mode, options }: RowProps) {
   return (
     <li
       data-decision={path}
-      className="grid grid-cols-[8.5rem_minmax(0,1fr)_7.5rem] items-center gap-x-3 border-t border-line first:border-t-0"
+      className="grid grid-cols-[minmax(0,1fr)_auto] @min-[26rem]:grid-cols-[8.5rem_minmax(0,1fr)_7.5rem] items-center gap-x-3 border-t border-line first:border-t-0"
     >
       <span className="min-w-0 truncate text-quiet" title={name}>
         {part.state === undefined
           ? says
           : `${says.replace(new RegExp(` ${part.state}$`), '')}, ${stateOf(part.state).name}`}
       </span>
-      <span className="flex min-w-0 items-center gap-x-2">
+      <span className="col-span-2 row-start-2 flex min-w-0 items-center gap-x-2 @min-[26rem]:col-span-1 @min-[26rem]:row-start-auto">
         <select
           aria-label={`${name} takes`}
           className={`select bare min-w-0 ${departure === undefined ? '' : 'font-semibold'}`}

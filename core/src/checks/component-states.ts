@@ -2,11 +2,11 @@ import { COMPONENTS } from '../components/components.ts';
 import { stateOf, type StateId } from '../components/states.ts';
 import { differenceOf } from '../derive/component-states.ts';
 import { isOf, nameOf, partsOf } from '../derive/components.ts';
-import type { Derived } from '../derive/derived.ts';
 import type { Manner } from '../system/component-schema.ts';
 import { MODES, type Mode } from '../system/document.ts';
 import { modesOf } from '../system/themes.ts';
-import { checkOf, type Finding, type Repair } from './finding.ts';
+import type { Finding, Repair } from './finding.ts';
+import { checkOfComponents } from './of-components.ts';
 
 /** A difference that is hardly seen, in OKLab. Source: CSS Color 4, 13.2 (just noticeable difference). */
 const SEEN = 0.02;
@@ -55,13 +55,8 @@ function repairOf(
 }
 
 /** Every state of every component looks other than what it comes from. */
-export const componentStatesCheck = checkOf(
-  ['components'],
-  ['tokenById', 'themes'],
-  (
-    { components: { manner, departures } },
-    { tokenById, themes }: Pick<Derived, 'tokenById' | 'themes'>,
-  ) => {
+export const componentStatesCheck = checkOfComponents(
+  ({ components: { manner, departures }, tokenById, themes }) => {
     const seen = new Set<string>();
     return COMPONENTS.flatMap(({ name, variants = [] }) =>
       variants.flatMap((variant) =>

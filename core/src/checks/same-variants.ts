@@ -3,7 +3,8 @@ import type { Variant } from '../components/component.ts';
 import { looksOf } from '../derive/component-states.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { modesOf } from '../system/themes.ts';
-import { checkOf, type Finding, type Repair } from './finding.ts';
+import type { Finding, Repair } from './finding.ts';
+import { checkOfComponents } from './of-components.ts';
 
 /** A departure of one of the two that makes them alike is let go. */
 function repairOf(
@@ -24,10 +25,8 @@ function repairOf(
 }
 
 /** Two variants of a component that look the same at rest, in every theme: one of them is not needed. */
-export const sameVariantsCheck = checkOf(
-  ['components'],
-  ['tokenById', 'themes'],
-  ({ components: { manner, departures } }, { tokenById, themes }) =>
+export const sameVariantsCheck = checkOfComponents(
+  ({ components: { manner, departures }, tokenById, themes }) =>
     COMPONENTS.flatMap(({ name, variants = [] }) => {
       const own = variants.filter(
         ({ of }, index) => variants.findIndex((other) => other.of === of) === index,

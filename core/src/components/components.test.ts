@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { converter, differenceEuclidean } from 'culori';
+import { tokensOfDecision } from '../derive/decided-tokens.ts';
 import { findingsOf } from '../checks/checks.ts';
 import { differenceOf } from '../derive/component-states.ts';
 import { FIXED, isOf, nameOf, PARTS } from '../derive/components.ts';
@@ -172,6 +173,26 @@ describe('what departs', () => {
     const repaired = after(planted, first?.repair?.patch ?? []);
     expect(of(repaired)).toEqual([]);
     expect(repaired).toEqual(sampleDocument());
+  });
+
+  test('is the first decision of its trail, and leads to its token; of what follows it is none', () => {
+    const derived = derive(sampleDocument(departs('button.corner', 'corner.card')));
+    const path = '/components/departures/button.corner';
+    expect(derived.trailOf('button.corner')?.decisions[0]).toMatchObject({ path });
+    expect(tokensOfDecision(path, derived)).toEqual(['button.corner']);
+    expect(derived.trailOf('quiet-button.corner')?.decisions.some((one) => one.path === path)).toBe(
+      false,
+    );
+  });
+
+  test.each([
+    ['button.corner', 'color.action'],
+    ['button.background', 'corner.card'],
+    ['button.lasts', 'easing.1'],
+    ['dialog.level', 'edge.line'],
+  ])('of %s to %s, which is of another type, is none', (part, value) => {
+    const [usual, own] = [sampleDocument(), sampleDocument(departs(part, value))];
+    expect(writeCss(derive(own))).toBe(writeCss(derive(usual)));
   });
 
   test('goes by what a part usually takes where its role is gone', () => {

@@ -97,9 +97,18 @@ function tokenFor(id: string, { semantic, roles }: Sources): Token | undefined {
   return isThere ? semantic.get(roleToken(id, roles)) : undefined;
 }
 
+/** The first of some tokens that can be had. */
+const firstOf = (ids: readonly string[], given: Sources): Token | undefined => {
+  for (const id of ids) {
+    const token = tokenFor(id, given);
+    if (token) return token;
+  }
+  return undefined;
+};
+
 /**
- * The token that each part of the manner is taken from: the one that it departs to, or else the first of its usual
- * ones that there is. A part without any is left out, and with it its declaration. A site with a logo of its own
+ * The token that each part of the manner is taken from: the one of the same type that it departs to, or else the first
+ * of its usual ones that there is. A part without any is left out, and with it its declaration. A site with a logo of its own
  * needs no mark.
  */
 export function deriveSources(given: Sources): ReadonlyMap<string, Token> {
@@ -111,12 +120,11 @@ export function deriveSources(given: Sources): ReadonlyMap<string, Token> {
     const departure = Object.hasOwn(components.departures, name)
       ? components.departures[name]
       : undefined;
-    for (const id of departure === undefined ? part.from : [departure, ...part.from]) {
-      const token = tokenFor(id, given);
-      if (!token) continue;
-      sources.set(name, token);
-      break;
-    }
+    const usual = firstOf(part.from, given);
+    if (!usual) continue;
+    const own = departure === undefined ? undefined : tokenFor(departure, given);
+    // A corner takes no color, whoever wrote so.
+    sources.set(name, own?.type === usual.type ? own : usual);
   }
   return sources;
 }
@@ -133,10 +141,14 @@ const PATHS: ReadonlyMap<string, readonly string[]> = new Map(
   PARTS.map(({ of, part }) => [nameOf({ of, part }), [of, part]]),
 );
 
-/** A token for each part of a component that has a source; its trail is that of the token it is taken from. */
+/**
+ * A token for each part of a component that has a source; its trail is that of the token it is taken from, behind the
+ * decision to depart to it where there is one.
+ */
 export const deriveComponentTokens = (
   sources: ReadonlyMap<string, Token>,
   trailOf: (id: string) => Trail | undefined,
+  departures: StyleDocument['components']['departures'] = {},
 ): MadeToken[] =>
   [...sources].map(([name, source]): MadeToken => ({
     id: name,
@@ -144,7 +156,13 @@ export const deriveComponentTokens = (
     tier: 'component',
     type: source.type,
     values: takenFrom(source),
-    trail: () => trailOf(source.id) ?? NO_TRAIL,
+    trail: () => {
+      const { decisions, steps } = trailOf(source.id) ?? NO_TRAIL;
+      const departure = Object.hasOwn(departures, name) ? departures[name] : undefined;
+      if (departure === undefined) return { decisions, steps };
+      const own = { path: `/components/departures/${name}`, label: name, value: departure };
+      return { decisions: [own, ...decisions], steps: ['departs from the manner', ...steps] };
+    },
   }));
 
 /** The selector of a component in a state, or of something in it. */

@@ -87,7 +87,7 @@ const sources = node(
 
 const componentTokens = tokenNode(
   'components: tokens',
-  [sources, semanticTrails],
+  [sources, semanticTrails, ({ components }: StyleDocument) => components.departures],
   deriveComponentTokens,
 );
 

@@ -10,7 +10,7 @@ import { createPortal } from 'react-dom';
 import { lazyPart } from '../ui/patient.ts';
 import { usePreferences } from '../ui/preferences.ts';
 import { useShown, useStore, useSystem } from '../system/system-context.ts';
-import { liveSheet, type LiveSheet } from './live-sheet.ts';
+import { framedSheets, type FramedSheets } from './framed-sheets.ts';
 import { elementsMadeOf } from './elements.ts';
 import { LIT_RULE, mark, useLit } from './lit.ts';
 import { outOfSight, RESTING, type OutOfSight } from './out-of-sight.ts';
@@ -19,23 +19,16 @@ import { renderNode } from './render.tsx';
 
 const ShownParts = lazyPart(() => import('./shown-parts.tsx'));
 
-interface Page {
-  readonly document: Document;
-  readonly exported: LiveSheet;
-  readonly arrangement: CSSStyleSheet;
+interface Page extends FramedSheets {
   readonly away: OutOfSight;
 }
 
 /** The frame's document with its two sheets: the exported one, and the arrangement of the page. */
 function prepare(frame: HTMLIFrameElement): Page | undefined {
-  const { contentDocument: document, contentWindow } = frame;
-  if (!document || !contentWindow || document.readyState === 'loading') return undefined;
-  const { CSSStyleSheet: FrameSheet } = contentWindow as Window & typeof globalThis;
-  const exported = liveSheet(new FrameSheet());
-  const arrangement = new FrameSheet();
-  arrangement.replaceSync(ARRANGEMENT + RESTING);
-  document.adoptedStyleSheets = [exported.sheet, arrangement];
-  return { document, exported, arrangement, away: outOfSight(document) };
+  const sheets = framedSheets(frame);
+  if (!sheets) return undefined;
+  sheets.arrangement.replaceSync(ARRANGEMENT + RESTING);
+  return { ...sheets, away: outOfSight(sheets.document) };
 }
 
 /** Lays a sheet that is never exported over the two; none takes it away. */

@@ -6,24 +6,8 @@ import type { Mode } from '@garnish/core/system/document';
 import { useLayoutEffect, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { useSystemLater } from '../system/system-context.ts';
-import { liveSheet, type LiveSheet } from './live-sheet.ts';
+import { framedSheets, type FramedSheets } from './framed-sheets.ts';
 import { renderNode } from './render.tsx';
-
-interface Stage {
-  readonly document: Document;
-  readonly exported: LiveSheet;
-  readonly window: CSSStyleSheet;
-}
-
-function staged(frame: HTMLIFrameElement): Stage | undefined {
-  const { contentDocument: document, contentWindow } = frame;
-  if (!document || !contentWindow || document.readyState === 'loading') return undefined;
-  const { CSSStyleSheet: FrameSheet } = contentWindow as Window & typeof globalThis;
-  const exported = liveSheet(new FrameSheet());
-  const window = new FrameSheet();
-  document.adoptedStyleSheets = [exported.sheet, window];
-  return { document, exported, window };
-}
 
 interface SpecimensProps {
   readonly title: string;
@@ -38,7 +22,7 @@ interface SpecimensProps {
 }
 
 interface SheetsProps {
-  readonly stage: Stage;
+  readonly stage: FramedSheets;
   readonly css: string;
 }
 
@@ -53,7 +37,9 @@ function Sheets({ stage, css }: SheetsProps) {
   useLayoutEffect(() => stage.exported.show(sheet), [stage, sheet]);
   useLayoutEffect(
     () =>
-      stage.window.replaceSync(css + rulesCss(drawnRules(rules.flatMap((group) => group.rules)))),
+      stage.arrangement.replaceSync(
+        css + rulesCss(drawnRules(rules.flatMap((group) => group.rules))),
+      ),
     [stage, css, rules],
   );
   return null;
@@ -68,7 +54,7 @@ export function Specimens({
   isPicture = false,
   heightPx,
 }: SpecimensProps) {
-  const [stage, setStage] = useState<Stage>();
+  const [stage, setStage] = useState<FramedSheets>();
   const [ownPx, setOwnPx] = useState(120);
   useLayoutEffect(() => {
     if (!stage) return undefined;
@@ -94,7 +80,7 @@ export function Specimens({
         tabIndex={isPicture ? -1 : undefined}
         className={`block w-full border-0 ${isPicture ? 'pointer-events-none' : ''}`}
         style={{ height: heightPx ?? ownPx }}
-        onLoad={(event) => setStage(staged(event.currentTarget))}
+        onLoad={(event) => setStage(framedSheets(event.currentTarget))}
       />
       {stage && (
         <>

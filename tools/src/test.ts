@@ -188,6 +188,7 @@ async function main(): Promise<void> {
     return !isChanged;
   };
   const sum = { passed: 0, failed: 0 };
+  const failing: string[] = [];
   const go = async (lane: readonly Step[]): Promise<void> => {
     for (const step of lane.filter(isChosen)) {
       say(`${step.name} …`);
@@ -197,6 +198,7 @@ async function main(): Promise<void> {
       say(`${step.name}: ${passed} passed, ${failed} failed, ${seconds} s`);
       sum.passed += passed;
       sum.failed += failed;
+      if (failed > 0) failing.push(step.name);
     }
   };
   const started = performance.now();
@@ -208,6 +210,7 @@ async function main(): Promise<void> {
   }
   const minutes = ((performance.now() - started) / 60_000).toFixed(1);
   console.log(`${sum.passed} passed, ${sum.failed} failed, ${minutes} minutes`);
+  if (failing.length > 0) console.log(`not passed: ${failing.join(', ')}`);
   process.exitCode = sum.failed > 0 ? 1 : 0;
 }
 

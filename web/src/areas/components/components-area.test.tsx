@@ -80,7 +80,9 @@ describe('a choice that is tried', () => {
     choice();
     fireEvent.mouseEnter(of('outlined'));
     expect(shown().manner.surface).toBe('filled');
-    act(() => void jest.advanceTimersByTime(200));
+    act(() => {
+      jest.advanceTimersByTime(200);
+    });
     expect(shown().manner.surface).toBe('outlined');
     expect(decided().manner.surface).toBe('filled');
     fireEvent.mouseLeave(screen.getByRole('group', { name: 'Surface' }));

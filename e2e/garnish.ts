@@ -48,7 +48,9 @@ interface Looked {
 export async function violationsOf(
   page: Page | Frame,
   { within, without, rules }: Looked = {},
-): Promise<readonly (readonly [rule: string, html: string | undefined])[]> {
+): Promise<
+  readonly (readonly [rule: string, html: string | undefined, why: string | undefined])[]
+> {
   const options: RunOptions = {
     iframes: false,
     resultTypes: ['violations'],
@@ -66,7 +68,7 @@ export async function violationsOf(
       ),
     [within ?? ':root', without, options],
   );
-  return violations.map(({ id, nodes }) => [id, nodes[0]?.html]);
+  return violations.map(({ id, nodes }) => [id, nodes[0]?.html, nodes[0]?.failureSummary]);
 }
 
 interface Summary {

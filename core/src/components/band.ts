@@ -1,3 +1,4 @@
+import { element } from '../proof/node.ts';
 import { component } from './component.ts';
 import { CARD_CORNER, space, ROW } from './pieces.ts';
 
@@ -22,6 +23,30 @@ export const band = component({
     },
   ],
   parts: [{ of: 'band', part: 'corner', ...CARD_CORNER }],
+  variants: [
+    {
+      id: 'usual',
+      of: 'band',
+      name: 'usual',
+      states: [],
+      specimen: () =>
+        element(
+          'div',
+          { class: 'band on-surface' },
+          element(
+            'div',
+            { class: 'band-words' },
+            element('p', { class: 'type-h4' }, 'Sail with us'),
+            element('p', { class: 'type-body' }, 'Every hour.'),
+          ),
+          element(
+            'button',
+            { class: 'button on-action', type: 'button' },
+            element('span', { class: 'type-label' }, 'Book'),
+          ),
+        ),
+    },
+  ],
   spaces: {
     'band.inset': space('.band', 'padding', 'inset-large', 'around a band'),
     'band.gap': space('.band', 'gap', 'stack', 'between the words of a band and its button'),

@@ -1,6 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
-import { CARD_CORNER, space } from './pieces.ts';
+import { CARD_CORNER, lineAbove, space } from './pieces.ts';
 
 /** One of several things side by side. */
 export const card = component({
@@ -16,13 +16,19 @@ export const card = component({
       own: { 'container-type': 'inline-size', display: 'grid', 'align-content': 'start' },
     },
     {
+      name: 'side-box',
+      says: 'what is said beside the text, for who wants more',
+      markup: `<aside class="side-box on-surface"><h3 class="type-h6">…</h3><p class="type-small">…</p></aside>`,
+      own: { display: 'grid', 'align-content': 'start', 'border-block-start-style': 'solid' },
+    },
+    {
       name: 'card-picture',
       says: 'a picture at the head of a card',
       markup: `<img class="card-picture" src="…" alt="…">`,
       own: { display: 'block', 'max-inline-size': '100%', 'block-size': 'auto' },
     },
   ],
-  parts: [{ of: 'card', part: 'corner', ...CARD_CORNER }],
+  parts: [{ of: 'card', part: 'corner', ...CARD_CORNER }, ...lineAbove('side-box')],
   variants: [
     {
       id: 'usual',
@@ -37,8 +43,23 @@ export const card = component({
           element('p', { class: 'type-body' }, 'Nine crossings a day.'),
         ),
     },
+    {
+      id: 'side',
+      of: 'side-box',
+      name: 'side box',
+      states: [],
+      specimen: () =>
+        element(
+          'aside',
+          { class: 'side-box on-surface' },
+          element('p', { class: 'type-h6' }, 'In winter'),
+          element('p', { class: 'type-small' }, 'Boats go by the tide.'),
+        ),
+    },
   ],
   spaces: {
+    'side-box.inset': space('.side-box', 'padding', 'inset-small', 'inside a side box'),
+    'side-box.gap': space('.side-box', 'gap', 'tight', 'between the words of a side box'),
     'cards.gap': space('.cards', 'row-gap', 'gutter', 'between rows of cards'),
     'card.inset': space('.card', 'padding', 'inset', 'inside a card'),
     'card.gap': space('.card', 'gap', 'tight', 'between the words of a card'),

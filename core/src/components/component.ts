@@ -5,6 +5,9 @@ import type { StateId } from './states.ts';
 
 export type Declarations = Readonly<Record<string, string>>;
 
+/** What a part needs the manner of the system to be; anything where it says nothing of it. */
+export type When = { readonly [Key in keyof Manner]?: readonly Manner[Key][] };
+
 /** A class that pages are built of: what it is for, how it is written, and what makes it work. */
 export interface StructureClass {
   readonly name: string;
@@ -16,14 +19,13 @@ export interface StructureClass {
   readonly text?: string;
   /** Whether its words take another color than that text has on the page. */
   readonly hasInk?: boolean;
+  /** In which manners it has no ground of its own: over a picture it takes the color of the words there. */
+  readonly groundless?: When;
   /** What it says itself. */
   readonly own?: Declarations;
   /** What it says of what is inside it; `&` is the class. */
   readonly inside?: Readonly<Record<string, Declarations>>;
 }
-
-/** What a part needs the manner of the system to be; anything where it says nothing of it. */
-export type When = { readonly [Key in keyof Manner]?: readonly Manner[Key][] };
 
 /** What one property of a component takes, in one state: the first of some tokens that there is. */
 export interface Part {
@@ -46,6 +48,8 @@ export interface Fixed {
   readonly state?: StateId;
   /** What of it is meant, as the selector goes on: ` > [class]`. */
   readonly inside?: string;
+  /** The at-rule that it stands in, where its state has none. */
+  readonly within?: string;
   readonly when?: When;
   readonly declarations: Declarations;
 }

@@ -8,6 +8,10 @@ import { skip } from './skip.ts';
 import { breadcrumb } from './breadcrumb.ts';
 import { tabs } from './tabs.ts';
 import { link } from './link.ts';
+import { addOne } from './add-one.ts';
+import { form } from './form.ts';
+import { marker } from './marker.ts';
+import { prices } from './prices.ts';
 import { alert } from './alert.ts';
 import { artwork } from './artwork.ts';
 import { band } from './band.ts';
@@ -43,13 +47,16 @@ export const COMPONENTS: readonly Component[] = [
   opening,
   button,
   link,
+  addOne,
   notice,
   alert,
   tag,
+  marker,
   progress,
   table,
   card,
   field,
+  form,
   choice,
   slider,
   questions,
@@ -60,6 +67,7 @@ export const COMPONENTS: readonly Component[] = [
   quotation,
   code,
   figure,
+  prices,
   footnote,
   steps,
   band,

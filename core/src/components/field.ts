@@ -1,6 +1,13 @@
-import { element } from '../proof/node.ts';
-import { component } from './component.ts';
+import { element, type ProofElement } from '../proof/node.ts';
+import { component, type Attributes } from './component.ts';
 import { CONTROL, CONTROL_CORNER, LINE_WIDTH, space } from './pieces.ts';
+import { POINTING } from './states.ts';
+
+/** A field that is filled, as its kind needs it. */
+const typed =
+  (className: string, own: Attributes) =>
+  (state: Attributes): ProofElement =>
+    element('input', { class: className, ...own, ...state });
 
 const STATES_OF_FIELD = ['hover', 'focus', 'invalid', 'readonly', 'off'] as const;
 
@@ -50,6 +57,34 @@ export const field = component({
       },
     },
     {
+      name: 'number-field',
+      says: 'where a number is typed: its figures stand below those of other fields',
+      markup: `<input class="field number-field" type="number" inputmode="numeric">`,
+      own: { 'text-align': 'end', 'font-variant-numeric': 'tabular-nums' },
+    },
+    {
+      name: 'file-field',
+      says: 'where a file is chosen',
+      markup: `<input class="field file-field" type="file">`,
+      own: { display: 'block', 'align-content': 'center' },
+      inside: {
+        '&::file-selector-button': {
+          font: 'inherit',
+          color: 'inherit',
+          'background-color': 'transparent',
+          border: '0',
+          'text-decoration-line': 'underline',
+          'margin-inline-end': '1em',
+        },
+      },
+    },
+    {
+      name: 'word-field',
+      says: 'plain words that become a field when they are pointed at; by touch the edge is there from the start',
+      markup: `<input class="field word-field" aria-label="Name of the trip" value="To the lighthouse">`,
+      own: { 'field-sizing': 'content' },
+    },
+    {
       name: 'problem',
       says: 'what is wrong with a field, below it',
       markup: `<p class="problem type-small" id="day-problem">There is no such day.</p>`,
@@ -91,6 +126,7 @@ export const field = component({
       state: 'readonly',
     },
     { of: 'field', part: 'edge-off', from: ['color.line'], property: 'border-color', state: 'off' },
+    { of: 'field', part: 'lasts', from: ['duration.1'], property: 'transition-duration' },
     { of: 'field', part: 'ink-off', from: ['color.faint'], property: 'color', state: 'off' },
     {
       of: 'problem',
@@ -106,7 +142,28 @@ export const field = component({
       declarations: { cursor: 'not-allowed', 'border-style': 'dashed' },
     },
     { of: 'field', state: 'readonly', declarations: { 'border-style': 'dotted' } },
+    { of: 'placeholder', declarations: { opacity: '1' } },
+    // What can be written in is told by its lower edge before anybody points at it.
+    {
+      of: 'word-field',
+      within: POINTING,
+      declarations: {
+        'border-style': 'dashed',
+        'border-color': 'transparent transparent currentcolor',
+      },
+    },
+    {
+      of: 'word-field',
+      state: 'hover',
+      declarations: { 'border-style': 'solid', 'border-color': 'currentcolor' },
+    },
+    {
+      of: 'word-field',
+      state: 'focus',
+      declarations: { 'border-style': 'solid', 'border-color': 'currentcolor' },
+    },
   ],
+  selectors: { placeholder: '.field&::placeholder' },
   variants: [
     {
       id: 'text',
@@ -128,6 +185,48 @@ export const field = component({
           placeholder: 'as you like',
           ...state,
         }),
+    },
+    {
+      id: 'number',
+      of: 'field',
+      name: 'number',
+      states: ['hover', 'focus', 'invalid', 'off'],
+      specimen: typed('field number-field', {
+        type: 'number',
+        'aria-label': 'How many',
+        value: '12',
+      }),
+    },
+    {
+      id: 'date',
+      of: 'field',
+      name: 'date',
+      states: ['hover', 'focus', 'invalid', 'off'],
+      specimen: typed('field', { type: 'date', 'aria-label': 'Day', value: '2027-05-14' }),
+    },
+    {
+      id: 'search',
+      of: 'field',
+      name: 'search',
+      states: ['hover', 'focus', 'off'],
+      specimen: typed('field', { type: 'search', 'aria-label': 'Search', value: 'timetable' }),
+    },
+    {
+      id: 'file',
+      of: 'field',
+      name: 'file',
+      states: ['hover', 'focus', 'invalid', 'off'],
+      specimen: typed('field file-field', { type: 'file', 'aria-label': 'A picture' }),
+    },
+    {
+      id: 'words',
+      of: 'word-field',
+      name: 'plain words',
+      states: ['hover', 'focus'],
+      specimen: typed('field word-field', {
+        'aria-label': 'Name of the trip',
+        value: 'To the light',
+      }),
     },
     {
       id: 'long',

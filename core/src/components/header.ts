@@ -21,6 +21,18 @@ export const header = component({
       },
     },
     {
+      name: 'head-action',
+      says: 'the action of the header, where it goes into the navigation on narrow screens',
+      markup: `<a class="quiet-button head-action" href="/book">Book</a>`,
+      own: { flex: 'none' },
+    },
+    {
+      name: 'nav-action',
+      says: 'the same action in the navigation, shown on narrow screens alone',
+      markup: `<a class="quiet-button nav-action" href="/book">Book</a>`,
+      own: { flex: 'none' },
+    },
+    {
       name: 'site-name',
       says: 'the logo and the name beside it',
       markup: `<a class="site-name type-h5" href="/">Name</a>`,

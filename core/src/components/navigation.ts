@@ -41,8 +41,54 @@ export const navigation = component({
     {
       name: 'nav-group',
       says: 'a link of the navigation with those under it',
-      markup: `<div class="nav-group"><a class="nav-link" href="/times">Times</a><ul class="footer-links">…</ul></div>`,
-      own: { display: 'grid', 'align-content': 'start' },
+      markup: `<div class="nav-group"><a class="nav-link" href="/times">Times</a><details class="nav-fold" name="site-nav"><summary class="nav-sign" aria-label="Times"></summary><ul class="nav-panel">…</ul></details></div>`,
+      own: { position: 'relative', display: 'flex', 'align-items': 'center' },
+    },
+    {
+      name: 'nav-fold',
+      says: 'what opens the links under a link; of those with one name, one is open',
+      markup: `<details class="nav-fold" name="site-nav">…</details>`,
+      own: { flex: 'none' },
+    },
+    {
+      name: 'nav-sign',
+      says: 'the sign that there are links under a link',
+      markup: `<summary class="nav-sign" aria-label="Times"></summary>`,
+      own: {
+        display: 'grid',
+        'place-content': 'center',
+        'inline-size': '1.75rem',
+        'list-style': 'none',
+        cursor: 'pointer',
+      },
+      inside: {
+        '&::after': {
+          content: '""',
+          'inline-size': '0.5em',
+          'block-size': '0.5em',
+          'border-style': 'solid',
+          'border-width': '0 0.14em 0.14em 0',
+          rotate: '45deg',
+          translate: '0 -0.15em',
+        },
+        '[open] > &::after': { rotate: '225deg', translate: '0 0.15em' },
+      },
+    },
+    {
+      name: 'nav-panel',
+      says: 'the links under a link, below it',
+      markup: `<ul class="nav-panel"><li><a class="footer-link" href="/times/winter">Winter</a></li></ul>`,
+      own: {
+        position: 'absolute',
+        'inset-block-start': '100%',
+        'inset-inline-start': '0',
+        'z-index': '1',
+        'inline-size': 'max-content',
+        'max-inline-size': '18rem',
+        margin: '0',
+        'list-style': 'none',
+        'border-style': 'solid',
+      },
     },
   ],
   fixed: [
@@ -71,6 +117,39 @@ export const navigation = component({
     },
   ],
   parts: [
+    { of: 'nav-sign', part: 'ink', property: 'color', from: ['color.text'] },
+    {
+      of: 'nav-sign',
+      part: 'ground-hover',
+      property: 'background-color',
+      from: ['color.surface'],
+      state: 'hover',
+    },
+    {
+      of: 'nav-sign',
+      part: 'ground-pressed',
+      property: 'background-color',
+      from: ['color.text'],
+      state: 'pressed',
+    },
+    {
+      of: 'nav-sign',
+      part: 'ink-pressed',
+      property: 'color',
+      from: ['color.page'],
+      state: 'pressed',
+    },
+    { of: 'nav-sign', part: 'corner', property: 'border-radius', from: ['corner.control'] },
+    {
+      of: 'nav-panel',
+      part: 'background',
+      property: 'background-color',
+      from: ['color.raised', 'color.page'],
+    },
+    { of: 'nav-panel', part: 'edge', property: 'border-color', from: ['color.line'] },
+    { of: 'nav-panel', part: 'edge-width', property: 'border-width', from: ['edge.line'] },
+    { of: 'nav-panel', part: 'corner', property: 'border-radius', from: ['corner.card'] },
+    { of: 'nav-panel', part: 'level', property: 'box-shadow', from: ['shadow.2', 'shadow.1'] },
     {
       of: 'nav-link',
       part: 'line-current',
@@ -93,6 +172,61 @@ export const navigation = component({
         ),
     },
     {
+      id: 'sign',
+      of: 'nav-sign',
+      name: 'with links under it',
+      states: ['hover', 'pressed', 'focus'],
+      specimen: (state) =>
+        element(
+          'div',
+          { class: 'nav-group' },
+          element(
+            'a',
+            { class: 'nav-link', href: '#to-be-written' },
+            element('span', { class: 'type-label' }, 'Times'),
+          ),
+          element(
+            'details',
+            { class: 'nav-fold' },
+            element('summary', { class: 'nav-sign', 'aria-label': 'Times', ...state }),
+          ),
+        ),
+    },
+    {
+      id: 'panel',
+      of: 'nav-panel',
+      name: 'the links under it',
+      states: [],
+      specimen: () =>
+        element(
+          'ul',
+          { class: 'nav-panel' },
+          ...['Summer', 'Winter'].map((words) =>
+            element(
+              'li',
+              {},
+              element(
+                'a',
+                { class: 'footer-link', href: '#to-be-written' },
+                element('span', { class: 'type-small' }, words),
+              ),
+            ),
+          ),
+        ),
+    },
+    {
+      id: 'opener',
+      of: 'quiet-button',
+      name: 'behind a button',
+      states: ['hover', 'pressed', 'focus'],
+      specimen: (state) =>
+        element(
+          'button',
+          { class: 'quiet-button', type: 'button', ...state },
+          element('span', { class: 'type-label' }, 'Menu'),
+        ),
+    },
+    {
       id: 'foot',
       of: 'footer-link',
       name: 'in the foot',
@@ -107,6 +241,18 @@ export const navigation = component({
   ],
   spaces: {
     'nav.gap': space('.site-nav', 'gap', 'inline', 'between links of the navigation'),
+    'nav-sign.target': space(
+      '.nav-sign',
+      'min-block-size',
+      'target',
+      'height of the sign for links under a link',
+    ),
+    'nav-panel.inset': space(
+      '.nav-panel',
+      'padding',
+      'inset-small',
+      'inside the links under a link',
+    ),
     'nav-link.target': space(
       '.nav-link',
       'min-block-size',

@@ -1,3 +1,4 @@
+import { element } from '../proof/node.ts';
 import { component } from './component.ts';
 import { COVERING, space } from './pieces.ts';
 
@@ -48,6 +49,21 @@ export const opening = component({
   ],
   parts: [
     { of: 'over-picture', part: 'corner', from: ['corner.picture'], property: 'border-radius' },
+  ],
+  variants: [
+    {
+      id: 'usual',
+      of: 'hero',
+      name: 'usual',
+      states: [],
+      specimen: () =>
+        element(
+          'div',
+          { class: 'hero' },
+          element('p', { class: 'type-h1' }, 'Out and back'),
+          element('p', { class: 'type-lead' }, 'Nine crossings a day.'),
+        ),
+    },
   ],
   spaces: {
     'hero.inset': space('.hero', 'padding-block-start', 'section', 'above the opening'),

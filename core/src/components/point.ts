@@ -1,3 +1,4 @@
+import { element } from '../proof/node.ts';
 import { component } from './component.ts';
 import { lineAbove, space } from './pieces.ts';
 
@@ -22,6 +23,21 @@ export const point = component({
     },
   ],
   parts: lineAbove('point'),
+  variants: [
+    {
+      id: 'usual',
+      of: 'point',
+      name: 'usual',
+      states: [],
+      specimen: () =>
+        element(
+          'div',
+          { class: 'point' },
+          element('p', { class: 'type-h6' }, 'Near'),
+          element('p', { class: 'type-small' }, 'Ten minutes on foot.'),
+        ),
+    },
+  ],
   spaces: {
     'points.gap': space('.points', 'row-gap', 'gutter', 'between rows of selling points'),
     'point.inset': space('.point', 'padding-block-start', 'tight', 'above a selling point'),

@@ -1,3 +1,4 @@
+import { element } from '../proof/node.ts';
 import { component } from './component.ts';
 import { space } from './pieces.ts';
 
@@ -32,6 +33,21 @@ export const quotation = component({
       part: 'edge-width',
       from: ['edge.strong'],
       property: 'border-inline-start-width',
+    },
+  ],
+  variants: [
+    {
+      id: 'usual',
+      of: 'quotation',
+      name: 'usual',
+      states: [],
+      specimen: () =>
+        element(
+          'figure',
+          { class: 'quotation' },
+          element('blockquote', {}, element('p', { class: 'type-quote' }, 'We stayed until dark.')),
+          element('figcaption', { class: 'type-caption' }, 'A guest'),
+        ),
     },
   ],
   spaces: {

@@ -41,6 +41,12 @@ export const table = component({
       property: 'border-block-end-width',
     },
     {
+      of: 'table-sorted',
+      part: 'line',
+      from: ['color.text'],
+      property: 'border-block-end-color',
+    },
+    {
       of: 'table-row',
       part: 'ground-hover',
       from: ['color.surface'],
@@ -63,6 +69,9 @@ export const table = component({
     },
   ],
   fixed: [
+    { of: 'table-sortable', inside: '::after', declarations: { content: '" ↕"' } },
+    { of: 'table-up', inside: '::after', declarations: { content: '" ↑"' } },
+    { of: 'table-down', inside: '::after', declarations: { content: '" ↓"' } },
     {
       of: 'table-row',
       state: 'current',
@@ -70,6 +79,38 @@ export const table = component({
     },
   ],
   variants: [
+    {
+      id: 'head',
+      of: 'table-sorted',
+      name: 'sorted',
+      states: [],
+      specimen: () =>
+        element(
+          'table',
+          { class: 'table' },
+          element(
+            'thead',
+            {},
+            element(
+              'tr',
+              {},
+              ...(
+                [
+                  ['ascending', 'From'],
+                  ['descending', 'To'],
+                  ['none', 'Boat'],
+                ] as const
+              ).map(([sort, words]) =>
+                element(
+                  'th',
+                  { scope: 'col', 'aria-sort': sort },
+                  element('span', { class: 'type-label' }, words),
+                ),
+              ),
+            ),
+          ),
+        ),
+    },
     {
       id: 'row',
       of: 'table-row',
@@ -92,7 +133,14 @@ export const table = component({
         ),
     },
   ],
-  selectors: { 'table-cell': '.table th&, .table td&', 'table-row': '.table tbody tr&' },
+  selectors: {
+    'table-cell': '.table th&, .table td&',
+    'table-row': '.table tbody tr&',
+    'table-sortable': '.table th[aria-sort]&',
+    'table-up': '.table th[aria-sort="ascending"]&',
+    'table-down': '.table th[aria-sort="descending"]&',
+    'table-sorted': '.table th[aria-sort="ascending"]&, .table th[aria-sort="descending"]&',
+  },
   spaces: {
     'table.cell': space(
       '.table th, .table td',

@@ -14,6 +14,7 @@ import {
   needs,
   pairs,
   ramps,
+  groundlessRules,
   roleNames,
   veilRules,
 } from './color/nodes.ts';
@@ -250,6 +251,7 @@ const narrowNavigation = ruleNode(
   [
     ({ components }: StyleDocument) => components.narrow,
     node('narrow navigation: page', [roleNames], (all) => all.get('page')?.slug),
+    node('narrow navigation: entry', [styles], (all) => all.get('h5')?.slug),
   ],
   narrowNavigationRules,
 );
@@ -265,6 +267,7 @@ const RULES = [
   ['families', familyRules],
   ['color-classes', colorClasses],
   ['veils', veilRules],
+  ['other-grounds', groundlessRules],
   ['components', componentRules],
   ['parts', partRules],
   ['navigation', narrowNavigation],

@@ -9,6 +9,7 @@ import type { Rule } from './derived.ts';
 export function narrowNavigationRules(
   narrow: StyleDocument['components']['narrow'],
   page: string | undefined,
+  entry: string | undefined,
 ): readonly Rule[] {
   if (!narrow) return [];
   const wide = `@media (width >= ${narrow.below}px)`;
@@ -28,7 +29,11 @@ export function narrowNavigationRules(
         ['overflow', 'visible'],
       ],
     },
-    { selector: '.nav-open, .nav-close', within: wide, declarations: [['display', 'none']] },
+    {
+      selector: '.nav-open, .nav-close, .nav-action',
+      within: wide,
+      declarations: [['display', 'none']],
+    },
     {
       selector: '.site-nav',
       within: small,
@@ -43,16 +48,33 @@ export function narrowNavigationRules(
         ...(page === undefined ? [] : [['background-color', `var(--color-${page})`] as const]),
       ],
     },
+    { selector: '.site-nav > .nav-link', within: small, declarations: [['display', 'flex']] },
+    { selector: '.nav-group', within: small, declarations: [['align-items', 'flex-start']] },
     {
-      selector: '.site-nav > .nav-link, .site-nav > .nav-group',
+      selector: '.site-nav > .nav-link, .nav-group > .nav-link',
       within: small,
       declarations: [
-        ['display', 'flex'],
-        ['flex-direction', 'column'],
-        ['align-items', 'flex-start'],
-        ['justify-content', 'center'],
-        ['font-size', '1.25em'],
+        ...(entry === undefined ? [] : [['font-size', `var(--type-${entry}-size)`] as const]),
       ],
     },
+    // Words with a class of their own are as large as the entry that they stand in.
+    {
+      selector: '.site-nav > .nav-link > [class], .nav-group > .nav-link > [class]',
+      within: small,
+      declarations: [['font-size', 'inherit']],
+    },
+    {
+      selector: '.nav-panel',
+      within: small,
+      declarations: [
+        ['position', 'static'],
+        ['border-style', 'none'],
+        ['background-color', 'transparent'],
+        ['box-shadow', 'none'],
+      ],
+    },
+    ...(narrow.action === 'inside'
+      ? [{ selector: '.head-action', within: small, declarations: [['display', 'none'] as const] }]
+      : []),
   ];
 }

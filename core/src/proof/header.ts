@@ -23,6 +23,12 @@ export function header({
   derived: { styles },
 }: Site): ProofElement {
   const { text } = build;
+  const { narrow } = components;
+  const action = (className: string): readonly ProofElement[] =>
+    content.headerAction === undefined
+      ? []
+      : [quietButton(build, content.headerAction, '/content/headerAction', className)];
+  const isActionInside = narrow?.action === 'inside';
   const nameStyle = styles.get('h5');
   return element(
     'header',
@@ -38,16 +44,16 @@ export function header({
         ...logoOf(content.mark, layout.logo),
         text('span', 'h5', [name], '/name'),
       ),
-      ...(components.narrow ? [opener(build, components.narrow.open, 'nav-open')] : []),
+      ...(narrow ? [opener(build, narrow.open, 'nav-open')] : []),
       room(
         'nav',
         {
           class: 'site-nav',
           'aria-label': 'Site',
-          ...(components.narrow && { id: NAVIGATION, popover: 'auto' }),
+          ...(narrow && { id: NAVIGATION, popover: 'auto' }),
         },
         '/space/parts/nav.gap',
-        ...(components.narrow ? [opener(build, components.narrow.close, 'nav-close')] : []),
+        ...(narrow ? [opener(build, narrow.close, 'nav-close')] : []),
         ...inOrder(content.nav).map(([id, { words, under }]) => {
           const link = element(
             'a',
@@ -60,20 +66,25 @@ export function header({
                 { class: 'nav-group' },
                 link,
                 element(
-                  'ul',
-                  { class: 'footer-links' },
-                  ...inOrder(under).map(([below, name]) =>
-                    element(
-                      'li',
-                      {},
+                  'details',
+                  { class: 'nav-fold', name: NAVIGATION },
+                  element('summary', { class: 'nav-sign', 'aria-label': words }),
+                  element(
+                    'ul',
+                    { class: 'nav-panel' },
+                    ...inOrder(under).map(([below, name]) =>
                       element(
-                        'a',
-                        { class: 'footer-link', ...nowhere },
-                        text(
-                          'span',
-                          'small',
-                          [name],
-                          `/content/nav/items/${id}/under/items/${below}`,
+                        'li',
+                        {},
+                        element(
+                          'a',
+                          { class: 'footer-link', ...nowhere },
+                          text(
+                            'span',
+                            'small',
+                            [name],
+                            `/content/nav/items/${id}/under/items/${below}`,
+                          ),
                         ),
                       ),
                     ),
@@ -82,10 +93,9 @@ export function header({
               )
             : link;
         }),
+        ...(isActionInside ? action('nav-action') : []),
       ),
-      ...(content.headerAction === undefined
-        ? []
-        : [quietButton(build, content.headerAction, '/content/headerAction')]),
+      ...action(isActionInside ? 'head-action' : ''),
     ),
   );
 }

@@ -73,7 +73,8 @@ describe('what an element is made of', () => {
       const own = [{ key: 'one', rules: [rule] }];
       for (const element of all) {
         // What a reader has typed no element of these has, and not every DOM knows to ask for it.
-        if (!element.matches(rule.selector.replaceAll(':user-invalid', '[data-typed]'))) continue;
+        const asked = rule.selector.replaceAll(':user-invalid', '[data-typed]');
+        if (/::(?!before|after)/.test(asked) || !element.matches(asked)) continue;
         answered += 1;
         expect(declarationsOf<Element>(element, own, () => true).size).toBeGreaterThan(0);
       }

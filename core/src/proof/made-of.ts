@@ -56,8 +56,8 @@ function rulesFor<Self extends Asked<Self>>(element: Self, group: RuleGroup): re
     .flatMap((index) => group.rules[index] ?? []);
 }
 
-/** What a reader has typed is nothing that an element is made of. */
-const OF_READER = ':user-invalid';
+/** What a reader has typed, and what the browser draws in a field, is nothing that an element is made of. */
+const NOT_OF_IT = /:user-invalid|::(?:placeholder|file-selector-button)/;
 
 /**
  * The declarations that an element has from the rules of the sheet, by their properties: what weighs most, and of
@@ -71,9 +71,7 @@ export function declarationsOf<Self extends Asked<Self>>(
   const won = new Map<string, Ranked>();
   for (const group of groups)
     for (const rule of rulesFor(element, group)) {
-      const parts = partsOf(rule).filter(
-        (part) => !part.includes(OF_READER) && element.matches(part),
-      );
+      const parts = partsOf(rule).filter((part) => !NOT_OF_IT.test(part) && element.matches(part));
       if (parts.length === 0 || (rule.within !== undefined && !applies(rule.within))) continue;
       const weight = Math.max(...parts.map(weightOf));
       for (const [property, value] of rule.declarations)

@@ -15,8 +15,17 @@ export const wordsAt = (
 export const button = ({ text, ground }: Build, label: string, content: string): ProofElement =>
   ground('a', 'action', { class: 'button', ...nowhere }, [text('span', 'label', [label], content)]);
 
-export const quietButton = ({ text }: Build, label: string, content: string): ProofElement => ({
-  ...element('a', { class: 'quiet-button', ...nowhere }, text('span', 'label', [label], content)),
+export const quietButton = (
+  { text }: Build,
+  label: string,
+  content: string,
+  className = '',
+): ProofElement => ({
+  ...element(
+    'a',
+    { class: ['quiet-button', className].filter(Boolean).join(' '), ...nowhere },
+    text('span', 'label', [label], content),
+  ),
   decision: '/color/roles/items/action/light',
 });
 

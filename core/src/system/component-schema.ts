@@ -13,6 +13,9 @@ export const REFERENCE =
 /** The widths in px below which a navigation may be behind a button. */
 export const NARROW_NAVIGATION = { from: 320, to: 1600 } as const;
 
+/** What becomes of the action of a header where its navigation is behind a button. */
+export const ACTION_GOES = ['stays', 'inside'] as const;
+
 /** How all components look and answer at once, and where single parts depart from it. */
 export const componentsSchema = z.strictObject({
   manner: z.strictObject({ surface: z.enum(SURFACES), states: z.enum(TELLINGS) }),
@@ -22,6 +25,8 @@ export const componentsSchema = z.strictObject({
       below: z.int().check(z.gte(NARROW_NAVIGATION.from), z.lte(NARROW_NAVIGATION.to)),
       open: label,
       close: label,
+      /** What becomes of the action of the header there; it stays beside the button where absent. */
+      action: z.optional(z.enum(ACTION_GOES)),
     }),
   ),
   /** By the name of the part: `button.background-hover`. */

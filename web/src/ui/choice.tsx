@@ -5,6 +5,10 @@ interface ChoiceProps<Value extends string> {
   readonly onChange: (value: Value) => void;
 }
 
+/** How a word looks that is chosen among others in a row. */
+export const WORD =
+  'min-h-6 min-w-6 text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content aria-pressed:underline aria-pressed:underline-offset-4';
+
 /** One of a few, as words in a row; the chosen one is underlined and bold. */
 export function Choice<Value extends string>(props: ChoiceProps<Value>) {
   const { label, options, value, onChange } = props;
@@ -15,7 +19,7 @@ export function Choice<Value extends string>(props: ChoiceProps<Value>) {
           key={option.value}
           type="button"
           aria-pressed={option.value === value}
-          className="min-h-6 min-w-6 text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content aria-pressed:underline aria-pressed:underline-offset-4"
+          className={WORD}
           onClick={() => onChange(option.value)}
         >
           {option.name}

@@ -492,7 +492,14 @@ export const deriveColorClasses = (
     ...(edge
       ? [{ selector: '.field', declarations: [['border-color', variable(edge)]] } as const]
       : []),
-    ...(hint ? [{ selector: '.hint', declarations: [['color', variable(hint)]] } as const] : []),
+    ...(hint
+      ? [
+          {
+            selector: '.hint, .field::placeholder',
+            declarations: [['color', variable(hint)]],
+          } as const,
+        ]
+      : []),
     ...gradients.map(({ slug }): Rule => ({
       selector: `.gradient-${slug}`,
       declarations: [['background-image', `var(${propertyOfPath(['gradient', slug])})`]],

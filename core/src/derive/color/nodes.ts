@@ -24,6 +24,7 @@ import {
 } from './color.ts';
 import { needingTexts, needsOf } from './needs.ts';
 import { slugsOf } from '../../tokens/slugs-of.ts';
+import { deriveGroundlessRules } from './groundless.ts';
 import { deriveVeilRules } from './veil.ts';
 
 const roles = ({ color: decided }: StyleDocument) => decided.roles;
@@ -140,4 +141,20 @@ export const veilRules = ruleNode(
   'color: rules of veils',
   [veils, roleNames, settings],
   deriveVeilRules,
+);
+
+/** After the rules of texts, before those of the states of controls. */
+export const groundlessRules = ruleNode(
+  'components: on other grounds',
+  [
+    roleNames,
+    veils,
+    node(
+      'components: text of controls',
+      [settings],
+      (all) => (all.get('label') ?? all.get('body'))?.slug,
+    ),
+    ({ components }: StyleDocument) => components.manner,
+  ],
+  deriveGroundlessRules,
 );

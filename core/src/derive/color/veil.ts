@@ -17,14 +17,13 @@ export const veilColor = (
 export const veilSlugs = (veils: StyleDocument['color']['veils']): ReadonlyMap<string, string> =>
   slugsOf(veils);
 
-/** A class for every veil, and the color of the texts and of the quiet button that stand over its picture. */
+/** A class for every veil, and the color of the texts that stand over its picture. */
 export function deriveVeilRules(
   veils: StyleDocument['color']['veils'],
   roles: ReadonlyMap<string, Pick<DerivedColorRole, 'slug'>>,
   styles: ReadonlyMap<string, Pick<TextStyle, 'slug'>>,
 ): Rule[] {
   const slugOf = veilSlugs(veils);
-  const label = styles.get('label');
   return inOrder(veils).flatMap(([id, { boxes, ink: inkRole }]): Rule[] => {
     const slug = slugOf.get(id) ?? id;
     const role = roles.get(inkRole);
@@ -42,22 +41,6 @@ export function deriveVeilRules(
         ? [
             ...(texts.length > 0
               ? [{ selector: texts.join(', '), declarations: [['color', ink]] } as const]
-              : []),
-            // The quiet button has no ground of its own: it is in the color of the words beside it.
-            {
-              selector: `.over-${slug} .quiet-button`,
-              declarations: [
-                ['color', ink],
-                ['border-color', ink],
-              ],
-            } as const,
-            ...(label
-              ? [
-                  {
-                    selector: `.over-${slug} .quiet-button .type-${label.slug}`,
-                    declarations: [['color', ink]],
-                  } as const,
-                ]
               : []),
           ]
         : []),

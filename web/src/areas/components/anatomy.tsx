@@ -1,25 +1,38 @@
 import type { Component, Part } from '@garnish/core/components/component';
 import { stateOf } from '@garnish/core/components/states';
+import { classesIn } from '@garnish/core/proof/node';
 import { isOf, nameOf } from '@garnish/core/derive/components';
+import { Link } from 'react-router';
 import { inOrder, type Mode } from '@garnish/core/system/document';
+import { SpacePartRow } from '../../proof/space-part-row.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import type { Patch } from '@garnish/core/system/patch';
 import { Copy } from '../../ui/copy.tsx';
+import { Takes, type Option } from './takes.tsx';
 
-interface Option {
+/** The id of what lets a departure go. */
+const FOLLOWS = 'follows';
+
+/** What may be taken: a token by the id of what it is made of. */
+interface Takable {
   readonly value: string;
   readonly name: string;
+  readonly hex?: string | undefined;
 }
 
 /** What parts of a kind may take, by the tokens that they usually take. */
-function useOptions(): (part: Part) => readonly Option[] {
-  const { document } = useDecided(['color', 'shape']);
+function useTakable(mode: Mode): (part: Part) => readonly Takable[] {
+  const { document, derived } = useDecided(['color', 'shape'], ['colors', 'tokenById']);
   const { color, shape } = document;
+  const hexOf = (id: string): string | undefined =>
+    derived.tokenById.get(`color.${derived.colors.get(id)?.slug ?? ''}`)?.values[mode].css;
   const named = (kind: string, collection: Parameters<typeof inOrder<{ name: string }>>[0]) =>
     inOrder(collection).map(([id, { name }], index) => ({
       value: kind === 'color' ? `color.${id}` : `${kind}.${index + 1}`,
       name: kind === 'color' ? name : `${kind} ${name}`,
+      hex: kind === 'color' ? hexOf(id) : undefined,
     }));
-  const kept = (kind: string, ids: readonly string[]): readonly Option[] =>
+  const kept = (kind: string, ids: readonly string[]): readonly Takable[] =>
     ids.map((id) => ({ value: `${kind}.${id}`, name: `${kind} ${id}` }));
   return ({ from }) => {
     const kind = from[0]?.split('.')[0];
@@ -46,11 +59,11 @@ function useOptions(): (part: Part) => readonly Option[] {
 interface RowProps {
   readonly part: Part;
   readonly mode: Mode;
-  readonly options: readonly Option[];
+  readonly takable: readonly Takable[];
 }
 
 /** One part: what it takes, whether that departs from the manner, and the way back. */
-function Row({ part, mode, options }: RowProps) {
+function Row({ part, mode, takable }: RowProps) {
   const store = useStore();
   const name = nameOf(part);
   const { document, derived } = useDecided(['components'], ['tokenById']);
@@ -62,16 +75,24 @@ function Row({ part, mode, options }: RowProps) {
   const letGo = (): void => {
     store.change([{ op: 'remove', path }], `${name} follows again`);
   };
-  const take = (to: string): void => {
-    if (to === '') {
-      if (departure !== undefined) letGo();
-      return;
-    }
-    store.change(
-      [{ op: departure === undefined ? 'add' : 'replace', path, value: to }],
-      `${name} departs`,
-    );
-  };
+  const options: readonly Option[] = [
+    {
+      id: FOLLOWS,
+      name: `follows: ${departure === undefined ? (value?.reference ?? 'nothing there') : 'its manner'}`,
+      label: `${name} follows again`,
+      patch: () => (departure === undefined ? undefined : [{ op: 'remove', path }]),
+    },
+    ...takable.map(({ value: to, name: called, hex }) => ({
+      id: to,
+      name: called,
+      hex,
+      label: `${name} departs`,
+      patch: (): Patch | undefined =>
+        to === departure
+          ? undefined
+          : [{ op: departure === undefined ? 'add' : 'replace', path, value: to }],
+    })),
+  ];
   const says = part.part.replaceAll('-', ' ');
   return (
     <li
@@ -84,19 +105,12 @@ function Row({ part, mode, options }: RowProps) {
           : `${says.replace(new RegExp(` ${part.state}$`), '')}, ${stateOf(part.state).name}`}
       </span>
       <span className="col-span-2 row-start-2 flex min-w-0 items-center gap-x-2 @min-[26rem]:col-span-1 @min-[26rem]:row-start-auto">
-        <select
-          aria-label={`${name} takes`}
-          className={`select bare min-w-0 ${departure === undefined ? '' : 'font-semibold'}`}
-          value={departure ?? ''}
-          onChange={(event) => take(event.currentTarget.value)}
-        >
-          <option value="">{`follows: ${departure === undefined ? (value?.reference ?? 'nothing there') : 'its manner'}`}</option>
-          {options.map((option) => (
-            <option key={option.value} value={option.value}>
-              {option.name}
-            </option>
-          ))}
-        </select>
+        <Takes
+          label={name}
+          options={options}
+          value={departure ?? FOLLOWS}
+          isOwn={departure !== undefined}
+        />
         {departure !== undefined && (
           <button
             type="button"
@@ -127,6 +141,25 @@ function Row({ part, mode, options }: RowProps) {
   );
 }
 
+/** The text roles in which the words of a component are set, with what is set in each. */
+function useTexts({ classes, variants = [] }: Component) {
+  const { derived } = useDecided([], ['styles']);
+  const own = classes.flatMap(({ name, text }) =>
+    text === undefined ? [] : [[text, `.${name}`] as const],
+  );
+  const worn = variants.flatMap((variant) =>
+    [...classesIn(variant.specimen({}))].flatMap((one) =>
+      one.startsWith('type-') ? [[one.slice('type-'.length), variant.name] as const] : [],
+    ),
+  );
+  const all = [...own, ...worn];
+  return [...new Set(all.map(([id]) => id))].flatMap((id) => {
+    const style = derived.styles.get(id);
+    const of = all.flatMap(([role, one]) => (role === id ? one : []));
+    return style ? [{ id, name: style.name, of: [...new Set(of)] }] : [];
+  });
+}
+
 interface AnatomyProps {
   readonly component: Component;
   readonly mode: Mode;
@@ -135,13 +168,46 @@ interface AnatomyProps {
 /** Every part of a component with the token that it takes, under what its tokens begin with. */
 export function Anatomy({ component, mode }: AnatomyProps) {
   const { manner } = useDecided(['components']).document.components;
-  const options = useOptions();
+  const takable = useTakable(mode);
   const parts = (component.parts ?? []).filter((part) => isOf(part, manner));
   const groups = [...new Set(parts.map(({ of }) => of))];
-  if (parts.length === 0)
-    return <p className="text-quiet">It takes nothing but text, colors of its text, and space.</p>;
+  const texts = useTexts(component);
+  const spaces = Object.keys(component.spaces ?? {});
   return (
     <div className="grid gap-y-4">
+      {texts.length > 0 && (
+        <div>
+          <h3 className="text-xs text-quiet">Text</h3>
+          <ul>
+            {texts.map(({ id, name, of }) => (
+              <li
+                key={id}
+                className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-x-3 border-t border-line first:border-t-0"
+              >
+                <Link
+                  className="flex min-h-6 min-w-0 items-center hover:underline"
+                  to={`../type?at=${encodeURIComponent(`/type/roles/items/${id}/place`)}`}
+                >
+                  <span className="truncate">{name}</span>
+                </Link>
+                <span className="min-w-0 truncate text-quiet" title={of.join(', ')}>
+                  {of.join(', ')}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {spaces.length > 0 && (
+        <div>
+          <h3 className="text-xs text-quiet">Space</h3>
+          <ul>
+            {spaces.map((id) => (
+              <SpacePartRow key={id} id={id} />
+            ))}
+          </ul>
+        </div>
+      )}
       {groups.map((of) => (
         <div key={of}>
           {groups.length > 1 && <h3 className="figures text-xs text-quiet">.{of}</h3>}
@@ -149,7 +215,7 @@ export function Anatomy({ component, mode }: AnatomyProps) {
             {parts
               .filter((part) => part.of === of)
               .map((part) => (
-                <Row key={nameOf(part)} part={part} mode={mode} options={options(part)} />
+                <Row key={nameOf(part)} part={part} mode={mode} takable={takable(part)} />
               ))}
           </ul>
         </div>

@@ -2,14 +2,19 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { COMPONENTS } from '@garnish/core/components/components';
 import { sampleDocument } from '@garnish/core/system/sample';
-import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
+import { generate, parse, walk } from 'css-tree';
 import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
 import { createSystemStore, type SystemStore } from '../../system/store.ts';
 import { SystemContext } from '../../system/system-context.ts';
 import { Anatomy } from './anatomy.tsx';
+import { Grounds } from './grounds.tsx';
+import { Manner } from './manner.tsx';
 import { NarrowNavigation } from './narrow-navigation.tsx';
 import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
+import { TakeAway } from './take-away.tsx';
 import { TryChoice } from './try-choice.tsx';
 
 let store: SystemStore;
@@ -68,7 +73,7 @@ describe('a choice that is tried', () => {
       <TryChoice
         label="Surface"
         says="surface"
-        values={['filled', 'outlined', 'quiet']}
+        options={['filled', 'outlined', 'quiet'].map((value) => ({ value, name: value }))}
         value={decided().manner.surface}
         path="/components/manner/surface"
       />,
@@ -107,35 +112,68 @@ describe('a choice that is tried', () => {
 });
 
 describe('the anatomy of a component', () => {
-  const takes = (name: string) => screen.getByRole<HTMLSelectElement>('combobox', { name });
+  const takes = (name: string) => screen.getByRole('button', { name: `${name} takes` });
+  const anatomy = () =>
+    show(
+      <MemoryRouter>
+        <Anatomy component={button} mode="light" />
+      </MemoryRouter>,
+    );
+  const closed = () => waitFor(() => expect(screen.queryByRole('listbox')).toBeNull());
+  /** The names of what a part may take; the list is open afterwards. */
+  const offered = async (name: string): Promise<readonly string[]> => {
+    await userEvent.click(takes(name));
+    return within(screen.getByRole('listbox'))
+      .getAllByRole('option')
+      .map(({ textContent }) => textContent);
+  };
 
   test('names for every part what it follows, and takes a departure that is let go of again', async () => {
     const user = userEvent.setup();
-    show(<Anatomy component={button} mode="light" />);
-    expect(takes('button.corner takes').selectedOptions[0]?.textContent).toBe(
-      'follows: corner.control',
-    );
-    await user.selectOptions(takes('button.corner takes'), 'corner.card');
+    anatomy();
+    expect(takes('button.corner').textContent).toBe('follows: corner.control');
+    expect(await offered('button.corner')).toContain('corner card');
+    await user.click(screen.getByRole('option', { name: 'corner card' }));
     expect(decided().departures).toEqual({ 'button.corner': 'corner.card' });
-    await user.selectOptions(takes('button.corner takes'), 'corner.picture');
+    await closed();
+    await offered('button.corner');
+    await user.click(screen.getByRole('option', { name: 'corner picture' }));
     expect(decided().departures).toEqual({ 'button.corner': 'corner.picture' });
     await user.click(screen.getByRole('button', { name: 'let it go' }));
     expect(decided().departures).toEqual({});
     expect(screen.queryByRole('button', { name: 'let it go' })).toBeNull();
   });
 
-  test('offers colors for colors and durations for durations, and nothing else', () => {
-    show(<Anatomy component={button} mode="light" />);
-    const kinds = (name: string) =>
-      new Set([...takes(name).options].slice(1).map(({ value }) => value.split('.')[0]));
-    expect(kinds('button.background takes')).toEqual(new Set(['color']));
-    expect(kinds('button.lasts takes')).toEqual(new Set(['duration']));
-    expect(kinds('button.edge-width takes')).toEqual(new Set(['edge']));
+  test('tries what a key reaches, goes back with Escape and takes with Enter', async () => {
+    const user = userEvent.setup();
+    anatomy();
+    await user.click(takes('button.corner'));
+    await user.keyboard('{End}');
+    expect(Object.keys(shown().departures)).toEqual(['button.corner']);
+    expect(decided().departures).toEqual({});
+    await user.keyboard('{Escape}');
+    expect(shown().departures).toEqual({});
+    await closed();
+    await user.click(takes('button.corner'));
+    await user.keyboard('{End}{Enter}');
+    expect(Object.keys(decided().departures)).toEqual(['button.corner']);
+  });
+
+  test('offers colors for colors and durations for durations, and nothing else', async () => {
+    anatomy();
+    const { color, shape } = sampleDocument();
+    const names = Object.values(color.roles.items).map(({ name }) => name);
+    const colors = await offered('button.background');
+    expect(colors.slice(1).toSorted()).toEqual(names.toSorted());
+    await userEvent.keyboard('{Escape}');
+    const durations = await offered('button.lasts');
+    expect(durations.slice(1)).toHaveLength(shape.durations.order.length);
+    expect(durations.slice(1).every((name) => name.startsWith('duration '))).toBe(true);
   });
 
   test('has the parts of the manner alone', () => {
-    show(<Anatomy component={button} mode="light" />);
-    expect(screen.queryByRole('combobox', { name: 'button.ring-hover takes' })).toBeNull();
+    anatomy();
+    expect(screen.queryByRole('button', { name: 'button.ring-hover takes' })).toBeNull();
     act(
       () =>
         void store.change(
@@ -143,8 +181,121 @@ describe('the anatomy of a component', () => {
           'states edge',
         ),
     );
-    expect(takes('button.ring-hover takes')).toBeTruthy();
-    expect(screen.queryByRole('combobox', { name: 'button.background-hover takes' })).toBeNull();
+    expect(takes('button.ring-hover')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'button.background-hover takes' })).toBeNull();
+  });
+
+  test('names the text roles that its words are set in, and decides its spaces', async () => {
+    const user = userEvent.setup();
+    anatomy();
+    const label = screen.getByRole('link', { name: 'label' });
+    expect(label.getAttribute('href')).toContain('type?at=');
+    expect(label.closest('li')?.textContent).toContain('.quiet-button');
+    await user.selectOptions(
+      screen.getByRole('combobox', { name: 'Space inside a button' }),
+      'role inset',
+    );
+    expect(store.state().decided.document.space.parts).toMatchObject({
+      'button.inset': { role: 'inset' },
+    });
+  });
+});
+
+describe('what is taken away', () => {
+  const texts: string[] = [];
+  beforeEach(() => {
+    texts.length = 0;
+    Object.defineProperty(navigator, 'clipboard', {
+      configurable: true,
+      value: { writeText: (text: string) => Promise.resolve(texts.push(text)) },
+    });
+  });
+
+  test('is the HTML of each variant, and rules that name nothing but what stands in them', async () => {
+    show(<TakeAway component={button} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Copy the HTML of main' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Copy the rules of Button' }));
+    await act(() => Promise.resolve());
+    const [html = '', css = ''] = texts;
+    document.body.innerHTML = html;
+    const own = document.querySelector('button.button');
+    expect(own?.textContent).toBe('Send');
+    const rules: string[] = [];
+    walk(parse(css), {
+      visit: 'Rule',
+      enter: ({ prelude }) => void rules.push(generate(prelude)),
+    });
+    expect(rules.length).toBeGreaterThan(20);
+    expect(rules).toContain('.button');
+    expect(rules.some((one) => one.includes('.button:hover'))).toBe(true);
+    expect(
+      rules.filter((one) => !one.includes('button') && !/\.(actions|small|large)/.test(one)),
+    ).toEqual([]);
+  });
+});
+
+describe('the manner', () => {
+  const manner = () =>
+    show(
+      <MemoryRouter>
+        <Manner />
+      </MemoryRouter>,
+    );
+  const space = () => store.state().decided.document.space.roles.items;
+
+  test('is corners and the room around words too, decided where all else lives by them', async () => {
+    const user = userEvent.setup();
+    manner();
+    const corners = screen.getByRole('group', { name: 'Corners of controls' });
+    const other = [...corners.querySelectorAll('button')].find(
+      (one) => one.getAttribute('aria-pressed') === 'false',
+    );
+    await user.click(other ?? corners);
+    const { corners: now, radii } = store.state().decided.document.shape;
+    expect(radii.items[now.control]?.name).toBe(other?.textContent);
+    const sides = screen.getByRole('spinbutton', { name: 'at the sides' });
+    await user.clear(sides);
+    await user.type(sides, '2{Enter}');
+    expect(space()['control']).toMatchObject({ value: { kind: 'own', value: 2, unit: 'em' } });
+  });
+
+  test('leads to Space where the room is a step there', () => {
+    act(
+      () =>
+        void store.change(
+          [
+            {
+              op: 'replace',
+              path: '/space/roles/items/target/value',
+              value: {
+                kind: 'step',
+                step: store.state().decided.document.space.steps.order[0] ?? '',
+              },
+            },
+          ],
+          'target by a step',
+        ),
+    );
+    manner();
+    expect(screen.queryByRole('spinbutton', { name: 'high at least' })).toBeNull();
+    expect(screen.getByRole('link', { name: /high at least/ }).getAttribute('href')).toContain(
+      'space?view=roles',
+    );
+  });
+});
+
+describe('the grounds', () => {
+  test('are those that the system has, with a picture only where words stand on one', async () => {
+    const chosen: string[] = [];
+    const grounds = () =>
+      show(<Grounds value="page" theme="light" onChange={(id) => chosen.push(id)} />);
+    grounds();
+    const names = () => screen.getAllByRole('button').map((one) => one.getAttribute('aria-label'));
+    expect(names()).toContain('page');
+    expect(names()).toContain('action');
+    expect(names()).not.toContain('a picture');
+    await userEvent.click(screen.getByRole('button', { name: 'surface' }));
+    expect(chosen).toEqual(['surface']);
   });
 });
 

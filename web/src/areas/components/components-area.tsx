@@ -1,57 +1,23 @@
-import { SURFACES, TELLINGS } from '@garnish/core/system/component-schema';
 import type { Component } from '@garnish/core/components/component';
 import { classesIn } from '@garnish/core/proof/node';
 import { sitePage } from '@garnish/core/proof/site';
-import { FAMILIES } from '@garnish/core/system/families';
 import { inOrder } from '@garnish/core/system/document';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Note } from '../../findings/note.tsx';
 import { useModes, useProofTheme } from '../../system/proof-theme.ts';
 import { showPage } from '../../system/shown-page.ts';
-import { useDecided, useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
+import { useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Anatomy } from './anatomy.tsx';
+import { Grounds } from './grounds.tsx';
 import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
 import { NarrowNavigation } from './narrow-navigation.tsx';
 import { Shelf } from './shelf.tsx';
 import { TakeAway } from './take-away.tsx';
-import { TryChoice } from './try-choice.tsx';
+import { Manner } from './manner.tsx';
 import { StatesDrawn } from './states-drawn.tsx';
-
-const named = <Value extends string>(values: readonly Value[]) =>
-  values.map((value) => ({ value, name: value }));
-
-/** How all components look and answer at once. */
-function Manner() {
-  const { manner } = useDecided(['components']).document.components;
-  return (
-    <div className="grid">
-      {(
-        [
-          ['surface', 'surface', 'What the main action stands out by', SURFACES],
-          ['states', 'states differ by', 'What a state differs by', TELLINGS],
-        ] as const
-      ).map(([key, says, label, values]) => (
-        <div
-          key={key}
-          data-decision={`/components/manner/${key}`}
-          className="grid min-h-8 grid-cols-[7rem_minmax(0,1fr)] items-center border-b border-line"
-        >
-          <span className="text-quiet">{says}</span>
-          <TryChoice
-            label={label}
-            says={says}
-            values={values}
-            value={manner[key]}
-            path={`/components/manner/${key}`}
-          />
-        </div>
-      ))}
-    </div>
-  );
-}
 
 /** The pages on which a component stands, with how often; each turns the proof to it. */
 function Uses({ component }: { readonly component: Component }) {
@@ -84,19 +50,12 @@ function Uses({ component }: { readonly component: Component }) {
   );
 }
 
-const GROUNDS = ['page', 'surface', 'raised', ...FAMILIES] as const;
-
 /** One component: every state on a ground, what its parts take, and what the checks say. */
 function Opened({ component }: { readonly component: Component }) {
   const shown = useProofTheme();
   const modes = useModes();
   const [own, setOwn] = useState<string>();
   const theme = modes.find((mode) => mode === own) ?? shown;
-  const colors = useDecidedLater([], ['colors']).derived.colors;
-  const grounds = GROUNDS.flatMap((id) => {
-    const role = colors.get(id);
-    return role ? [{ value: id, name: role.name }] : [];
-  });
   const [ground, setGround] = useState<string>('page');
   const departures = useSystem(({ decided }) => decided.document.components.departures);
   const findings = useSystem((state) => state.findings).filter(({ decision }) =>
@@ -108,12 +67,12 @@ function Opened({ component }: { readonly component: Component }) {
   return (
     <>
       <Section full title={component.name} aside={<Uses component={component} />}>
-        <div className="mb-2 flex flex-wrap justify-between gap-x-6">
-          <Choice label="What it stands on" options={grounds} value={ground} onChange={setGround} />
+        <div className="mb-2 flex items-start justify-between gap-x-6">
+          <Grounds value={ground} theme={theme} onChange={setGround} />
           {modes.length > 1 && (
             <Choice<string>
               label="Theme of the specimens"
-              options={named(modes)}
+              options={modes.map((mode) => ({ value: mode, name: mode }))}
               value={theme}
               onChange={setOwn}
             />

@@ -1,5 +1,6 @@
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 
 const AT = '/components/narrow';
@@ -27,29 +28,57 @@ export function NarrowNavigation() {
         behind a button on narrow screens
       </label>
       {narrow && (
-        <div className="grid grid-cols-3 gap-x-6">
-          <DecidedNumber
-            label="below"
-            path={`${AT}/below`}
-            name="width of the narrow navigation"
-            value={narrow.below}
-            step={10}
-            unit="px"
-          />
-          {(['open', 'close'] as const).map((which) => (
-            <NameField
-              key={which}
-              label={which === 'open' ? 'opens with' : 'closes with'}
-              value={narrow[which]}
-              onChange={(value) =>
+        <>
+          <div className="grid min-h-8 grid-cols-[7rem_minmax(0,1fr)] items-center border-b border-line">
+            <span className="text-quiet">its action</span>
+            <Choice
+              label="What becomes of the action of the header"
+              options={[
+                { value: 'stays', name: 'stays beside the button' },
+                { value: 'inside', name: 'goes into the navigation' },
+              ]}
+              value={narrow.action ?? 'stays'}
+              onChange={(value) => {
+                if (value === (narrow.action ?? 'stays')) return;
                 store.change(
-                  [{ op: 'replace', path: `${AT}/${which}`, value }],
-                  `word that ${which}s the navigation`,
-                )
-              }
+                  [
+                    {
+                      op: narrow.action === undefined ? 'add' : 'replace',
+                      path: `${AT}/action`,
+                      value,
+                    },
+                  ],
+                  value === 'inside'
+                    ? 'action goes into the navigation'
+                    : 'action stays in the header',
+                );
+              }}
             />
-          ))}
-        </div>
+          </div>
+          <div className="grid grid-cols-3 gap-x-6">
+            <DecidedNumber
+              label="below"
+              path={`${AT}/below`}
+              name="width of the narrow navigation"
+              value={narrow.below}
+              step={10}
+              unit="px"
+            />
+            {(['open', 'close'] as const).map((which) => (
+              <NameField
+                key={which}
+                label={which === 'open' ? 'opens with' : 'closes with'}
+                value={narrow[which]}
+                onChange={(value) =>
+                  store.change(
+                    [{ op: 'replace', path: `${AT}/${which}`, value }],
+                    `word that ${which}s the navigation`,
+                  )
+                }
+              />
+            ))}
+          </div>
+        </>
       )}
     </div>
   );

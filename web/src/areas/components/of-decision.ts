@@ -13,8 +13,8 @@ export const ofDecision = (path: string): string | undefined =>
   path.startsWith(AT) ? path.slice(AT.length).split('.')[0] : undefined;
 
 /** Whether something that tokens begin with is of a component. */
-export const isOfComponent = ({ parts = [], variants = [] }: Component, of: string): boolean =>
-  parts.some((part) => part.of === of) || variants.some((variant) => variant.of === of);
+export const isOfComponent = ({ parts = [], classes }: Component, of: string): boolean =>
+  parts.some((part) => part.of === of) || classes.some(({ name }) => name === of);
 
 /** The component that a place of the document is about. */
 export function componentAt(path: string | null): Component | undefined {

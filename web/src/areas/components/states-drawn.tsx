@@ -2,24 +2,47 @@ import type { Component } from '@garnish/core/components/component';
 import { stateOf } from '@garnish/core/components/states';
 import { differenceOf } from '@garnish/core/derive/component-states';
 import { element, type ProofNode } from '@garnish/core/proof/node';
+import { builder } from '@garnish/core/proof/build';
+import { picture as pictureElement } from '@garnish/core/proof/parts';
 import { specimenOf, statesOfComponent } from '@garnish/core/proof/specimens';
 import type { Mode } from '@garnish/core/system/document';
 import { useMemo } from 'react';
 import { Specimens } from '../../proof/specimens.tsx';
-import { useDecidedLater } from '../../system/system-context.ts';
+import { ON_PICTURE } from './grounds.tsx';
+import { useDecidedLater, useStore } from '../../system/system-context.ts';
 
 const placed = (columns: number): string => `
 body { margin: 0; overflow-x: auto; overflow-y: hidden; }
-.drawn { display: grid; grid-template-columns: auto repeat(${columns}, minmax(max-content, 1fr)); gap: 12px 12px; align-items: center; justify-items: start; padding: 12px; inline-size: max-content; min-inline-size: 100%; box-sizing: border-box; }
-.drawn-says { zoom: 0.8; white-space: nowrap; }
+.drawn { display: grid; grid-template-columns: auto repeat(${columns}, minmax(max-content, 1fr)); gap: 12px 8px; align-items: center; justify-items: start; padding: 12px; inline-size: max-content; min-inline-size: 100%; box-sizing: border-box; }
+.drawn-says { zoom: 0.8; white-space: nowrap; color: inherit; }
 .drawn-one { zoom: 0.56; max-inline-size: 26rem; }
 .drawn-one .field, .drawn-one .slider, .drawn-one .progress { inline-size: 6.5rem; }
 .drawn-one .step-bar { inline-size: 20rem; }
 .drawn-one .skip-link { position: static; translate: none; }
 .drawn-one .dialog { position: static; }
 .drawn-one .alert, .drawn-one .notice, .drawn-one .card, .drawn-one .dialog, .drawn-one .fold { inline-size: 16rem; }
+.over-picture { margin: 0; border-radius: 0; min-block-size: 0; grid-template-rows: auto; }
+.over-picture > .drawn { grid-row: 1; min-inline-size: 0; }
+.over-picture .drawn-says { justify-self: start; padding: 0 6px; background: rgb(255 255 255 / 0.85); color: #222; }
+.over-picture .drawn-says:empty { background: none; }
+.drawn-one .nav-panel { position: static; }
+.drawn-one .quotation, .drawn-one .prices, .drawn-one .hero, .drawn-one .band, .drawn-one .point, .drawn-one .side-box, .drawn-one .form-row, .drawn-one .field-group, .drawn-one .error-summary, .drawn-one .empty, .drawn-one .add-one { inline-size: 18rem; }
+.drawn-one .form-row .field, .drawn-one .field-group .field { inline-size: 100%; }
 .drawn-one .site-header, .drawn-one .site-footer { inline-size: 26rem; }
 `;
+
+/** The first picture of the system under words, with its veil, where components are to stand on one. */
+function usePicture(ground: string) {
+  const store = useStore();
+  const { document } = useDecidedLater(['color']);
+  const { veils } = document.color;
+  return useMemo(() => {
+    const [id] = veils.order;
+    if (ground !== ON_PICTURE || id === undefined) return undefined;
+    const { decided } = store.state();
+    return builder(decided.document, decided.derived).veil(id);
+  }, [store, ground, veils]);
+}
 
 interface DrawnProps {
   readonly component: Component;
@@ -32,6 +55,7 @@ interface DrawnProps {
 export function StatesDrawn({ component, ground, theme }: DrawnProps) {
   const { document, derived } = useDecidedLater(['components'], ['styles', 'colors', 'tokenById']);
   const { styles, colors, tokenById } = derived;
+  const picture = usePicture(ground);
   const { variants = [] } = component;
   const columns = statesOfComponent(component);
   const node = useMemo((): ProofNode => {
@@ -39,9 +63,7 @@ export function StatesDrawn({ component, ground, theme }: DrawnProps) {
     const says = (words: string): ProofNode =>
       element('span', { class: `drawn-says type-${caption}` }, words);
     const slug = colors.get(ground)?.slug ?? 'page';
-    return element(
-      'div',
-      { class: `drawn on-${slug}` },
+    const rows = [
       says(''),
       ...columns.map((state) => says(state === undefined ? 'rest' : stateOf(state).name)),
       ...variants.flatMap((variant) => [
@@ -52,8 +74,16 @@ export function StatesDrawn({ component, ground, theme }: DrawnProps) {
             : says(''),
         ),
       ]),
+    ];
+    if (!picture) return element('div', { class: `drawn on-${slug}` }, ...rows);
+    return element(
+      'div',
+      { class: `over-picture over-${picture.slug}` },
+      pictureElement({ ...picture.picture, name: '' }, 'hero-picture'),
+      element('div', { class: `hero-veil veil-${picture.slug}` }),
+      element('div', { class: 'drawn hero-words' }, ...rows),
     );
-  }, [columns, variants, styles, colors, ground]);
+  }, [columns, variants, styles, colors, ground, picture]);
   const { manner } = document.components;
   // Sizes of one thing differ by the same.
   const told = variants.filter(

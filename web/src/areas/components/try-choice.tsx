@@ -1,10 +1,11 @@
+import { WORD } from '../../ui/choice.tsx';
 import { useTryList } from '../../system/use-try-list.ts';
 
 interface TryChoiceProps {
   readonly label: string;
   /** What is changed, in words. */
   readonly says: string;
-  readonly values: readonly string[];
+  readonly options: readonly { readonly value: string; readonly name: string }[];
   readonly value: string;
   readonly path: string;
 }
@@ -13,10 +14,11 @@ interface TryChoiceProps {
  * One of a few, as words in a row: pointing at one or reaching it by key tries it everywhere at once, a click or
  * Enter takes it, leaving it goes back.
  */
-export function TryChoice({ label, says, values, value, path }: TryChoiceProps) {
-  const candidates = values.map((one) => ({
+export function TryChoice({ label, says, options, value, path }: TryChoiceProps) {
+  const candidates = options.map(({ value: one, name }) => ({
     id: one,
-    label: `${says} ${one}`,
+    name,
+    label: `${says} ${name}`,
     patch: () => (one === value ? undefined : [{ op: 'replace' as const, path, value: one }]),
   }));
   const list = useTryList(candidates, value);
@@ -32,7 +34,7 @@ export function TryChoice({ label, says, values, value, path }: TryChoiceProps) 
           key={candidate.id}
           type="button"
           aria-pressed={candidate.id === value}
-          className="min-h-6 min-w-6 text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content aria-pressed:underline aria-pressed:underline-offset-4"
+          className={WORD}
           onMouseEnter={() => list.point(candidate)}
           onFocus={() => list.show(candidate)}
           onBlur={list.goBack}
@@ -41,7 +43,7 @@ export function TryChoice({ label, says, values, value, path }: TryChoiceProps) 
             if (event.key === 'Escape') list.goBack();
           }}
         >
-          {candidate.id}
+          {candidate.name}
         </button>
       ))}
     </div>

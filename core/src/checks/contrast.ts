@@ -1,6 +1,6 @@
 import type { StyleDocument } from '../system/document.ts';
 import { repairsOf } from './contrast-repairs.ts';
-import { checkOf, type Finding } from './finding.ts';
+import { checkOf, type Finding, type Repair } from './finding.ts';
 import { judgedAll, ratioText, selectorOf, sizesText, titleOf, type Judged } from './judge.ts';
 
 const REASONS = {
@@ -19,19 +19,44 @@ const SOURCES = {
   exempt: '',
 } as const;
 
-function findingOf(judged: Judged, document: Pick<StyleDocument, 'brief' | 'type'>): Finding {
+type Read = Pick<StyleDocument, 'brief' | 'type' | 'components'>;
+
+/** What departs from its manner and falls short follows it again. */
+const lettingGo = (
+  { departs = [] }: Judged['need'],
+  departures: StyleDocument['components']['departures'],
+): readonly Repair[] =>
+  departs.length === 0
+    ? []
+    : [
+        {
+          label: `Let ${departs.join(' and ')} follow again`,
+          patch: departs.map((name) => ({ op: 'remove', path: `/components/departures/${name}` })),
+          before: departs.map((name) => departures[name] ?? '').join(', '),
+          after: 'as its manner',
+        },
+      ];
+
+function findingOf(judged: Judged, document: Read): Finding {
   const { need, mode, ratio, needed, large } = judged;
-  const [repair, ...ways] = repairsOf(judged, document);
+  const [departs] = need.departs ?? [];
+  const [repair, ...ways] = [
+    ...lettingGo(need, document.components.departures),
+    ...repairsOf(judged, document),
+  ];
   const at = need.style ? `, at ${sizesText(judged)}, weight ${need.style.weight}` : '';
   const wide =
     judged.wideRatio === undefined ? '' : `, ${ratioText(judged.wideRatio)} on wide-gamut screens`;
   return {
     id: `contrast:${need.id}:${mode}`,
     severity: 'repair',
-    area: 'color',
-    decision: need.decided
-      ? `/color/texts/items/${need.id}`
-      : `/color/roles/items/${need.color.id}`,
+    area: departs === undefined ? 'color' : 'components',
+    decision:
+      departs === undefined
+        ? need.decided
+          ? `/color/texts/items/${need.id}`
+          : `/color/roles/items/${need.color.id}`
+        : `/components/departures/${departs}`,
     title: `${titleOf(need)} falls short in ${mode}`,
     figures: `${ratioText(ratio)} of ${needed.toFixed(2)}${wide}${at}`,
     reason: REASONS[need.kind === 'text' && large ? 'large' : need.kind],
@@ -43,8 +68,11 @@ function findingOf(judged: Judged, document: Pick<StyleDocument, 'brief' | 'type
 }
 
 /** Every color on the ground that it is used on, in both themes. */
-export const contrastCheck = checkOf(['brief', 'type'], ['needs', 'themes'], (document, derived) =>
-  judgedAll(derived)
-    .filter(({ passes }) => !passes)
-    .map((judged) => findingOf(judged, document)),
+export const contrastCheck = checkOf(
+  ['brief', 'type', 'components'],
+  ['needs', 'themes'],
+  (document, derived) =>
+    judgedAll(derived)
+      .filter(({ passes }) => !passes)
+      .map((judged) => findingOf(judged, document)),
 );

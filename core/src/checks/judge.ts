@@ -84,7 +84,8 @@ export const sizesText = ({ fromPx, toPx }: Pick<Judged, 'fromPx' | 'toPx'>): st
 };
 
 /** The rule of the proof that shows a need. */
-export function selectorOf({ style, part, on, color, decided }: Need): string {
+export function selectorOf({ style, part, on, color, decided, of }: Need): string {
+  if (of !== undefined) return `.${of}`;
   if (decided && style && part) return `.on-${on.slug} ${partSelector(part, style)}`;
   const family = FAMILIES.find((id) => on.id.startsWith(id) || color.id.startsWith(id));
   if (family !== undefined) return on.id.endsWith('-wash') ? `.wash-${family}` : `.fill-${family}`;

@@ -28,7 +28,13 @@ export const addOne = component({
     },
   ],
   parts: [
-    { of: 'add-one', part: 'edge', property: 'border-color', from: ['color.line-strong'] },
+    {
+      of: 'add-one',
+      part: 'edge',
+      property: 'border-color',
+      from: ['color.line-strong'],
+      isEdge: true,
+    },
     { of: 'add-one', part: 'edge-width', ...LINE_WIDTH },
     { of: 'add-one', part: 'corner', ...CONTROL_CORNER },
     { of: 'add-one', part: 'lasts', property: 'transition-duration', from: ['duration.1'] },

@@ -79,6 +79,7 @@ const color = (
   from: from.map((id) => `color.${id}`),
   when,
   ...(state !== undefined && { state }),
+  ...(part === 'edge' && state === undefined && { isEdge: true as const }),
 });
 
 /** The parts of a button whose colors are those of a family: the main one, and the dangerous one. */

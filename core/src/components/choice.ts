@@ -72,7 +72,13 @@ export const choice = component({
   ],
   parts: [
     ...(['check', 'radio', 'switch'] as const).flatMap((of) => [
-      { of, part: 'edge', property: 'border-color', from: ['color.line-strong'] },
+      {
+        of,
+        part: 'edge',
+        property: 'border-color',
+        from: ['color.line-strong'],
+        isEdge: true as const,
+      },
       { of, part: 'edge-width', property: 'border-width', from: ['edge.line'] },
       {
         of,
@@ -106,6 +112,7 @@ export const choice = component({
         of,
         part: 'ink-chosen',
         property: 'color',
+        isSign: true as const,
         from: ['color.action-ink'],
         state: 'chosen' as const,
       },
@@ -113,6 +120,7 @@ export const choice = component({
         of,
         part: 'edge-invalid',
         property: 'border-color',
+        isEdge: true as const,
         from: ['color.danger-edge', 'color.danger'],
         state: 'invalid' as const,
       },
@@ -124,7 +132,7 @@ export const choice = component({
         state: 'off' as const,
       },
     ]),
-    { of: 'switch', part: 'ink', property: 'color', from: ['color.line-strong'] },
+    { of: 'switch', part: 'ink', property: 'color', from: ['color.line-strong'], isSign: true },
   ],
   fixed: [
     {

@@ -38,6 +38,10 @@ export interface Part {
   readonly from: readonly string[];
   readonly state?: StateId;
   readonly when?: When;
+  /** Its color draws a sign and no words. */
+  readonly isSign?: true;
+  /** Its color is the edge by which a control is told from what is around it. */
+  readonly isEdge?: true;
   /** The declared value from that of the token; the token itself where absent. */
   readonly write?: (value: string) => string;
 }

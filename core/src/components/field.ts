@@ -109,6 +109,7 @@ export const field = component({
       from: ['color.danger-edge', 'color.danger'],
       property: 'border-color',
       state: 'invalid',
+      isEdge: true,
     },
     {
       of: 'field',

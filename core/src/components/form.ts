@@ -48,6 +48,7 @@ export const form = component({
       part: 'edge',
       property: 'border-color',
       from: ['color.danger-edge', 'color.danger'],
+      isEdge: true,
     },
     { of: 'error-summary', part: 'edge-width', ...LINE_WIDTH, from: ['edge.strong'] },
     { of: 'error-summary', part: 'corner', ...CARD_CORNER },

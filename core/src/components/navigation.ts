@@ -117,7 +117,7 @@ export const navigation = component({
     },
   ],
   parts: [
-    { of: 'nav-sign', part: 'ink', property: 'color', from: ['color.text'] },
+    { of: 'nav-sign', part: 'ink', property: 'color', from: ['color.text'], isSign: true },
     {
       of: 'nav-sign',
       part: 'ground-hover',

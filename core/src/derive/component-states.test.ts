@@ -128,6 +128,8 @@ describe('what is computed anew', () => {
       { op: 'replace', path: '/components/manner/states', value: 'edge' },
     ]);
     expect(computed).toContain('components: rules');
-    for (const name of computed) expect(name).toMatch(/^(components|tokens|rules|custom)/);
+    // What components need of colors is theirs too; nothing else is.
+    for (const name of computed) expect(name).toMatch(/^(components|color|tokens|rules|custom)/);
+    for (const name of computed) expect(name).not.toMatch(/^color: (palette|ramps|names)/);
   });
 });

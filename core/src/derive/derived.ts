@@ -100,6 +100,9 @@ export interface NeedPlan {
   readonly part?: Part;
   /** Whether it was said of a text role by hand, or follows from the roles. */
   readonly decided: boolean;
+  /** The class of the component that needs it, and the departures from its manner that it comes from. */
+  readonly of?: string;
+  readonly departs?: readonly string[];
 }
 
 /** A need with what it speaks of. */

@@ -1,5 +1,6 @@
 import { neededContrast, type Conformance } from '../../color/contrast.ts';
 import { FAMILIES } from '../../system/families.ts';
+import { componentNeeds } from './component-needs.ts';
 import { inOrder, type Part, type StyleDocument } from '../../system/document.ts';
 import { ROOT_PX } from '../../type/fluid.ts';
 import type { NeedPlan, TextStyle } from '../derived.ts';
@@ -37,6 +38,7 @@ interface Given {
   readonly roles: Color['roles'];
   readonly needing: ReadonlyMap<string, NeedingText>;
   readonly plainLinks: boolean;
+  readonly components: StyleDocument['components'];
 }
 
 /** What each text role needs: the strictest that its sizes ask for, that of its smallest. */
@@ -163,10 +165,20 @@ function familyNeeds({ roles, needing }: Given): NeedPlan[] {
   ];
 }
 
+/** Of what is needed of the same two colors that which asks for most, where the first of them stands. */
+function strictest(needs: readonly NeedPlan[]): readonly NeedPlan[] {
+  const found = new Map<string, NeedPlan>();
+  for (const need of needs) {
+    const before = found.get(need.id);
+    if (!before || need.needed > before.needed) found.set(need.id, need);
+  }
+  return [...found.values()];
+}
+
 /**
  * Every color on every ground that the site uses, with the contrast that it needs: what was decided
  * for the text roles, what follows from the roles (labels on their colors in every state, text on
- * washes, edges, focus), links that stand beside their text without underline, and what is exempt
+ * washes, edges, focus), what components need in their manner, links that stand beside their text without underline, and what is exempt
  * (illustrations, lines that only divide, controls that cannot be used). What was decided by hand
  * comes first; a pair of roles that stands there is not told again.
  * Source: WCAG 2.2, 1.4.1, 1.4.3, 1.4.6 and 1.4.11.
@@ -174,10 +186,22 @@ function familyNeeds({ roles, needing }: Given): NeedPlan[] {
 export function needsOf(given: Given): readonly NeedPlan[] {
   const decided = decidedNeeds(given);
   // A logotype is exempt in the very colors in which a text is not.
-  const told = new Set(decided.map(({ color, on }) => `${color}:${on}`));
+  const told = new Map(
+    [...strictest(decided.map((need) => ({ ...need, id: `${need.color}:${need.on}` })))].map(
+      ({ id, needed }) => [id, needed],
+    ),
+  );
+  const { roles, needing, components } = given;
+  const ofComponents = componentNeeds({
+    components,
+    has: (id) => Object.hasOwn(roles.items, id),
+    neededBy: (text) => needing.get(text)?.needed,
+  });
   return [
     ...decided,
     ...besideNeeds(given),
-    ...familyNeeds(given).filter(({ id }) => !told.has(id)),
+    ...strictest([...familyNeeds(given), ...ofComponents]).filter(
+      ({ id, needed }) => needed > (told.get(id) ?? -1),
+    ),
   ];
 }

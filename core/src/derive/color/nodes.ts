@@ -53,9 +53,9 @@ const needing = node(
 
 const plans = node(
   'color: what is needed',
-  [texts, roles, needing, plainLinks],
-  (allTexts, allRoles, all, plain) =>
-    needsOf({ texts: allTexts, roles: allRoles, needing: all, plainLinks: plain }),
+  [texts, roles, needing, plainLinks, ({ components }: StyleDocument) => components],
+  (allTexts, allRoles, all, plain, components) =>
+    needsOf({ texts: allTexts, roles: allRoles, needing: all, plainLinks: plain, components }),
 );
 
 export const assignment = node(

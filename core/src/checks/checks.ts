@@ -5,6 +5,7 @@ import type { StyleDocument } from '../system/document.ts';
 import { alikeCheck } from './alike.ts';
 import { bodySizeCheck } from './body-size.ts';
 import { componentStatesCheck } from './component-states.ts';
+import { componentWeightCheck } from './component-weight.ts';
 import { contrastCheck } from './contrast.ts';
 import {
   budgetCheck,
@@ -43,6 +44,7 @@ export const CHECKS: readonly Check[] = [
   statesCheck,
   componentStatesCheck,
   sameVariantsCheck,
+  componentWeightCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,

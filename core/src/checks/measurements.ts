@@ -4,12 +4,13 @@ import type { Finding } from './finding.ts';
 import { measuredColors } from './measured-colors.ts';
 import { measuredUses } from './measured-uses.ts';
 import type { Measurement } from './measurement.ts';
-import { measuredLayout } from './page/page-checks.ts';
+import { measuredFits, measuredLayout } from './page/page-checks.ts';
 
 /** All that is measured in the browser, by what it is called; a new kind is a file and a line here. */
 export const MEASUREMENTS = {
   colors: measuredColors,
   layout: measuredLayout,
+  fits: measuredFits,
   uses: measuredUses,
 } as const satisfies Readonly<Record<string, Measurement>>;
 

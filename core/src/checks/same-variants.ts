@@ -40,7 +40,7 @@ export const sameVariantsCheck = checkOfComponents(
         const before = looks.indexOf(looks[index] ?? '');
         const other = own[before];
         // What takes nothing has no look of its own to compare.
-        if (before === index || !other || looks[index]?.includes(': ') !== true) return [];
+        if (before === index || !other || looks[index]?.trim() === '') return [];
         const repair = repairOf([variant, other], departures);
         return [
           {

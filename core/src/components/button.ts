@@ -6,6 +6,7 @@ import type { StateId } from './states.ts';
 const FILLED: When = { surface: ['filled'] };
 const OUTLINED: When = { surface: ['outlined'] };
 const QUIET: When = { surface: ['quiet'] };
+const FILLED_OR_QUIET: When = { surface: ['filled', 'quiet'] };
 const UNFILLED: When = { surface: ['outlined', 'quiet'] };
 
 /** Words within a button that have a class of their own. */
@@ -90,7 +91,9 @@ const filledParts = (of: string, family: string): readonly Part[] => [
   color(of, 'ink', 'color', ['text'], QUIET),
   color(of, 'ink', 'color', [`${family}-edge`, family], OUTLINED),
   color(of, 'edge', 'border-color', [`${family}-edge`, family], OUTLINED),
-  { of, part: 'edge-width', ...LINE_WIDTH },
+  { of, part: 'edge-width', ...LINE_WIDTH, when: FILLED_OR_QUIET },
+  // Beside an action without an edge, and over pictures, where both are in one color.
+  { of, part: 'edge-width', ...LINE_WIDTH, from: ['edge.strong'], when: OUTLINED },
   { of, part: 'corner', ...CONTROL_CORNER },
   { of, part: 'lasts', from: ['duration.1'], property: 'transition-duration' },
   { of, part: 'eases', from: ['easing.1'], property: 'transition-timing-function' },
@@ -174,7 +177,13 @@ export const button = component({
       text: 'label',
       groundless: {},
       hasInk: true,
-      own: { ...CONTROL, ...MIDDLE, 'background-color': 'transparent', ...MOVES },
+      own: {
+        ...CONTROL,
+        ...MIDDLE,
+        'border-color': 'transparent',
+        'background-color': 'transparent',
+        ...MOVES,
+      },
     },
     {
       name: 'danger-button',
@@ -244,7 +253,7 @@ export const button = component({
     color('quiet-button', 'ink', 'color', ['action-ink'], { states: ['shade'] }, 'pressed'),
     ...telling('quiet-button'),
     color('quiet-button', 'ink', 'color', ['faint'], {}, 'off'),
-    color('quiet-button', 'edge', 'border-color', ['line'], {}, 'off'),
+    color('quiet-button', 'edge', 'border-color', ['line'], FILLED, 'off'),
     ...filledParts('danger-button', 'danger'),
     color('plain-button', 'ink', 'color', ['action-edge', 'action']),
     color('plain-button', 'ink', 'color', ['faint'], {}, 'off'),

@@ -1,5 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
+import { space } from './pieces.ts';
 
 /** A link in text: its color is that of its text’s use, its line tells its state. */
 export const link = component({
@@ -16,7 +17,21 @@ export const link = component({
       hasInk: true,
       own: { display: 'inline-flex', 'align-items': 'center', 'text-underline-offset': '0.2em' },
     },
+    {
+      name: 'outward-link',
+      says: 'a link that leads to another site',
+      markup: `<a class="more-link outward-link" href="https://example.org">The harbor office</a>`,
+      inside: { '&::after': { content: '"↗"', 'margin-inline-start': '0.3em' } },
+    },
   ],
+  spaces: {
+    'more-link.target': space(
+      '.more-link',
+      'min-block-size',
+      'target-small',
+      'height of a link alone',
+    ),
+  },
   selectors: { link: 'a:not([class])&' },
   parts: [
     { of: 'more-link', part: 'ink', property: 'color', from: ['color.link'] },
@@ -57,6 +72,18 @@ export const link = component({
       states: ['hover', 'pressed', 'focus'],
       specimen: (state) =>
         element('a', { class: 'more-link', href: '#to-be-written', ...state }, 'All times'),
+    },
+    {
+      id: 'outward',
+      of: 'more-link',
+      name: 'outward',
+      states: ['hover', 'pressed', 'focus'],
+      specimen: (state) =>
+        element(
+          'a',
+          { class: 'more-link outward-link', href: '#to-be-written', ...state },
+          'Harbor office',
+        ),
     },
   ],
 });

@@ -94,6 +94,21 @@ test('looks are told apart by what is emitted, and are the same for the same', (
   expect(of('button')).toBe(of('button'));
   expect(of('button')).not.toBe(of('quiet-button'));
   expect(of('check')).not.toBe(of('radio'));
+  // One edge is said by the structure, the other by a token: what is seen is the same.
+  const departing = derive(
+    after([
+      { op: 'add', path: '/components/departures/quiet-button.edge', value: 'color.action' },
+      { op: 'add', path: '/components/departures/quiet-button.ink', value: 'color.action' },
+    ]),
+  ).tokenById;
+  const looks = looksOf(
+    { of: 'quiet-button' },
+    { manner: MANNER, tokenById: departing, mode: 'light' },
+  );
+  const { color, 'border-color': edge } = Object.fromEntries(
+    JSON.parse(looks) as [string, string][],
+  );
+  expect(edge).toBe(color);
 });
 
 describe('what is computed anew', () => {

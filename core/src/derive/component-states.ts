@@ -41,10 +41,14 @@ function partsIn(of: string, state: StateId | undefined, { manner }: Given): Map
   );
 }
 
-/** The lines, levels and the like that a component says in a state without a token. */
-function saidIn(of: string, state: StateId | undefined, { manner }: Given): string {
+/** The lines, levels and the like that a component says in a state without a token, by where and what. */
+function saidIn(
+  of: string,
+  state: StateId | undefined,
+  { manner }: Given,
+): ReadonlyMap<string, string> {
   const own = FIXED.filter((fixed) => fixed.of === of && isOf(fixed, manner));
-  const said = new Map(
+  return new Map(
     layers(state).flatMap((layer) =>
       own
         .filter((fixed) => fixed.state === layer)
@@ -52,21 +56,36 @@ function saidIn(of: string, state: StateId | undefined, { manner }: Given): stri
           Object.entries(declarations)
             // What only hands on a color is that color’s difference.
             .filter(([property, value]) => !LOOKLESS.has(property) && value !== 'inherit')
-            .map(([property, value]) => [`${inside} ${property}`, value] as const),
+            .map(([property, value]) => [`${inside} ${property}`.trim(), value] as const),
         ),
     ),
   );
-  return JSON.stringify([...said].sort(([one], [other]) => (one < other ? -1 : 1)));
 }
 
-/** All that a variant looks like at rest, as text: what is emitted, by property. */
+const asText = (said: ReadonlyMap<string, string>): string =>
+  JSON.stringify([...said].sort(([one], [other]) => (one < other ? -1 : 1)));
+
+/**
+ * All that a variant looks like at rest, as text: what is emitted, by property, whichever rule says it; the color of
+ * its words where that is what is meant. Nothing where it takes no token.
+ */
 export function looksOf({ of }: Pick<Variant, 'of'>, given: Given): string {
   const parts = [...partsIn(of, undefined, given)].map(
     ([property, part]) =>
-      `${property}: ${given.tokenById.get(nameOf(part))?.values[given.mode].css ?? ''}`,
+      [property, given.tokenById.get(nameOf(part))?.values[given.mode].css ?? ''] as const,
   );
-  const structure = STRUCTURE.find(({ name }) => name === of)?.own ?? {};
-  return [...parts.sort(), saidIn(of, undefined, given), JSON.stringify(structure)].join('; ');
+  if (parts.length === 0) return '';
+  const looks = new Map([
+    ...Object.entries(STRUCTURE.find(({ name }) => name === of)?.own ?? {}),
+    ...saidIn(of, undefined, given),
+    ...parts,
+  ]);
+  const ink = looks.get('color') ?? 'currentcolor';
+  return asText(
+    new Map(
+      [...looks].map(([property, value]) => [property, value === 'currentcolor' ? ink : value]),
+    ),
+  );
 }
 
 /** The focus is told by a ring around every control, which the sheet draws for all at once. */
@@ -88,7 +107,8 @@ export function differenceOf(
   let distance = 0;
   let found: string | undefined;
   let isMore =
-    (to === RINGED) !== (from === RINGED) || saidIn(of, from, given) !== saidIn(of, to, given);
+    (to === RINGED) !== (from === RINGED) ||
+    asText(saidIn(of, from, given)) !== asText(saidIn(of, to, given));
   for (const property of new Set([...before.keys(), ...now.keys()])) {
     const part = now.get(property) ?? before.get(property);
     const [one, other] = [cssOf(before.get(property)), cssOf(now.get(property))];

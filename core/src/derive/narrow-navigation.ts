@@ -48,6 +48,8 @@ export function narrowNavigationRules(
         ...(page === undefined ? [] : [['background-color', `var(--color-${page})`] as const]),
       ],
     },
+    // The head stays one row: a long name breaks within itself.
+    { selector: '.site-header', within: small, declarations: [['flex-wrap', 'nowrap']] },
     { selector: '.site-nav > .nav-link', within: small, declarations: [['display', 'flex']] },
     { selector: '.nav-group', within: small, declarations: [['align-items', 'flex-start']] },
     {

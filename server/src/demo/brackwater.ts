@@ -225,7 +225,7 @@ export function brackwater(): StyleDocument {
     },
     components: {
       ...start.components,
-      narrow: { below: 520, open: 'Menu', close: 'Close' },
+      narrow: { below: 520, open: 'Menu', close: 'Close', action: 'inside' },
     },
     shape: { ...usualShape, cards: 'low' },
     content: {

@@ -1,6 +1,7 @@
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { sitePage } from '@garnish/core/proof/site';
-import { writeHtml } from '@garnish/core/proof/node';
+import { everyComponent } from '@garnish/core/proof/every-component';
+import { writeHtml, type ProofNode } from '@garnish/core/proof/node';
 import type { View } from '../system/views.ts';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
 import { liveSheet } from './live-sheet.ts';
@@ -15,6 +16,8 @@ export interface HiddenPage {
   readonly document: Document;
   /** Makes the page that of another view: only what differs is written. */
   readonly show: (view: View, page?: string) => void;
+  /** The same with every component beside each other. */
+  readonly showEvery: (view: View) => void;
   /** Makes the screen so wide, and waits for the faces that it needs. */
   readonly resize: (widthPx: number) => Promise<void>;
   readonly remove: () => void;
@@ -46,14 +49,16 @@ async function openHiddenPage(): Promise<HiddenPage | undefined> {
   arrangement.replaceSync(ARRANGEMENT + ALL_LAID_OUT);
   page.adoptedStyleSheets = [exported.sheet, arrangement];
   let markup = '';
+  const put = (view: View, node: ProofNode): void => {
+    exported.show(view.sheet);
+    const next = writeHtml(node, sanitizedSvg);
+    if (next !== markup) page.body.innerHTML = next;
+    markup = next;
+  };
   return {
     document: page,
-    show(view, shown) {
-      exported.show(view.sheet);
-      const next = writeHtml(sitePage(view.document, view.derived, shown), sanitizedSvg);
-      if (next !== markup) page.body.innerHTML = next;
-      markup = next;
-    },
+    show: (view, shown) => put(view, sitePage(view.document, view.derived, shown)),
+    showEvery: (view) => put(view, everyComponent(view.derived)),
     async resize(widthPx) {
       frame.style.width = `${widthPx}px`;
       await page.fonts.ready;

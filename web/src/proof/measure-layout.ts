@@ -76,6 +76,7 @@ function boxOf(
     text: words.text,
     textWidth: words.width,
     textHeight: words.height,
+    overflowPx: words.text === '' ? 0 : Math.max(0, element.scrollWidth - element.clientWidth),
     isTarget: element.matches(TARGETS),
     isSeen: parent >= 0 && (hasGround(style) || border.some((width) => width > 0)),
     scrolls: /auto|scroll/.test(style.overflowX),

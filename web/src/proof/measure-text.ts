@@ -11,7 +11,7 @@ export interface Misfits {
 const TEXTS = 'h1, h2, h3, h4, h5, h6, p, td, th, a, span:not([aria-hidden])';
 
 /** WCAG 2.2, 1.4.12: line height 1.5, paragraphs 2, letters 0.12 and words 0.16 times the size. */
-const SPACED = `
+export const SPACED = `
 * { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important; }
 p { margin-block-end: 2em !important; }
 `;

@@ -1,7 +1,7 @@
 import type { Finding } from '@garnish/core/checks/finding';
 import { shownPageOf } from '../system/shown-page.ts';
 import { checkPages } from '@garnish/core/checks/page/page-checks';
-import type { MeasuredPage } from '@garnish/core/checks/page/measured-page';
+import { STRESSES, type MeasuredPage } from '@garnish/core/checks/page/measured-page';
 import { REFLOW_PX } from '@garnish/core/checks/page/reflow';
 import { inOrder } from '@garnish/core/system/document';
 import type { Token } from '@garnish/core/tokens/token';
@@ -10,6 +10,7 @@ import { useStore } from '../system/system-context.ts';
 import type { View } from '../system/views.ts';
 import { closeHiddenPage, inHiddenPage } from './hidden-page.ts';
 import { breathe, measureLayout } from './measure-layout.ts';
+import { stressed } from './stressed.ts';
 
 /** So long nothing has to have changed before the page is measured, in ms. */
 const SETTLE_MS = 600;
@@ -118,7 +119,49 @@ function measurer() {
       return now;
     });
   };
+  /** What is known of pages under stress, by id; every component beside each other under no id of a page. */
+  const held = new Map<string, Known>();
+  const heldOf = async (
+    view: View,
+    id: string | undefined,
+    isOff: () => boolean,
+  ): Promise<readonly MeasuredPage[] | undefined> => {
+    const key = id ?? '';
+    const sources = sourcesOf(view, key);
+    const before = held.get(key);
+    if (before && isSameLayout(before.of, sources)) return before.pages;
+    return inHiddenPage(async (page) => {
+      if (isOff()) return undefined;
+      if (id === undefined) page.showEvery(view);
+      else page.show(view, id);
+      const where = id === undefined ? { isSheet: true as const } : { page: id };
+      const pages: MeasuredPage[] = [];
+      for (const stress of [undefined, ...STRESSES]) {
+        // As they are, pages were measured before.
+        if (stress === undefined && id !== undefined) continue;
+        await page.resize(stress === 'twice as large' ? WIDE_PX : REFLOW_PX);
+        const relieve = stress && stressed(page.document, stress);
+        const found = await measureLayout(page.document, isOff);
+        relieve?.();
+        if (!found) return undefined;
+        pages.push({ ...found, ...where, ...(stress && { stress }) });
+      }
+      held.set(key, { of: sources, pages, ms: 0 });
+      return pages;
+    });
+  };
   return {
+    /** Every component and every page that is shown under each stress. */
+    async stressed(view: View, isOff: () => boolean): Promise<readonly MeasuredPage[] | undefined> {
+      const all: MeasuredPage[] = [];
+      const shown = inOrder(view.document.content.pages).filter(([, { isOff: off }]) => !off);
+      for (const id of [undefined, ...shown.map(([one]) => one)]) {
+        const pages = await heldOf(view, id, isOff);
+        if (!pages) return undefined;
+        all.push(...pages);
+      }
+      return all;
+    },
     /** The pages of some ids, or all; those among them that are the same as before are not measured again. */
     async pagesOf(
       view: View,
@@ -161,8 +204,9 @@ export function useLayoutFindings(): void {
     let seen: View | undefined;
     let found: readonly Finding[] = [];
     const measure = async (decided: View, isCalledOff: () => boolean): Promise<void> => {
-      const look = async (only?: string): Promise<readonly Finding[] | undefined> => {
-        const pages = await measuring.pagesOf(decided, isCalledOff, only);
+      const judge = async (
+        pages: readonly MeasuredPage[] | undefined,
+      ): Promise<readonly Finding[] | undefined> => {
         if (!pages || isCalledOff()) return undefined;
         const checks = checkPages(pages, decided.document, decided.derived);
         let step = checks.next();
@@ -173,6 +217,8 @@ export function useLayoutFindings(): void {
         }
         return step.value;
       };
+      const look = async (only?: string): Promise<readonly Finding[] | undefined> =>
+        judge(await measuring.pagesOf(decided, isCalledOff, only));
       // The page that is looked at comes first; of the others stands what was found last.
       const shown = shownPageOf(store.state().id, decided.document);
       const here = await look(shown);
@@ -184,6 +230,8 @@ export function useLayoutFindings(): void {
       if (!all) return;
       found = all;
       store.found('layout', all);
+      const fits = await judge(await measuring.stressed(decided, isCalledOff));
+      if (fits) store.found('fits', fits);
     };
     const follow = (): void => {
       const { decided } = store.state();

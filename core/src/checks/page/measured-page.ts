@@ -29,6 +29,8 @@ export interface MeasuredBox {
   /** How wide and high its own words are. */
   readonly textWidth: number;
   readonly textHeight: number;
+  /** How much wider what is in it is than itself, without what it scrolls. */
+  readonly overflowPx: number;
   /** Whether it can be pressed. */
   readonly isTarget: boolean;
   /** Whether an edge or a ground of its own is seen. */
@@ -39,8 +41,18 @@ export interface MeasuredBox {
   readonly isOut: boolean;
 }
 
+/**
+ * What is done to a page to see whether it holds: labels a third longer, as other languages have them; written from
+ * right to left; spaced as a reader may; with text twice as large.
+ */
+export const STRESSES = ['longer', 'right to left', 'spaced', 'twice as large'] as const;
+export type Stress = (typeof STRESSES)[number];
+
 /** A page at one width of the screen. */
 export interface MeasuredPage {
+  readonly stress?: Stress;
+  /** Whether it is every component beside each other and not a page of the site. */
+  readonly isSheet?: true;
   /** Which page of the site it is, by id. */
   readonly page?: string;
   readonly widthPx: number;
@@ -68,7 +80,10 @@ export const contentWidth = ({ width, padding, border }: MeasuredBox): number =>
 export const bottomOf = ({ top, height }: MeasuredBox): number => top + height;
 
 /** The way to a box from the page’s outermost one, in any frame that shows the same page. */
-export function selectorOf({ boxes }: MeasuredPage, index: number): string {
+export function selectorOf({ boxes, isSheet }: MeasuredPage, index: number): string {
+  // Among all components one is found by its class.
+  const [own] = boxes[index]?.classes ?? [];
+  if (isSheet && own !== undefined) return `.${own}`;
   const steps: string[] = [];
   for (let at = index; at >= 0;) {
     const box = boxes[at];

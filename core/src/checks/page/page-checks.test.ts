@@ -3,7 +3,8 @@ import { derive } from '../../derive/derive.ts';
 import { patched, type Patch } from '../../system/patch.ts';
 import { sampleDocument } from '../../system/sample.ts';
 import type { Finding } from '../finding.ts';
-import { selectorOf, type MeasuredBox, type MeasuredPage } from './measured-page.ts';
+import { rowsOf } from './header-rows.ts';
+import { selectorOf, STRESSES, type MeasuredBox, type MeasuredPage } from './measured-page.ts';
 import { pageFindings } from './page-checks.ts';
 
 type Made = Partial<MeasuredBox> & { readonly inside?: readonly Made[] };
@@ -25,6 +26,7 @@ const PLAIN: Omit<MeasuredBox, 'parent' | 'child'> = {
   text: '',
   textWidth: 0,
   textHeight: 0,
+  overflowPx: 0,
   isTarget: false,
   isSeen: false,
   scrolls: false,
@@ -330,4 +332,132 @@ test('a thing that is found at several widths is told once', () => {
 test('a selector leads to the box in any frame that shows the same page', () => {
   const shown = page(320, { tag: 'main', inside: [{ tag: 'p' }, { tag: 'p' }] });
   expect(selectorOf(shown, 3)).toBe('.site > main:nth-child(1) > p:nth-child(2)');
+});
+
+describe('what fits', () => {
+  const stressed = (stress: MeasuredPage['stress'], ...inside: readonly Made[]): MeasuredPage => ({
+    ...page(320, ...inside),
+    ...(stress && { stress }),
+  });
+  const label = (own: Made): Made => ({
+    classes: ['button'],
+    display: 'inline-flex',
+    left: 16,
+    width: 120,
+    height: 44,
+    text: 'Book a crossing',
+    ...own,
+  });
+
+  test('is what holds its words, and stands on the screen', () => {
+    expect(ids(stressed('longer', label({})))).toEqual([]);
+    expect(ids(stressed('longer', label({ overflowPx: 1 })))).toEqual([]);
+  });
+
+  test.each(STRESSES.map((stress) => [stress]))(
+    '%s: what sticks out of itself is found',
+    (stress) => {
+      const [finding] = found(stressed(stress, label({ overflowPx: 12 })));
+      expect(finding?.id).toBe(`fits:${stress.replaceAll(' ', '-')}:button`);
+      expect(finding?.figures).toContain('12 px wider');
+    },
+  );
+
+  test('what ends outside the screen is found on either side', () => {
+    expect(ids(stressed('longer', label({ left: 220 })))).toEqual(['fits:longer:button']);
+    expect(ids(stressed('right to left', label({ left: -20 })))).toEqual([
+      'fits:right-to-left:button',
+    ]);
+  });
+
+  test('what is held by what scrolls, hangs, or lies above the page is meant', () => {
+    const wide = label({ left: 260 });
+    expect(
+      ids(stressed('longer', { scrolls: true, width: 300, height: 50, inside: [wide] })),
+    ).toEqual([]);
+    expect(ids(stressed('longer', { ...wide, classes: ['pull-hang'] }))).toEqual([]);
+    expect(ids(stressed('longer', { ...wide, isOut: true }))).toEqual([]);
+  });
+
+  test('neighbors that lie over each other are found, unless they are moved there', () => {
+    const above = label({ top: 0 });
+    const below = label({ classes: ['tag'], display: 'block', top: 30 });
+    expect(ids(stressed('longer', above, below))).toEqual(['fits:longer:tag']);
+    expect(ids(stressed('longer', above, { ...below, margin: [-20, 0, 0, 0] }))).toEqual([]);
+    expect(ids(stressed('longer', above, { ...below, top: 44 }))).toEqual([]);
+  });
+
+  test('among all components targets are judged too, and found by their classes', () => {
+    const small = label({ classes: ['small-control'], width: 60, height: 20, isTarget: true });
+    const sheet: MeasuredPage = {
+      ...page(320, { ...small, top: 0 }, { ...small, top: 20 }),
+      isSheet: true,
+    };
+    const [finding] = found(sheet);
+    expect(finding).toMatchObject({
+      id: 'target:small-control',
+      where: { selector: '.small-control' },
+    });
+  });
+});
+
+describe('the rows of a header', () => {
+  const header = (widthPx: number, ...tops: readonly number[]): MeasuredPage =>
+    page(widthPx, {
+      classes: ['site-header'],
+      display: 'flex',
+      width: widthPx,
+      height: 120,
+      inside: tops.map((top) => ({ classes: ['x'], top, width: 80, height: 40, isOut: false })),
+    });
+  const rows = (shown: MeasuredPage, changes: Patch = []) =>
+    found(shown, changes).find(({ id }) => id === 'header-rows');
+
+  test.each([
+    [[0, 4, 10], 1],
+    [[0, 40], 2],
+    [[0, 44, 90], 3],
+    [[], 0],
+  ])('of boxes at %j are %i', (tops, count) => {
+    expect(rowsOf(tops.map((top) => ({ ...PLAIN, parent: 0, child: 1, top, height: 40 })))).toBe(
+      count,
+    );
+  });
+
+  test('are one; more are found, and the navigation goes behind a button', () => {
+    expect(rows(header(375, 0, 4))).toBeUndefined();
+    const finding = rows(header(375, 0, 44));
+    expect(finding).toMatchObject({ area: 'components', decision: '/components/narrow' });
+    const changes = finding?.repair?.patch ?? [];
+    const { components } = sampleDocument(changes);
+    expect(components.narrow).toEqual({ below: 720, open: 'Menu', close: 'Close' });
+  });
+
+  test('where it breaks above that width, the width grows; where it cannot, there is no repair', () => {
+    const narrow = (below: number): Patch => [
+      { op: 'add', path: '/components/narrow', value: { below, open: 'Menu', close: 'Close' } },
+    ];
+    const finding = rows(header(1080, 0, 44), narrow(720));
+    expect(
+      sampleDocument([...narrow(720), ...(finding?.repair?.patch ?? [])]).components.narrow?.below,
+    ).toBe(1081);
+    expect(rows(header(1700, 0, 44), narrow(720))?.repair).toBeUndefined();
+  });
+
+  test('below it, the action goes into the navigation, once', () => {
+    const changes: Patch = [
+      {
+        op: 'add',
+        path: '/components/narrow',
+        value: { below: 720, open: 'Menu', close: 'Close' },
+      },
+      { op: 'add', path: '/content/headerAction', value: 'Book' },
+    ];
+    const finding = rows(header(375, 0, 44), changes);
+    const after = sampleDocument([...changes, ...(finding?.repair?.patch ?? [])]);
+    expect(after.components.narrow?.action).toBe('inside');
+    expect(
+      rows(header(375, 0, 44), [...changes, ...(finding?.repair?.patch ?? [])])?.repair,
+    ).toBeUndefined();
+  });
 });

@@ -3,6 +3,8 @@ import type { StyleDocument } from '../../system/document.ts';
 import type { Finding } from '../finding.ts';
 import type { Measurement } from '../measurement.ts';
 import { edgesCheck } from './edges.ts';
+import { fitsCheck } from './fits.ts';
+import { headerRowsCheck } from './header-rows.ts';
 import { groupingCheck } from './grouping.ts';
 import { childrenOf, type MeasuredPage, type PageCheck } from './measured-page.ts';
 import { offScaleCheck } from './off-scale.ts';
@@ -15,6 +17,9 @@ import { targetsCheck } from './targets.ts';
 /** What is measured of the layout follows from all that is decided. */
 export const measuredLayout: Measurement = { reads: (document) => [document], outlives: true };
 
+/** What holds under stress follows from the same; it is measured later than all else. */
+export const measuredFits: Measurement = measuredLayout;
+
 /** All checks of a page as it is laid out; a new one is a file and a line here. */
 export const PAGE_CHECKS: readonly PageCheck[] = [
   targetsCheck,
@@ -26,7 +31,15 @@ export const PAGE_CHECKS: readonly PageCheck[] = [
   roomCheck,
   navigationCheck,
   middleCheck,
+  headerRowsCheck,
 ];
+
+/** On a page under stress, what fits; among all components, what is pressed too. */
+const STRESSED: readonly PageCheck[] = [fitsCheck];
+const OF_SHEET: readonly PageCheck[] = [fitsCheck, targetsCheck];
+
+const checksOf = ({ stress, isSheet }: MeasuredPage): readonly PageCheck[] =>
+  stress !== undefined ? STRESSED : isSheet ? OF_SHEET : PAGE_CHECKS;
 
 const onPage = (finding: Finding, page: string | undefined): Finding =>
   page === undefined ? finding : { ...finding, where: { ...finding.where, page } };
@@ -43,7 +56,7 @@ export function* checkPages(
   const found = new Map<string, Finding>();
   for (const page of pages) {
     const measurement = { page, document, derived, children: childrenOf(page.boxes) };
-    for (const check of PAGE_CHECKS) {
+    for (const check of checksOf(page)) {
       for (const finding of check(measurement))
         if (!found.has(finding.id)) found.set(finding.id, onPage(finding, page.page));
       yield;

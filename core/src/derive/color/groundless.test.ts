@@ -25,11 +25,8 @@ describe('what has no ground of its own', () => {
 
   test('has an edge where it has one elsewhere', () => {
     expect(asked('filled', 'border-color')).toEqual(['.on-x .quiet-button']);
-    expect(asked('outlined', 'border-color')).toEqual([
-      '.on-x .button',
-      '.on-x .quiet-button',
-      '.on-x .danger-button',
-    ]);
+    expect(asked('outlined', 'border-color')).toEqual(['.on-x .button', '.on-x .danger-button']);
+    expect(asked('quiet', 'border-color')).toEqual([]);
   });
 
   test.each(SURFACES)('%s: the ring of the focus goes with it', (surface) => {

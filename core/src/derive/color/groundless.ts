@@ -1,5 +1,5 @@
 import type { Manner } from '../../system/component-schema.ts';
-import { isOf } from '../components.ts';
+import { isOf, partsOf } from '../components.ts';
 import { FAMILIES } from '../../system/families.ts';
 import { inOrder, type StyleDocument } from '../../system/document.ts';
 import { propertyOfPath } from '../../tokens/token.ts';
@@ -23,14 +23,18 @@ export function groundlessOn(
     ({ groundless }) => groundless !== undefined && isOf({ when: groundless }, manner),
   );
   // What has no edge in a manner keeps none, so that nothing is drawn around plain words.
-  const edged = there.filter(({ groundless, own }) =>
-    own?.['border-color'] === 'transparent' ? groundless?.surface !== undefined : true,
+  const edged = there.filter(({ name }) =>
+    partsOf(name).some(
+      (part) => part.property === 'border-color' && !part.state && isOf(part, manner),
+    ),
   );
   const all = (classes: typeof there, inside = ''): string =>
     classes.map(({ name }) => `${place} .${name}${inside}`).join(', ');
   return [
     { selector: all(there), declarations: [['color', ink]] },
-    { selector: all(edged), declarations: [['border-color', ink]] },
+    ...(edged.length === 0
+      ? []
+      : [{ selector: all(edged), declarations: [['border-color', ink]] } as const]),
     ...(label === undefined
       ? []
       : [{ selector: all(there, ` .type-${label}`), declarations: [['color', ink]] } as const]),

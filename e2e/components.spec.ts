@@ -3,6 +3,7 @@ import { DRAWN, drawnAttributes } from '@garnish/core/components/states';
 import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import {
   BRACKWATER,
+  change,
   copyOf,
   documentOf,
   expect,
@@ -299,4 +300,71 @@ test('a navigation behind a button opens by key without script, is out of reach 
     await setWidth(page, width);
     expect((await compare(page, width, 'light')).differences).toEqual([]);
   }
+});
+
+test('the page of components that is taken away looks and answers as here, and axe finds nothing', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await servePlain(page, id, new Map());
+  await page.goto('/plain/components.html');
+  const row = page.locator('#button [data-doc="states"]').first();
+  const look = (element: Element) => {
+    for (const moving of element.getAnimations({ subtree: true })) moving.finish();
+    const { backgroundColor, color, boxShadow, height } = getComputedStyle(element);
+    return { backgroundColor, color, boxShadow, height };
+  };
+  const [rest, drawn] = [row.locator('.button').first(), row.locator('[data-drawn="hover"]')];
+  const wanted = await drawn.evaluate(look);
+  expect(await rest.evaluate(look)).not.toEqual(wanted);
+  await rest.hover();
+  expect(await rest.evaluate(look)).toEqual(wanted);
+  await page.mouse.move(2, 2);
+  expect(await violationsOf(page)).toEqual([]);
+  await openArea(page, id, 'components');
+  const shown = page
+    .frameLocator('iframe[title="Button in its states"]')
+    .locator('[data-drawn="hover"]')
+    .first();
+  expect((await shown.evaluate(look)).backgroundColor).toBe(wanted.backgroundColor);
+});
+
+test('a focus that cannot be seen and a control of 20 px are found, and repaired where they are told', async ({
+  page,
+  request,
+}) => {
+  test.slow();
+  const id = await copyOf(request, BRACKWATER);
+  await change(request, id, [
+    {
+      op: 'replace',
+      path: '/color/roles/items/focus/light',
+      value: { kind: 'own', value: '#fdfaf4' },
+    },
+    ...[
+      ['target-small/value', 1.25],
+      ['control-small/value', 0.2],
+      ['control-small/block', 0],
+      ['target/value', 1.25],
+    ].map(([where, value]) => ({
+      op: 'replace' as const,
+      path: `/space/roles/items/${where ?? ''}`,
+      value: { kind: 'own', value: value ?? 0, unit: 'rem' },
+    })),
+  ]);
+  await openArea(page, id, 'review');
+  await expect(page.getByText(/^focus ring in focus on page falls short in light/)).toBeVisible();
+  // No page has small controls: they are measured where all components stand.
+  const small = page.getByRole('listitem').filter({ hasText: /is small to press/ });
+  await expect(small.first()).toBeVisible({ timeout: 60_000 });
+  const count = await small.count();
+  await small
+    .first()
+    .getByRole('button', { name: / to 24 px$/ })
+    .click();
+  await expect.poll(() => small.count()).toBeLessThan(count);
+  const ring = page.getByRole('listitem').filter({ hasText: /^focus ring in focus on page/ });
+  await ring.getByRole('button', { name: /^Use / }).click();
+  await expect(ring).toHaveCount(0);
 });

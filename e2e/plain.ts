@@ -31,6 +31,13 @@ export async function servePlain(
           await page.request.get(`${origin}/api/systems/${id}/export/tokens.css`)
         ).text(),
       });
+    else if (pathname.endsWith('/components.html'))
+      await route.fulfill({
+        contentType: 'text/html',
+        body: await (
+          await page.request.get(`${origin}/api/systems/${id}/export/components.html`)
+        ).text(),
+      });
     else if (pathname.includes('/fonts/')) {
       const font = await page.request.get(
         `${origin}/proof/fonts/${pathname.split('/').at(-1) ?? ''}`,

@@ -54,6 +54,14 @@ export const FORMATS: readonly Format[] = [
     isArchived: always,
   },
   {
+    file: 'components.html',
+    about: 'every component in every state, with its HTML',
+    type: 'text/html; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./components-page.ts')).writeComponentsPage(document, derived),
+    isArchived: always,
+  },
+  {
     file: 'tokens.json',
     about: 'the open token format, with all decisions',
     type: 'application/json; charset=utf-8',

@@ -229,7 +229,7 @@ export function writeHandoff(document: StyleDocument, derived: Derived): string 
     ...(description === '' ? [] : [plain(description), '']),
     ...(brief.purpose === '' ? [] : [`Purpose: ${plain(brief.purpose)}`, '']),
     ...(brief.audience === '' ? [] : [`Audience: ${plain(brief.audience)}`, '']),
-    'Values are in `tokens.css` and `tokens.json`, which were written from the same decisions; the markup of each class is in `classes.md`.',
+    'Values are in `tokens.css` and `tokens.json`, which were written from the same decisions; the markup of each class is in `classes.md`, every component in every state in `components.html`.',
     '',
     ...aboutFaces(document, derived),
     ...aboutType(document, derived),

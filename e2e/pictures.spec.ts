@@ -1,5 +1,17 @@
 import { fileURLToPath } from 'node:url';
-import { BRACKWATER, copyOf, documentOf, expect, openArea, proof, saved, test } from './garnish.ts';
+import { sectionsOf } from '@garnish/core/proof/texts';
+import {
+  BRACKWATER,
+  change,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  proof,
+  saved,
+  setWidth,
+  test,
+} from './garnish.ts';
 
 const PICTURE = fileURLToPath(new URL('../server/src/demo/estuary.webp', import.meta.url));
 
@@ -93,4 +105,48 @@ test('the logo that the site has is sampled without a file', async ({ page, requ
   await openArea(page, id, 'color');
   await page.getByRole('button', { name: 'Sample the site’s logo' }).click();
   await expect(page.getByRole('list', { name: 'Colors of the logo.svg' })).toBeVisible();
+});
+
+test('a card with the room puts its picture beside its words, a narrow one above them', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const { content, color } = await documentOf(request, id);
+  const [cards] = sectionsOf(content, 'cards');
+  const [veil] = Object.values(color.veils.items);
+  if (!cards || !veil) throw new Error('no cards, or no picture for them');
+  const { name, file, width, height } = veil.picture;
+  await change(request, id, [
+    {
+      op: 'add',
+      path: `${cards.path}/cards/items/${cards.own.cards.order[0] ?? ''}/picture`,
+      value: { name, file, width, height },
+    },
+  ]);
+  await openArea(page, id, 'components?part=card');
+  const image = proof(page).locator('.card .card-picture').first();
+  const heading = proof(page).locator('.card:has(.card-picture) .type-h4').first();
+  const places = async () => {
+    const [one, other] = [await image.boundingBox(), await heading.boundingBox()];
+    if (!one || !other) throw new Error('the card is not shown');
+    return { image: one, heading: other };
+  };
+  await setWidth(page, 375);
+  await expect
+    .poll(async () => {
+      const now = await places();
+      return now.heading.y >= now.image.y + now.image.height;
+    })
+    .toBe(true);
+  await setWidth(page, 640);
+  await expect
+    .poll(async () => {
+      const now = await places();
+      return (
+        now.heading.x >= now.image.x + now.image.width &&
+        now.heading.y < now.image.y + now.image.height
+      );
+    })
+    .toBe(true);
 });

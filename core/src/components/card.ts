@@ -13,7 +13,28 @@ export const card = component({
       name: 'card',
       says: 'one of several things side by side',
       markup: `<div class="grid cards"><article class="card on-surface span-4"><h3 class="type-h4">…</h3><p class="type-body">…</p></article></div>`,
-      own: { 'container-type': 'inline-size', display: 'grid', 'align-content': 'start' },
+      own: {
+        position: 'relative',
+        'container-type': 'inline-size',
+        display: 'grid',
+        'align-content': 'start',
+      },
+      // A card that has the room puts its picture beside its words.
+      wide: {
+        fromRem: 30,
+        inside: {
+          '& > .card-picture': {
+            position: 'absolute',
+            'inset-block': '0',
+            'inset-inline-start': '0',
+            'inline-size': '38%',
+            'block-size': '100%',
+            'aspect-ratio': 'auto',
+            'object-fit': 'cover',
+          },
+          '& > .card-picture ~ *': { 'margin-inline-start': '40%' },
+        },
+      },
     },
     {
       name: 'side-box',

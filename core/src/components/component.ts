@@ -25,6 +25,11 @@ export interface StructureClass {
   readonly own?: Declarations;
   /** What it says of what is inside it; `&` is the class. */
   readonly inside?: Readonly<Record<string, Declarations>>;
+  /** What it says of what is inside it where it is so wide itself; what it says else is for narrow ones. */
+  readonly wide?: {
+    readonly fromRem: number;
+    readonly inside: Readonly<Record<string, Declarations>>;
+  };
 }
 
 /** What one property of a component takes, in one state: the first of some tokens that there is. */

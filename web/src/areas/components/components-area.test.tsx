@@ -16,6 +16,7 @@ import { NarrowNavigation } from './narrow-navigation.tsx';
 import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
 import { TakeAway } from './take-away.tsx';
 import { TryChoice } from './try-choice.tsx';
+import { TwoManners } from './two-manners.tsx';
 
 let store: SystemStore;
 
@@ -281,6 +282,31 @@ describe('the manner', () => {
     expect(screen.getByRole('link', { name: /high at least/ }).getAttribute('href')).toContain(
       'space?view=roles',
     );
+  });
+});
+
+describe('two manners beside each other', () => {
+  test('are the decided one and another, which is taken as one change; focus stays', async () => {
+    const user = userEvent.setup();
+    show(<TwoManners />);
+    const toggle = screen.getByRole('button', { name: 'Another manner beside it' });
+    await user.click(toggle);
+    expect(toggle.getAttribute('aria-expanded')).toBe('true');
+    const surface = screen.getByRole('group', { name: 'Surface beside' });
+    expect(within(surface).getByRole('button', { pressed: true }).textContent).toBe('outlined');
+    await user.click(within(surface).getByRole('button', { name: 'filled' }));
+    // The same as it is: there is nothing to take.
+    const take = () =>
+      screen.getByRole<HTMLButtonElement>('button', { name: 'Take the other one' });
+    expect(take().disabled).toBe(true);
+    await user.click(within(surface).getByRole('button', { name: 'quiet' }));
+    await user.click(screen.getByRole('button', { name: 'level' }));
+    expect(decided().manner).toEqual({ surface: 'filled', states: 'shade' });
+    await user.click(take());
+    expect(decided().manner).toEqual({ surface: 'quiet', states: 'level' });
+    expect(document.activeElement).toBe(toggle);
+    act(() => store.undo());
+    expect(decided().manner).toEqual({ surface: 'filled', states: 'shade' });
   });
 });
 

@@ -15,6 +15,7 @@ import { Grounds } from './grounds.tsx';
 import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
 import { NarrowNavigation } from './narrow-navigation.tsx';
 import { Shelf } from './shelf.tsx';
+import { TwoManners } from './two-manners.tsx';
 import { TakeAway } from './take-away.tsx';
 import { Manner } from './manner.tsx';
 import { StatesDrawn } from './states-drawn.tsx';
@@ -134,6 +135,7 @@ export default function ComponentsArea() {
         }
       >
         <Manner />
+        <TwoManners />
       </Section>
       <div className="mt-3">
         <Shelf opened={component?.id ?? ''} onOpen={(id) => setParameters({ part: id })} />

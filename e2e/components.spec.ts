@@ -1,5 +1,7 @@
 import { COMPONENTS } from '@garnish/core/components/components';
 import { DRAWN, drawnAttributes } from '@garnish/core/components/states';
+import { ownVariantsOf } from '@garnish/core/derive/components';
+import { variantsOf } from '@garnish/core/proof/specimens';
 import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import {
   BRACKWATER,
@@ -84,8 +86,9 @@ test('every state that is drawn is the real one: pointed at, pressed, focused, i
         compared += 1;
       }
   }
-  const byHand = COMPONENTS.flatMap(({ variants = [] }) =>
-    variants.flatMap(({ states }) =>
+  const { components } = await documentOf(request, id);
+  const byHand = COMPONENTS.flatMap((component) =>
+    variantsOf(component, ownVariantsOf(components)).flatMap(({ states }) =>
       states.filter((state) => ['hover', 'pressed', 'focus'].includes(state)),
     ),
   );
@@ -131,7 +134,7 @@ test('a manner is chosen for all, one corner departs, stays when the corner of a
     manner: { surface: 'outlined', states: 'shade' },
     departures: { 'button.corner': 'corner.picture' },
   });
-  await page.getByRole('button', { name: 'let it go' }).click();
+  await page.getByRole('button', { name: 'let it go: button.corner' }).click();
   await expect(page.getByText('nothing departs')).toBeVisible();
   await expect.poll(radius).toBe(usual);
   await page.keyboard.press('Control+z');
@@ -222,7 +225,7 @@ test('each part has its role, name and states in the accessibility tree', async 
     1,
   );
   await expect((await of('button', 'Button')).getByRole('button', { disabled: true })).toHaveCount(
-    6,
+    7,
   );
   await expect(
     (await of('field', 'Field')).getByRole('textbox', { disabled: true }).first(),
@@ -367,4 +370,43 @@ test('a focus that cannot be seen and a control of 20 px are found, and repaired
   const ring = page.getByRole('listitem').filter({ hasText: /^focus ring in focus on page/ });
   await ring.getByRole('button', { name: /^Use / }).click();
   await expect(ring).toHaveCount(0);
+});
+
+test('a variant of one’s own follows the button but for its color, in the sheet, in its states and handed over', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components?part=button');
+  const drawn = page.frameLocator('iframe[title="Button in its states"]');
+  const look = (element: Element) => {
+    const { backgroundColor, borderTopLeftRadius } = getComputedStyle(element);
+    return { backgroundColor, borderTopLeftRadius };
+  };
+  const [main, own] = ['.button:not(.by-phone)', '.by-phone'].map((one) =>
+    drawn.locator(`${one}:not([data-drawn])`).first(),
+  );
+  if (!main || !own) throw new Error('no such buttons');
+  const before = { main: await main.evaluate(look), own: await own.evaluate(look) };
+  expect(before.own.backgroundColor).not.toBe(before.main.backgroundColor);
+  expect(before.own.borderTopLeftRadius).toBe(before.main.borderTopLeftRadius);
+  // What the original changes, the copy follows.
+  await page
+    .getByRole('group', { name: 'Corners of controls' })
+    .getByRole('button', { name: 'round' })
+    .click();
+  await expect
+    .poll(async () => (await own.evaluate(look)).borderTopLeftRadius)
+    .not.toBe(before.own.borderTopLeftRadius);
+  expect((await own.evaluate(look)).borderTopLeftRadius).toBe(
+    (await main.evaluate(look)).borderTopLeftRadius,
+  );
+  expect((await own.evaluate(look)).backgroundColor).toBe(before.own.backgroundColor);
+  await saved(page);
+  const sheet = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  expect(sheet).toContain('.button.by-phone:hover');
+  await page.getByRole('button', { name: 'Take by phone out' }).click();
+  await expect(drawn.locator('.by-phone')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(drawn.locator('.by-phone').first()).toBeVisible();
 });

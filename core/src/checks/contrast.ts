@@ -19,31 +19,26 @@ const SOURCES = {
   exempt: '',
 } as const;
 
-type Read = Pick<StyleDocument, 'brief' | 'type' | 'components'>;
+type Read = Pick<StyleDocument, 'brief' | 'type'>;
 
-/** What departs from its manner and falls short follows it again. */
-const lettingGo = (
-  { departs = [] }: Judged['need'],
-  departures: StyleDocument['components']['departures'],
-): readonly Repair[] =>
-  departs.length === 0
-    ? []
-    : [
-        {
-          label: `Let ${departs.join(' and ')} follow again`,
-          patch: departs.map((name) => ({ op: 'remove', path: `/components/departures/${name}` })),
-          before: departs.map((name) => departures[name] ?? '').join(', '),
-          after: 'as its manner',
-        },
-      ];
+/** What departs from its manner, or from what it is a variant of, and falls short follows it again. */
+const lettingGo = ({ departs = [] }: Judged['need']): readonly Repair[] => {
+  if (departs.length === 0) return [];
+  const names = departs.map(({ name }) => name);
+  return [
+    {
+      label: `Let ${names.join(' and ')} follow again`,
+      patch: departs.map(({ path }) => ({ op: 'remove', path })),
+      before: departs.map(({ to }) => to).join(', '),
+      after: 'as what it follows',
+    },
+  ];
+};
 
 function findingOf(judged: Judged, document: Read): Finding {
   const { need, mode, ratio, needed, large } = judged;
   const [departs] = need.departs ?? [];
-  const [repair, ...ways] = [
-    ...lettingGo(need, document.components.departures),
-    ...repairsOf(judged, document),
-  ];
+  const [repair, ...ways] = [...lettingGo(need), ...repairsOf(judged, document)];
   const at = need.style ? `, at ${sizesText(judged)}, weight ${need.style.weight}` : '';
   const wide =
     judged.wideRatio === undefined ? '' : `, ${ratioText(judged.wideRatio)} on wide-gamut screens`;
@@ -56,7 +51,7 @@ function findingOf(judged: Judged, document: Read): Finding {
         ? need.decided
           ? `/color/texts/items/${need.id}`
           : `/color/roles/items/${need.color.id}`
-        : `/components/departures/${departs}`,
+        : departs.path,
     title: `${titleOf(need)} falls short in ${mode}`,
     figures: `${ratioText(ratio)} of ${needed.toFixed(2)}${wide}${at}`,
     reason: REASONS[need.kind === 'text' && large ? 'large' : need.kind],

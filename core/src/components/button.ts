@@ -87,7 +87,7 @@ const color = (
 const filledParts = (of: string, family: string): readonly Part[] => [
   color(of, 'background', 'background-color', [family], FILLED),
   color(of, 'background', 'background-color', [`${family}-wash`], QUIET),
-  color(of, 'ink', 'color', [`${family}-ink`], FILLED),
+  { ...color(of, 'ink', 'color', [`${family}-ink`], FILLED), inWords: true },
   color(of, 'ink', 'color', ['text'], QUIET),
   color(of, 'ink', 'color', [`${family}-edge`, family], OUTLINED),
   color(of, 'edge', 'border-color', [`${family}-edge`, family], OUTLINED),
@@ -273,7 +273,6 @@ export const button = component({
       when: OUTLINED,
       declarations: { 'background-color': 'transparent' },
     })),
-    { of: 'danger-button', inside: WORDS, when: FILLED, declarations: { color: 'inherit' } },
     { of: 'plain-button', inside: WORDS, declarations: { color: 'inherit' } },
     ...(['button', 'quiet-button', 'danger-button'] as const).flatMap((of) =>
       (['hover', 'pressed', 'off'] as const).map((state) => ({

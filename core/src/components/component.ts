@@ -43,6 +43,8 @@ export interface Part {
   readonly from: readonly string[];
   readonly state?: StateId;
   readonly when?: When;
+  /** Words with a class of their own inside take it too. */
+  readonly inWords?: true;
   /** Its color draws a sign and no words. */
   readonly isSign?: true;
   /** Its color is the edge by which a control is told from what is around it. */

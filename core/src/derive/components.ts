@@ -3,7 +3,8 @@ import { COMPONENTS } from '../components/components.ts';
 import { STATES, type State } from '../components/states.ts';
 import { once } from '../once.ts';
 import type { Manner } from '../system/component-schema.ts';
-import type { StyleDocument } from '../system/document.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
+import { slugsOf } from '../tokens/slugs-of.ts';
 import { propertyOfPath, type MadeToken, type Token, type Trail } from '../tokens/token.ts';
 import type { DerivedColorRole, Rule } from './derived.ts';
 
@@ -149,6 +150,7 @@ export const deriveComponentTokens = (
   sources: ReadonlyMap<string, Token>,
   trailOf: (id: string) => Trail | undefined,
   departures: StyleDocument['components']['departures'] = {},
+  placeOf: (name: string) => string = (name) => `/components/departures/${name}`,
 ): MadeToken[] =>
   [...sources].map(([name, source]): MadeToken => ({
     id: name,
@@ -160,19 +162,28 @@ export const deriveComponentTokens = (
       const { decisions, steps } = trailOf(source.id) ?? NO_TRAIL;
       const departure = Object.hasOwn(departures, name) ? departures[name] : undefined;
       if (departure === undefined) return { decisions, steps };
-      const own = { path: `/components/departures/${name}`, label: name, value: departure };
+      const own = { path: placeOf(name), label: name, value: departure };
       return { decisions: [own, ...decisions], steps: ['departs from the manner', ...steps] };
     },
   }));
 
-/** The selector of a component in a state, or of something in it. */
-const selectorIn = (of: string, state: State | undefined, inside: string): string =>
+/** Words within a component that have a class of their own. */
+const WORDS = ' > [class]';
+
+/** The selector of a component in a state, or of something in it; of a variant of one’s own by its class. */
+const selectorIn = (of: string, state: State | undefined, inside: string, own = ''): string =>
   (SELECTORS.get(of) ?? `.${of}&`)
     .split(', ')
     .flatMap((one) =>
-      (state?.selectors ?? ['']).map((stated) => `${one.replaceAll('&', stated)}${inside}`),
+      (state?.selectors ?? ['']).map(
+        (stated) => `${one.replaceAll('&', `${own}${stated}`)}${inside}`,
+      ),
     )
     .join(', ');
+
+/** What a part declares, with the token of its own or of a variant of one’s own. */
+const said = ({ of, part, property, write = (value) => value }: Part, name = of) =>
+  [[property, write(`var(${propertyOfPath([name, part])})`)]] as const;
 
 /**
  * The rules of the components in a manner: at rest, and in each of their states, with those of their parts that there
@@ -180,34 +191,120 @@ const selectorIn = (of: string, state: State | undefined, inside: string): strin
  */
 export function deriveComponentRules(names: readonly string[], manner: Manner): Rule[] {
   const there = new Set(names);
+  const isThere = (part: Part): boolean => isOf(part, manner) && there.has(nameOf(part));
   return SAYINGS.flatMap(({ of, state, fixed, parts }): Rule[] => {
     const own = fixed.filter((one) => isOf(one, manner));
-    const rule = (inside: string, ...declarations: Rule['declarations']): Rule[] =>
+    const rule = (
+      declarations: Rule['declarations'],
+      { inside = '', within = state?.within }: Pick<Fixed, 'inside' | 'within'> = {},
+    ): Rule[] =>
       declarations.length === 0
         ? []
         : [
             {
               selector: selectorIn(of, state, inside),
               declarations,
-              ...(state?.within !== undefined && { within: state.within }),
+              ...(within !== undefined && { within }),
             },
           ];
+    const isPlain = ({ inside, within }: Fixed): boolean =>
+      inside === undefined && within === undefined;
+    const takes = parts.filter(isThere);
     return [
+      ...rule([
+        ...own.filter(isPlain).flatMap(({ declarations }) => Object.entries(declarations)),
+        ...takes.flatMap((part) => said(part)),
+      ]),
       ...rule(
-        '',
-        ...own.flatMap(({ inside, declarations }) =>
-          inside === undefined ? Object.entries(declarations) : [],
-        ),
-        ...parts
-          .filter((part) => isOf(part, manner) && there.has(nameOf(part)))
-          .map(
-            ({ part, property, write = (value) => value }) =>
-              [property, write(`var(${propertyOfPath([of, part])})`)] as const,
-          ),
+        takes.flatMap((part) => (part.inWords ? said(part) : [])),
+        { inside: WORDS },
       ),
-      ...own.flatMap(({ inside, declarations }) =>
-        inside === undefined ? [] : rule(inside, ...Object.entries(declarations)),
-      ),
+      ...own
+        .filter((one) => !isPlain(one))
+        .flatMap(({ declarations, ...where }) => rule(Object.entries(declarations), where)),
     ];
   });
 }
+
+/** A variant of one’s own with the class that stands beside that of what it is a copy of. */
+export interface OwnVariant {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly of: string;
+  readonly takes: Readonly<Record<string, string>>;
+}
+
+const TAKEN: ReadonlySet<string> = new Set([
+  ...PARTS.map(({ of }) => of),
+  ...COMPONENTS.flatMap(({ classes }) => classes.map(({ name }) => name)),
+]);
+
+const NO_VARIANTS: readonly OwnVariant[] = [];
+
+/** The variants of one’s own in their order; a class that components have already is told apart. */
+export function ownVariantsOf({
+  variants,
+}: Pick<StyleDocument['components'], 'variants'>): readonly OwnVariant[] {
+  if (!variants) return NO_VARIANTS;
+  const slugOf = slugsOf(variants);
+  return inOrder(variants).map(([id, own]) => {
+    const slug = slugOf.get(id) ?? id;
+    return { id, ...own, slug: TAKEN.has(slug) ? `${slug}-own` : slug };
+  });
+}
+
+/** The tokens that the parts of variants of one’s own are taken from, by their names: those that they take alone. */
+export function deriveOwnSources(
+  variants: readonly OwnVariant[],
+  usual: ReadonlyMap<string, Token>,
+  given: Omit<Sources, 'hasLogo'>,
+): ReadonlyMap<string, Token> {
+  const found = new Map<string, Token>();
+  for (const { of, slug, takes } of variants)
+    for (const part of partsOf(of)) {
+      const wanted = Object.hasOwn(takes, part.part) ? takes[part.part] : undefined;
+      if (wanted === undefined || !isOf(part, given.components.manner)) continue;
+      const own = tokenFor(wanted, { ...given, hasLogo: false });
+      if (own && own.type === usual.get(nameOf(part))?.type) found.set(`${slug}.${part.part}`, own);
+    }
+  return found;
+}
+
+/**
+ * The rules of variants of one’s own, behind those of what they are copies of: of each property that one takes
+ * otherwise, what it is in every state, so that no state of the original wins over it.
+ */
+export const deriveOwnRules = (
+  variants: readonly OwnVariant[],
+  names: readonly string[],
+  usual: readonly string[],
+  manner: Manner,
+): Rule[] => {
+  const [own, there] = [new Set(names), new Set(usual)];
+  return variants.flatMap(({ of, slug }) => {
+    const isOwn = ({ part }: Part): boolean => own.has(`${slug}.${part}`);
+    const parts = partsOf(of).filter((part) => isOf(part, manner) && there.has(nameOf(part)));
+    const changed = new Set(parts.filter(isOwn).map(({ property }) => property));
+    return IN_ORDER.flatMap((state): Rule[] => {
+      const takes = parts.filter((part) => part.state === state?.id && changed.has(part.property));
+      const rule = (inside: string, those: readonly Part[]): Rule[] =>
+        those.length === 0
+          ? []
+          : [
+              {
+                selector: selectorIn(of, state, inside, `.${slug}`),
+                declarations: those.flatMap((part) => said(part, isOwn(part) ? slug : of)),
+                ...(state?.within !== undefined && { within: state.within }),
+              },
+            ];
+      return [
+        ...rule('', takes),
+        ...rule(
+          WORDS,
+          takes.filter(({ inWords }) => inWords),
+        ),
+      ];
+    });
+  });
+};

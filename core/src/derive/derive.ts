@@ -21,7 +21,10 @@ import {
 import {
   deriveComponentRules,
   deriveComponentTokens,
+  deriveOwnRules,
+  deriveOwnSources,
   deriveSources,
+  ownVariantsOf,
   withPlaces,
 } from './components.ts';
 import { deriveCustomTokens } from './custom.ts';
@@ -95,6 +98,52 @@ const componentTokens = tokenNode(
 /** The parts by their names alone: what they are worth is no rule's matter. */
 const partNames = node('components: parts that there are', [sources], (all) => [...all.keys()]);
 
+const ownVariants = node(
+  'components: own variants',
+  [({ components }: StyleDocument) => components.variants],
+  (variants) => ownVariantsOf(variants ? { variants } : {}),
+);
+
+const ownSources = node(
+  'components: own variants are taken from',
+  [ownVariants, sources, semantic, roleNames, ({ components }: StyleDocument) => components],
+  (variants, usual, all, roles, components) =>
+    deriveOwnSources(variants, usual, { semantic: all, roles, components }),
+  (before, now) => keptMap(before, now, Object.is),
+);
+
+const ownVariantTokens = tokenNode(
+  'components: tokens of own variants',
+  [ownSources, semanticTrails, ownVariants],
+  (taken, trailOf, variants) => {
+    const places = new Map(
+      variants.flatMap(({ id, slug, takes }) =>
+        Object.entries(takes).map(([part, value]) => [
+          `${slug}.${part}`,
+          { path: `/components/variants/items/${id}/takes/${part}`, value },
+        ]),
+      ),
+    );
+    return deriveComponentTokens(
+      taken,
+      trailOf,
+      Object.fromEntries([...places].map(([name, { value }]) => [name, value])),
+      (name) => places.get(name)?.path ?? '/components/variants',
+    );
+  },
+);
+
+const ownVariantRules = ruleNode(
+  'components: rules of own variants',
+  [
+    ownVariants,
+    node('components: parts of own variants', [ownSources], (all) => [...all.keys()]),
+    partNames,
+    ({ components }: StyleDocument) => components.manner,
+  ],
+  deriveOwnRules,
+);
+
 const componentRules = ruleNode(
   'components: rules',
   [partNames, ({ components }: StyleDocument) => components.manner],
@@ -109,7 +158,7 @@ const OWN: readonly (readonly [key: string, parts: readonly Node<TokenPart>[]])[
   ['space', [spaceTokens]],
   ['layout', [layoutTokens]],
   ['shape', shapeTokens],
-  ['components', [componentTokens]],
+  ['components', [componentTokens, ownVariantTokens]],
   ['parts', [partTokens]],
 ];
 
@@ -269,6 +318,7 @@ const RULES = [
   ['veils', veilRules],
   ['other-grounds', groundlessRules],
   ['components', componentRules],
+  ['own-variants', ownVariantRules],
   ['parts', partRules],
   ['navigation', narrowNavigation],
   ['pull', pullRules],

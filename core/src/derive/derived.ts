@@ -102,7 +102,11 @@ export interface NeedPlan {
   readonly decided: boolean;
   /** The class of the component that needs it, and the departures from its manner that it comes from. */
   readonly of?: string;
-  readonly departs?: readonly string[];
+  readonly departs?: readonly {
+    readonly name: string;
+    readonly path: string;
+    readonly to: string;
+  }[];
 }
 
 /** A need with what it speaks of. */

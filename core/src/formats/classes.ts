@@ -1,3 +1,4 @@
+import { ownVariantsOf } from '../derive/components.ts';
 import type { Derived } from '../derive/derived.ts';
 import { STRUCTURE } from '../derive/structure.ts';
 import type { StyleDocument } from '../system/document.ts';
@@ -42,6 +43,7 @@ const families = (
 export function writeClasses(document: StyleDocument, derived: Derived): string {
   const naming = document.tokens.sheet ?? {};
   const { layer, base = true } = naming;
+  const own = ownVariantsOf(document.components);
   const cell = (text: string): string => text.replaceAll('|', '\\|');
   return [
     '# Classes',
@@ -66,6 +68,19 @@ export function writeClasses(document: StyleDocument, derived: Derived): string 
       '```',
       '',
     ]),
+    ...(own.length === 0
+      ? []
+      : [
+          '## Variants of one’s own',
+          '',
+          '| class | stands beside | follows it but for |',
+          '| --- | --- | --- |',
+          ...own.map(
+            ({ slug, of, name, takes }) =>
+              `| \`${namedClass(slug, naming)}\` (${cell(name)}) | \`${namedClass(of, naming)}\` | ${Object.keys(takes).join(', ')} |`,
+          ),
+          '',
+        ]),
     '## Texts, grounds and shapes',
     '',
     '| class | is |',

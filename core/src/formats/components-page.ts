@@ -1,10 +1,11 @@
 import { COMPONENTS } from '../components/components.ts';
 import { GROUPS, type Component, type Variant } from '../components/component.ts';
 import { stateOf, type StateId } from '../components/states.ts';
+import { ownVariantsOf } from '../derive/components.ts';
 import type { Derived } from '../derive/derived.ts';
 import { drawnRules } from '../proof/drawn-states.ts';
 import { element, writeHtml, type ProofElement, type ProofNode } from '../proof/node.ts';
-import { specimenOf } from '../proof/specimens.ts';
+import { specimenOf, variantsOf } from '../proof/specimens.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { namedClasses, type Naming } from './naming.ts';
 import { rulesCss } from './sheet.ts';
@@ -69,7 +70,8 @@ function variantNodes(variant: Variant, derived: Derived, naming: Naming): reado
 }
 
 const componentNode = (
-  { id, name, says, variants = [] }: Component,
+  { id, name, says }: Component,
+  variants: readonly Variant[],
   derived: Derived,
   naming: Naming,
 ): ProofElement =>
@@ -87,6 +89,7 @@ const componentNode = (
  */
 export function writeComponentsPage(document: StyleDocument, derived: Derived): string {
   const naming = document.tokens.sheet ?? {};
+  const own = ownVariantsOf(document.components);
   const all = COMPONENTS.filter(({ variants = [] }) => variants.length > 0);
   const [language = 'en'] = document.brief.languages;
   const states = drawnRules(derived.rules.flatMap((group) => group.rules));
@@ -107,7 +110,7 @@ export function writeComponentsPage(document: StyleDocument, derived: Derived): 
     ...GROUPS.flatMap(([group]) =>
       all
         .filter((one) => one.group === group)
-        .map((component) => componentNode(component, derived, naming)),
+        .map((component) => componentNode(component, variantsOf(component, own), derived, naming)),
     ),
   );
   const title = writeHtml(element('title', {}, `Components of ${document.name}`), NO_SVG);

@@ -1,17 +1,21 @@
 import { COMPONENTS } from '../components/components.ts';
+import type { OwnVariant } from '../derive/components.ts';
 import type { Derived } from '../derive/derived.ts';
 import { element, type ProofElement } from './node.ts';
-import { specimenOf } from './specimens.ts';
+import { specimenOf, variantsOf } from './specimens.ts';
 
 /**
  * Every variant of every component at rest, one below the other without room between: who measures it finds what none
  * of the pages has. What lies above a page stays out, since there it lies over nothing.
  */
-export const everyComponent = (derived: Pick<Derived, 'styles' | 'colors'>): ProofElement =>
+export const everyComponent = (
+  derived: Pick<Derived, 'styles' | 'colors'>,
+  own: readonly OwnVariant[],
+): ProofElement =>
   element(
     'div',
     { class: 'site' },
-    ...COMPONENTS.flatMap(({ variants = [] }) =>
-      variants.map((variant) => element('div', {}, specimenOf(variant, derived))),
+    ...COMPONENTS.flatMap((component) =>
+      variantsOf(component, own).map((variant) => element('div', {}, specimenOf(variant, derived))),
     ),
   );

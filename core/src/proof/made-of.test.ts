@@ -57,7 +57,7 @@ describe('what an element is made of', () => {
     const { made } = pageOf([]);
     const label = document.querySelector('.button > .type-label');
     const { properties } = made(label ?? document.body);
-    expect(properties).toContain('--color-action-ink');
+    expect(properties).toContain('--button-ink');
     expect(properties).not.toContain('--color-text');
     expect(properties).toContain('--type-label-size');
   });

@@ -1,5 +1,6 @@
 import type { Attributes, Component, Variant } from '../components/component.ts';
 import { drawnAttributes, type StateId } from '../components/states.ts';
+import type { OwnVariant } from '../derive/components.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { ProofElement, ProofNode } from './node.ts';
 
@@ -45,10 +46,46 @@ export function specimenOf(
   return inSystem(specimen(attributes), derived) as ProofElement;
 }
 
-/** The states of a component that any of its variants has, in their order; rest first. */
-export const statesOfComponent = ({
-  variants = [],
-}: Component): readonly (StateId | undefined)[] => [
+/** An element with a class beside the one that is looked for, in it or in what is in it. */
+function besideClass(node: ProofElement, name: string, added: string): ProofElement {
+  const { class: names = '', ...attributes } = node.attributes;
+  const own = names.split(' ');
+  return {
+    ...node,
+    attributes: own.includes(name)
+      ? { ...attributes, class: [...own, added].join(' ') }
+      : node.attributes,
+    children: node.children.map((child) =>
+      typeof child === 'string' ? child : besideClass(child, name, added),
+    ),
+  };
+}
+
+/** The variants of a component, and behind each those of one’s own that follow it. */
+export function variantsOf(
+  { classes, variants = [] }: Pick<Component, 'classes' | 'variants'>,
+  own: readonly OwnVariant[],
+): readonly Variant[] {
+  const isHere = (of: string): boolean => classes.some(({ name }) => name === of);
+  return variants.flatMap((variant, index) => {
+    const isFirst = variants.findIndex(({ of }) => of === variant.of) === index;
+    const copies = isFirst && isHere(variant.of) ? own.filter(({ of }) => of === variant.of) : [];
+    return [
+      variant,
+      ...copies.map(({ id, name, slug, of }) => ({
+        ...variant,
+        id: `own-${id}`,
+        name,
+        specimen: (state: Attributes) => besideClass(variant.specimen(state), of, slug),
+      })),
+    ];
+  });
+}
+
+/** The states of some variants, in their order; rest first. */
+export const statesOfVariants = (
+  variants: readonly Variant[],
+): readonly (StateId | undefined)[] => [
   undefined,
   ...new Set(variants.flatMap(({ states }) => states)),
 ];

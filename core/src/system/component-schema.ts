@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { label, ownName } from './schema-parts.ts';
+import { collection, label, ownName } from './schema-parts.ts';
 
 /** What the main action stands out by; every other one has less of it. */
 export const SURFACES = ['filled', 'outlined', 'quiet'] as const;
@@ -15,6 +15,16 @@ export const NARROW_NAVIGATION = { from: 320, to: 1600 } as const;
 
 /** What becomes of the action of a header where its navigation is behind a button. */
 export const ACTION_GOES = ['stays', 'inside'] as const;
+
+const className = z.string().check(z.regex(/^[a-z][a-z0-9-]*$/), z.maxLength(40), ownName);
+const reference = z.string().check(z.regex(REFERENCE));
+
+/** A variant of one’s own: it follows what it is a copy of but for what it takes, by the second part of the name. */
+export const ownVariantSchema = z.strictObject({
+  name: label,
+  of: className,
+  takes: z.record(className, reference),
+});
 
 /** How all components look and answer at once, and where single parts depart from it. */
 export const componentsSchema = z.strictObject({
@@ -32,8 +42,10 @@ export const componentsSchema = z.strictObject({
   /** By the name of the part: `button.background-hover`. */
   departures: z.record(
     z.string().check(z.regex(/^[a-z][a-z0-9-]*\.[a-z][a-z0-9-]*$/), z.maxLength(80), ownName),
-    z.string().check(z.regex(REFERENCE)),
+    reference,
   ),
+  /** Variants of one’s own; none where absent. */
+  variants: z.optional(collection(ownVariantSchema)),
 });
 
 export type Manner = z.infer<typeof componentsSchema>['manner'];

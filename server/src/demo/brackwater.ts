@@ -226,6 +226,23 @@ export function brackwater(): StyleDocument {
     components: {
       ...start.components,
       narrow: { below: 520, open: 'Menu', close: 'Close', action: 'inside' },
+      // On the quay, what is done by phone is told from what is done at the desk.
+      variants: collectionOf([
+        [
+          'by-phone',
+          {
+            name: 'by phone',
+            of: 'button',
+            takes: {
+              background: 'color.support',
+              ink: 'color.support-ink',
+              'background-hover': 'color.support-hover',
+              'background-pressed': 'color.support-pressed',
+              'background-off': 'color.support-disabled',
+            },
+          },
+        ],
+      ]),
     },
     shape: { ...usualShape, cards: 'low' },
     content: {

@@ -1,5 +1,6 @@
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { sitePage } from '@garnish/core/proof/site';
+import { ownVariantsOf } from '@garnish/core/derive/components';
 import { everyComponent } from '@garnish/core/proof/every-component';
 import { writeHtml, type ProofNode } from '@garnish/core/proof/node';
 import type { View } from '../system/views.ts';
@@ -58,7 +59,8 @@ async function openHiddenPage(): Promise<HiddenPage | undefined> {
   return {
     document: page,
     show: (view, shown) => put(view, sitePage(view.document, view.derived, shown)),
-    showEvery: (view) => put(view, everyComponent(view.derived)),
+    showEvery: (view) =>
+      put(view, everyComponent(view.derived, ownVariantsOf(view.document.components))),
     async resize(widthPx) {
       frame.style.width = `${widthPx}px`;
       await page.fonts.ready;

@@ -47,7 +47,7 @@ describe('what components need of colors', () => {
   test('follows what departs, and names it', () => {
     const departures = { 'button.ink': 'color.faint' };
     const found = needs({ ...USUAL, departures }).find(({ id }) => id === 'faint:action');
-    expect(found).toMatchObject({ departs: ['button.ink'], of: 'button' });
+    expect(found).toMatchObject({ departs: [{ name: 'button.ink' }], of: 'button' });
     // A role that there is not is no departure.
     expect(idsOf({ ...USUAL, departures }, ['faint'])).toContain('action-ink:action');
   });
@@ -58,6 +58,22 @@ describe('what components need of colors', () => {
         for (const { color } of needs({ ...USUAL, manner: { surface, states } }))
           expect(['page', 'surface', 'raised']).not.toContain(color);
   });
+});
+
+test('a variant of one’s own needs what it takes, under its name', () => {
+  const variants = {
+    order: ['one'],
+    items: { one: { name: 'Booking', of: 'button', takes: { ink: 'color.support-ink' } } },
+  };
+  const found = needs({ ...USUAL, variants }).filter(({ what }) => what.startsWith('Booking'));
+  expect(found.map(({ id }) => id)).toContain('support-ink:action');
+  expect(found[0]?.departs).toEqual([
+    {
+      name: 'booking.ink',
+      path: '/components/variants/items/one/takes/ink',
+      to: 'color.support-ink',
+    },
+  ]);
 });
 
 test.each(SURFACES)('%s: the assignment keeps all of them, as another library finds', (surface) => {

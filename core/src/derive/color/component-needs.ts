@@ -2,7 +2,7 @@ import { COMPONENTS } from '../../components/components.ts';
 import type { Part } from '../../components/component.ts';
 import { STATES, stateOf, statesIn, type StateId } from '../../components/states.ts';
 import type { StyleDocument } from '../../system/document.ts';
-import { isOf, nameOf, partsOf } from '../components.ts';
+import { isOf, nameOf, ownVariantsOf, partsOf } from '../components.ts';
 import type { NeedPlan } from '../derived.ts';
 
 /** What a component without a ground of its own may stand on: surfaces; on vivid colors it takes the color of words. */
@@ -14,20 +14,65 @@ const SURFACES: ReadonlySet<string> = new Set(GROUNDS);
 const PART_NEEDS = 3;
 
 interface Given {
-  readonly components: StyleDocument['components'];
+  readonly components: Pick<StyleDocument['components'], 'manner' | 'departures' | 'variants'>;
   /** Whether a color role is there, by id. */
   readonly has: (id: string) => boolean;
   /** The contrast that the words of a text role need; nothing where there is no such role. */
   readonly neededBy: (text: string) => number | undefined;
 }
 
+/** What parts take otherwise, by their names, with where that is decided; of one component alone, or of all. */
+interface Taking {
+  readonly of?: string;
+  readonly name?: string;
+  readonly takes: ReadonlyMap<string, Departure>;
+}
+
+interface Departure {
+  readonly to: string;
+  readonly name: string;
+  readonly path: string;
+}
+
+const departing = ({ departures }: Given['components']): Taking => ({
+  takes: new Map(
+    Object.entries(departures).map(([name, to]) => [
+      name,
+      { to, name, path: `/components/departures/${name}` },
+    ]),
+  ),
+});
+
+/** Each variant of one’s own as what it follows, with what it takes otherwise. */
+const variantsTaking = (components: Given['components']): readonly Taking[] =>
+  ownVariantsOf(components).map(({ id, name, of, slug, takes }) => ({
+    of,
+    name,
+    takes: new Map([
+      ...departing(components).takes,
+      ...Object.entries(takes).map(
+        ([part, to]) =>
+          [
+            `${of}.${part}`,
+            {
+              to,
+              name: `${slug}.${part}`,
+              path: `/components/variants/items/${id}/takes/${part}`,
+            },
+          ] as const,
+      ),
+    ]),
+  }));
+
 /** The color role that a part takes: the one it departs to, or the first of its usual ones that there is. */
-function roleOf(part: Part | undefined, { components, has }: Given): string | undefined {
+function roleOf(
+  part: Part | undefined,
+  { takes }: Taking,
+  { has }: Pick<Given, 'has'>,
+): string | undefined {
   if (!part) return undefined;
-  const name = nameOf(part);
-  const { departures } = components;
-  const own = Object.hasOwn(departures, name) ? [departures[name] ?? ''] : [];
-  return [...own, ...part.from]
+  const own = takes.get(nameOf(part));
+  return [...(own ? [own.to] : []), ...part.from]
     .flatMap((id) => (id.startsWith('color.') ? id.slice('color.'.length) : []))
     .find(has);
 }
@@ -82,35 +127,39 @@ export function componentNeeds(given: Given): readonly NeedPlan[] {
       decided: false,
     });
   };
-  const { manner, departures } = given.components;
-  for (const { of, name, text } of KNOWN) {
-    const own = partsOf(of).filter((part) => isOf(part, manner));
-    const textId = given.neededBy(text) === undefined ? 'body' : text;
-    for (const state of [undefined, ...STATES.map(({ id }) => id)]) {
-      // What cannot be used is exempt.
-      if (state === 'off' || (state && !own.some((part) => part.state === state))) continue;
-      const parts = partsIn(own, state);
-      const said = state === undefined ? name : `${name}, ${stateOf(state).name}`;
-      const ground = roleOf(parts.get('background-color'), given);
-      const grounds = ground === undefined ? GROUNDS : [ground];
-      const by = (what: string, ...taking: readonly (Part | undefined)[]) => {
-        const departs = taking
-          .flatMap((part) => (part ? nameOf(part) : []))
-          .filter((part) => Object.hasOwn(departures, part));
-        return { what, of, ...(departs.length > 0 && { departs }) };
-      };
-      const ink = parts.get('color');
-      const color = roleOf(ink, given);
-      const words = by(said, ink, parts.get('background-color'));
-      if (ink && color !== undefined)
-        for (const on of grounds)
-          if (ink.isSign) need(color, on, PART_NEEDS, words);
-          else need(color, on, given.neededBy(textId) ?? 0, { ...words, text: textId });
-      const edge = parts.get('border-color');
-      const edgeColor = edge?.isEdge ? roleOf(edge, given) : undefined;
-      if (edgeColor !== undefined)
-        for (const on of GROUNDS) need(edgeColor, on, PART_NEEDS, by(`edge of ${said}`, edge));
+  const { manner } = given.components;
+  for (const taking of [departing(given.components), ...variantsTaking(given.components)])
+    for (const { of, name, text } of KNOWN) {
+      if (taking.of !== undefined && taking.of !== of) continue;
+      const own = partsOf(of).filter((part) => isOf(part, manner));
+      const textId = given.neededBy(text) === undefined ? 'body' : text;
+      for (const state of [undefined, ...STATES.map(({ id }) => id)]) {
+        // What cannot be used is exempt.
+        if (state === 'off' || (state && !own.some((part) => part.state === state))) continue;
+        const parts = partsIn(own, state);
+        const called = taking.name ?? name;
+        const said = state === undefined ? called : `${called}, ${stateOf(state).name}`;
+        const role = (property: string): string | undefined =>
+          roleOf(parts.get(property), taking, given);
+        const by = (what: string, ...properties: readonly string[]) => {
+          const departs = properties.flatMap((property) => {
+            const part = parts.get(property);
+            return (part && taking.takes.get(nameOf(part))) ?? [];
+          });
+          return { what, of, ...(departs.length > 0 && { departs }) };
+        };
+        const ground = role('background-color');
+        const [ink, color] = [parts.get('color'), role('color')];
+        const words = by(said, 'color', 'background-color');
+        if (ink && color !== undefined)
+          for (const on of ground === undefined ? GROUNDS : [ground])
+            if (ink.isSign) need(color, on, PART_NEEDS, words);
+            else need(color, on, given.neededBy(textId) ?? 0, { ...words, text: textId });
+        const edge = parts.get('border-color')?.isEdge ? role('border-color') : undefined;
+        if (edge !== undefined)
+          for (const on of GROUNDS)
+            need(edge, on, PART_NEEDS, by(`edge of ${said}`, 'border-color'));
+      }
     }
-  }
   return [...needs.values()];
 }

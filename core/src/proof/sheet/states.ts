@@ -1,7 +1,8 @@
 import { COMPONENTS } from '../../components/components.ts';
 import { stateOf } from '../../components/states.ts';
 import { drawnRules } from '../drawn-states.ts';
-import { specimenOf } from '../specimens.ts';
+import { ownVariantsOf } from '../../derive/components.ts';
+import { specimenOf, variantsOf } from '../specimens.ts';
 import { caption, named, part, type Chapter } from './chapter.ts';
 
 /** Every component that has variants, each in all its states. */
@@ -12,8 +13,10 @@ export const states: Chapter = {
   isOfPages: true,
   rules: ({ rules }) => drawnRules(rules.flatMap((group) => group.rules)),
   nodes: (given) =>
-    COMPONENTS.flatMap(({ id, name, variants = [] }) =>
-      variants.length === 0
+    COMPONENTS.flatMap((component) => {
+      const { id, name } = component;
+      const variants = variantsOf(component, ownVariantsOf(given.document.components));
+      return variants.length === 0
         ? []
         : [
             part(
@@ -38,6 +41,6 @@ export const states: Chapter = {
                 ),
               ),
             ),
-          ],
-    ),
+          ];
+    }),
 };

@@ -1,7 +1,7 @@
 import type { Component, Part } from '@garnish/core/components/component';
 import { stateOf } from '@garnish/core/components/states';
 import { classesIn } from '@garnish/core/proof/node';
-import { isOf, nameOf } from '@garnish/core/derive/components';
+import { isOf, nameOf, type OwnVariant } from '@garnish/core/derive/components';
 import { Link } from 'react-router';
 import { inOrder, type Mode } from '@garnish/core/system/document';
 import { SpacePartRow } from '../../proof/space-part-row.tsx';
@@ -21,7 +21,7 @@ interface Takable {
 }
 
 /** What parts of a kind may take, by the tokens that they usually take. */
-function useTakable(mode: Mode): (part: Part) => readonly Takable[] {
+export function useTakable(mode: Mode): (part: Part) => readonly Takable[] {
   const { document, derived } = useDecided(['color', 'shape'], ['colors', 'tokenById']);
   const { color, shape } = document;
   const hexOf = (id: string): string | undefined =>
@@ -60,25 +60,31 @@ interface RowProps {
   readonly part: Part;
   readonly mode: Mode;
   readonly takable: readonly Takable[];
+  /** The variant of one’s own that takes it; the component itself where absent. */
+  readonly own?: OwnVariant;
 }
 
-/** One part: what it takes, whether that departs from the manner, and the way back. */
-function Row({ part, mode, takable }: RowProps) {
+/** One part: what it takes, whether that departs from what it follows, and the way back. */
+export function PartRow({ part, mode, takable, own }: RowProps) {
   const store = useStore();
-  const name = nameOf(part);
   const { document, derived } = useDecided(['components'], ['tokenById']);
   const { departures } = document.components;
-  const departure = Object.hasOwn(departures, name) ? departures[name] : undefined;
-  const token = derived.tokenById.get(name);
-  const value = token?.values[mode];
-  const path = `/components/departures/${name}`;
+  const follows = nameOf(part);
+  const name = own ? `${own.slug}.${part.part}` : follows;
+  const [taken, key] = own ? [own.takes, part.part] : [departures, name];
+  const departure = Object.hasOwn(taken, key) ? taken[key] : undefined;
+  const value = derived.tokenById.get(departure === undefined ? follows : name)?.values[mode];
+  const path = own
+    ? `/components/variants/items/${own.id}/takes/${key}`
+    : `/components/departures/${key}`;
   const letGo = (): void => {
     store.change([{ op: 'remove', path }], `${name} follows again`);
   };
+  const usual = own ? follows : (value?.reference ?? 'nothing there');
   const options: readonly Option[] = [
     {
       id: FOLLOWS,
-      name: `follows: ${departure === undefined ? (value?.reference ?? 'nothing there') : 'its manner'}`,
+      name: `follows: ${departure === undefined || own ? usual : 'its manner'}`,
       label: `${name} follows again`,
       patch: () => (departure === undefined ? undefined : [{ op: 'remove', path }]),
     },
@@ -114,6 +120,7 @@ function Row({ part, mode, takable }: RowProps) {
         {departure !== undefined && (
           <button
             type="button"
+            aria-label={`let it go: ${name}`}
             className="min-h-6 shrink-0 font-semibold text-primary hover:underline"
             onClick={letGo}
           >
@@ -215,7 +222,7 @@ export function Anatomy({ component, mode }: AnatomyProps) {
             {parts
               .filter((part) => part.of === of)
               .map((part) => (
-                <Row key={nameOf(part)} part={part} mode={mode} takable={takable(part)} />
+                <PartRow key={nameOf(part)} part={part} mode={mode} takable={takable(part)} />
               ))}
           </ul>
         </div>

@@ -14,6 +14,7 @@ import { Anatomy } from './anatomy.tsx';
 import { Grounds } from './grounds.tsx';
 import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
 import { NarrowNavigation } from './narrow-navigation.tsx';
+import { OwnVariants } from './own-variants.tsx';
 import { Shelf } from './shelf.tsx';
 import { TwoManners } from './two-manners.tsx';
 import { TakeAway } from './take-away.tsx';
@@ -105,6 +106,13 @@ function Opened({ component }: { readonly component: Component }) {
         }
       >
         <Anatomy component={component} mode={theme} />
+      </Section>
+      <Section
+        full
+        title="Variants of one’s own"
+        aside="follow what they copy but for what they take"
+      >
+        <OwnVariants component={component} mode={theme} />
       </Section>
       <Section full title="To take away" aside="HTML and rules of the exported sheet">
         <TakeAway component={component} />

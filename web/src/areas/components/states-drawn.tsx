@@ -1,10 +1,11 @@
 import type { Component } from '@garnish/core/components/component';
 import { stateOf } from '@garnish/core/components/states';
+import { ownVariantsOf } from '@garnish/core/derive/components';
 import { differenceOf } from '@garnish/core/derive/component-states';
 import { element, type ProofNode } from '@garnish/core/proof/node';
 import { builder } from '@garnish/core/proof/build';
 import { picture as pictureElement } from '@garnish/core/proof/parts';
-import { specimenOf, statesOfComponent } from '@garnish/core/proof/specimens';
+import { specimenOf, statesOfVariants, variantsOf } from '@garnish/core/proof/specimens';
 import type { Mode } from '@garnish/core/system/document';
 import { useMemo } from 'react';
 import { Specimens } from '../../proof/specimens.tsx';
@@ -56,8 +57,11 @@ export function StatesDrawn({ component, ground, theme }: DrawnProps) {
   const { document, derived } = useDecidedLater(['components'], ['styles', 'colors', 'tokenById']);
   const { styles, colors, tokenById } = derived;
   const picture = usePicture(ground);
-  const { variants = [] } = component;
-  const columns = statesOfComponent(component);
+  const variants = useMemo(
+    () => variantsOf(component, ownVariantsOf(document.components)),
+    [component, document],
+  );
+  const columns = statesOfVariants(variants);
   const node = useMemo((): ProofNode => {
     const caption = styles.get('caption')?.slug ?? 'caption';
     const says = (words: string): ProofNode =>

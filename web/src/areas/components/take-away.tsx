@@ -1,7 +1,8 @@
 import type { Component } from '@garnish/core/components/component';
 import { rulesCss } from '@garnish/core/formats/sheet';
 import { classesIn, writeHtml } from '@garnish/core/proof/node';
-import { specimenOf } from '@garnish/core/proof/specimens';
+import { ownVariantsOf } from '@garnish/core/derive/components';
+import { specimenOf, variantsOf } from '@garnish/core/proof/specimens';
 import { useDecidedLater } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';
 
@@ -10,8 +11,12 @@ const NO_SVG = (): string => '';
 
 /** The HTML of each variant and the rules of all of them, as the export has them. */
 export function TakeAway({ component }: { readonly component: Component }) {
-  const { document, derived } = useDecidedLater(['tokens'], ['styles', 'colors', 'rules']);
-  const { variants = [], classes } = component;
+  const { document, derived } = useDecidedLater(
+    ['tokens', 'components'],
+    ['styles', 'colors', 'rules'],
+  );
+  const { classes } = component;
+  const variants = variantsOf(component, ownVariantsOf(document.components));
   const nodes = variants.map((variant) => [variant.name, specimenOf(variant, derived)] as const);
   const own = new Set([
     ...classes.map(({ name }) => name),

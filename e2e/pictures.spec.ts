@@ -95,6 +95,24 @@ test('links of the navigation get links under them, and lose them as a whole', a
     .getByRole('button', { name: 'Double link Link' })
     .click();
   await expect(group.locator('.footer-link')).toHaveCount(2);
+  // They drop down below their link, opened by key and without script; closed, nobody comes across them.
+  const link = proof(page).locator('.site-nav .nav-group .nav-link');
+  const sign = group.locator('.nav-sign');
+  await expect(proof(page).getByRole('link', { name: 'Link' })).toHaveCount(0);
+  await sign.focus();
+  await page.keyboard.press('Enter');
+  const panel = group.locator('.nav-panel');
+  await expect(panel).toBeVisible();
+  await expect(proof(page).getByRole('link', { name: 'Link' })).toHaveCount(2);
+  const [above, below, row] = [
+    await link.boundingBox(),
+    await panel.boundingBox(),
+    await group.boundingBox(),
+  ];
+  expect((below?.y ?? 0) >= (above?.y ?? 0) + (above?.height ?? 0) - 1).toBe(true);
+  expect((below?.y ?? 0) - (row?.y ?? 0) - (row?.height ?? 0)).toBeLessThan(2);
+  await page.keyboard.press('Enter');
+  await expect(panel).toBeHidden();
   await page.getByRole('button', { name: 'No links under Fares' }).click();
   await expect(group).toHaveCount(0);
   await expect(proof(page).locator('.site-nav .nav-link')).toHaveCount(4);

@@ -25,6 +25,8 @@ export interface StructureClass {
   readonly own?: Declarations;
   /** What it says of what is inside it; `&` is the class. */
   readonly inside?: Readonly<Record<string, Declarations>>;
+  /** From what it begins when it appears. */
+  readonly starts?: Readonly<Record<string, Declarations>>;
   /** What it says of what is inside it where it is so wide itself; what it says else is for narrow ones. */
   readonly wide?: {
     readonly fromRem: number;

@@ -1,6 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
-import { CARD_CORNER, space, STACK } from './pieces.ts';
+import { CARD_CORNER, FADING, space, STACK } from './pieces.ts';
 
 /** What stands above the page until it is answered: a real `dialog`. */
 export const dialog = component({
@@ -13,8 +13,15 @@ export const dialog = component({
       name: 'dialog',
       says: 'a question above the page',
       markup: `<dialog class="dialog" id="sure"><h2 class="type-h4">Cancel the booking?</h2><p class="type-body">The place is given away.</p><form class="actions" method="dialog"><button class="danger-button">Cancel it</button> <button class="quiet-button">Keep it</button></form></dialog>`,
-      own: { 'box-sizing': 'border-box', 'max-inline-size': '32rem', 'border-style': 'solid' },
-      inside: { '&[open]': STACK },
+      own: {
+        'box-sizing': 'border-box',
+        'max-inline-size': '32rem',
+        'border-style': 'solid',
+        opacity: '0',
+        ...FADING,
+      },
+      inside: { '&[open]': { ...STACK, opacity: '1' } },
+      starts: { '&[open]': { opacity: '0' } },
     },
     {
       name: 'empty',
@@ -40,6 +47,7 @@ export const dialog = component({
       property: 'box-shadow',
       from: ['shadow.3', 'shadow.2', 'shadow.1'],
     },
+    { of: 'dialog', part: 'lasts', property: 'transition-duration', from: ['duration.1'] },
     { of: 'empty', part: 'edge', property: 'border-color', from: ['color.line'] },
     { of: 'empty', part: 'edge-width', property: 'border-width', from: ['edge.line'] },
     { of: 'empty', part: 'corner', ...CARD_CORNER },

@@ -1,6 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
-import { CARD_CORNER, LINE_WIDTH, space } from './pieces.ts';
+import { CARD_CORNER, FADING, LINE_WIDTH, space } from './pieces.ts';
 
 /** Small things that tell something of what they stand beside. */
 export const marker = component({
@@ -34,9 +34,10 @@ export const marker = component({
         'box-sizing': 'border-box',
         'max-inline-size': '20rem',
         'border-style': 'solid',
-        'transition-property': 'opacity, overlay, display',
-        'transition-behavior': 'allow-discrete',
+        ...FADING,
       },
+      inside: { '&[popover]': { opacity: '0' }, '&:popover-open': { opacity: '1' } },
+      starts: { '&:popover-open': { opacity: '0' } },
     },
   ],
   parts: [

@@ -1,6 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
-import { LINK, space, ROW } from './pieces.ts';
+import { FADING, LINK, space, ROW } from './pieces.ts';
 
 /** A line that stays clear of the words. */
 const CLEAR = { 'text-underline-offset': '0.3em' } as const;
@@ -16,7 +16,7 @@ export const navigation = component({
       name: 'site-nav',
       says: 'the links of the navigation in a row',
       markup: `<nav class="site-nav" aria-label="Site"><a class="nav-link" href="/times">Times</a></nav>`,
-      own: { ...ROW, margin: '0', padding: '0', 'list-style': 'none' },
+      own: { ...ROW, ...FADING, margin: '0', padding: '0', 'list-style': 'none' },
     },
     {
       name: 'nav-link',
@@ -117,6 +117,7 @@ export const navigation = component({
     },
   ],
   parts: [
+    { of: 'site-nav', part: 'lasts', property: 'transition-duration', from: ['duration.1'] },
     { of: 'nav-sign', part: 'ink', property: 'color', from: ['color.text'], isSign: true },
     {
       of: 'nav-sign',

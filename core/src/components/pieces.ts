@@ -20,6 +20,11 @@ export const CONTROL: Declarations = {
   appearance: 'none',
   'text-decoration-line': 'none',
 };
+/** What opens and closes above the page: it is gone for everybody, and still fades. Source: CSS Transitions 2. */
+export const FADING: Declarations = {
+  'transition-property': 'opacity, overlay, display',
+  'transition-behavior': 'allow-discrete',
+};
 /** Words in the middle of a control, a sign beside them. */
 export const MIDDLE: Declarations = {
   display: 'inline-flex',

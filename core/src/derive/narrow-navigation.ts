@@ -45,8 +45,24 @@ export function narrowNavigationRules(
         ['block-size', 'auto'],
         ['border-style', 'none'],
         ['padding', '1.5rem'],
+        ['opacity', '0'],
         ...(page === undefined ? [] : [['background-color', `var(--color-${page})`] as const]),
       ],
+    },
+    {
+      selector: '.site-nav:popover-open',
+      within: small,
+      declarations: [
+        ['display', 'grid'],
+        ['opacity', '1'],
+        ['justify-items', 'start'],
+        ['align-content', 'start'],
+      ],
+    },
+    {
+      selector: '.site-nav:popover-open',
+      within: '@starting-style',
+      declarations: [['opacity', '0']],
     },
     // The head stays one row: a long name breaks within itself.
     { selector: '.site-header', within: small, declarations: [['flex-wrap', 'nowrap']] },

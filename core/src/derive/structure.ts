@@ -12,10 +12,15 @@ const entries = (declarations: Declarations): Rule['declarations'] => Object.ent
 
 /** A rule for each class, and for what is inside it. */
 export const STRUCTURE_RULES: readonly Rule[] = STRUCTURE.flatMap(
-  ({ name, own, inside = {}, wide }): Rule[] => [
+  ({ name, own, inside = {}, starts = {}, wide }): Rule[] => [
     ...(own ? [{ selector: `.${name}`, declarations: entries(own) }] : []),
     ...Object.entries(inside).map(([selector, declarations]) => ({
       selector: selector.replaceAll('&', `.${name}`),
+      declarations: entries(declarations),
+    })),
+    ...Object.entries(starts).map(([selector, declarations]) => ({
+      selector: selector.replaceAll('&', `.${name}`),
+      within: '@starting-style',
       declarations: entries(declarations),
     })),
     ...Object.entries(wide?.inside ?? {}).map(([selector, declarations]) => ({

@@ -74,7 +74,7 @@ describe('what an element is made of', () => {
       for (const element of all) {
         // What a reader has typed no element of these has, and not every DOM knows to ask for it.
         const asked = rule.selector.replaceAll(':user-invalid', '[data-typed]');
-        if (/::(?!before|after)/.test(asked) || !element.matches(asked)) continue;
+        if (/::(?!before|after)|:popover-open/.test(asked) || !element.matches(asked)) continue;
         answered += 1;
         expect(declarationsOf<Element>(element, own, () => true).size).toBeGreaterThan(0);
       }

@@ -27,6 +27,7 @@ body { margin: 0; overflow: hidden; }
 .shelf-picture > .prices, .shelf-picture > .quotation, .shelf-picture > .form-row, .shelf-picture > .hero, .shelf-picture > .band, .shelf-picture > .table, .shelf-picture > .point, .shelf-picture > .add-one { zoom: 0.32; inline-size: 200px; max-inline-size: none; }
 .shelf-picture > .form-row .field { inline-size: 100%; }
 .shelf-picture > .figure { zoom: 0.36; }
+.shelf-picture > .hero { zoom: 0.22; inline-size: 300px; }
 .shelf-picture > .card, .shelf-picture > .alert, .shelf-picture > .notice, .shelf-picture > .dialog, .shelf-picture > .site-header, .shelf-picture > .site-footer { zoom: 0.28; inline-size: 210px; max-inline-size: none; }
 `;
 

@@ -65,17 +65,19 @@ const semantic = node(
   (_, now) => now,
 );
 
-/** Why those are what they are, asked for only when somebody looks. */
-const semanticTrails = node(
-  'components: trails',
-  SEMANTIC,
-  (...parts) =>
-    (id: string) =>
-      parts
-        .flatMap(({ made }) => made())
-        .find((token) => token.id === id)
-        ?.trail(),
-);
+/** The trails of some parts, made once when somebody looks; of two tokens of one id that of the first counts. */
+const trailsOf = (parts: readonly TokenPart[]): Derived['trailOf'] => {
+  let all: ReadonlyMap<string, () => Trail> | undefined;
+  return (id) => {
+    all ??= new Map(
+      parts.toReversed().flatMap(({ made }) => made().map((token) => [token.id, token.trail])),
+    );
+    return all.get(id)?.();
+  };
+};
+
+/** Why those are what they are. */
+const semanticTrails = node('components: trails', SEMANTIC, (...parts) => trailsOf(parts));
 
 const sources = node(
   'components: taken from',
@@ -253,16 +255,8 @@ const tokenById = node('tokens: all by their ids', INDEXES, (...indexes): Derive
   has: (id) => indexes.some((index) => index.has(id)),
 }));
 
-const trailOf = node('tokens: trails', [...OWN_PARTS, imported], (...parts): Derived['trailOf'] => {
-  let all: ReadonlyMap<string, () => Trail> | undefined;
-  return (id) => {
-    // The system’s own come last, so that they count where an imported one is hidden.
-    all ??= new Map(
-      parts.toReversed().flatMap(({ made }) => made().map((token) => [token.id, token.trail])),
-    );
-    return all.get(id)?.();
-  };
-});
+// The system’s own come first, so that they count where an imported one is hidden.
+const trailOf = node('tokens: trails', [...OWN_PARTS, imported], (...parts) => trailsOf(parts));
 
 /** What every system’s sheet begins with: the page itself, and no faked bold or italic, ever. */
 const ground = ruleNode(

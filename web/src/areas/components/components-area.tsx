@@ -1,8 +1,8 @@
 import type { Component } from '@garnish/core/components/component';
 import { classesIn } from '@garnish/core/proof/node';
 import { sitePage } from '@garnish/core/proof/site';
-import { inOrder } from '@garnish/core/system/document';
-import { useMemo, useState } from 'react';
+import { inOrder, type Mode } from '@garnish/core/system/document';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Note } from '../../findings/note.tsx';
 import { useModes, useProofTheme } from '../../system/proof-theme.ts';
@@ -52,45 +52,14 @@ function Uses({ component }: { readonly component: Component }) {
   );
 }
 
-/** One component: every state on a ground, what its parts take, and what the checks say. */
-function Opened({ component }: { readonly component: Component }) {
-  const shown = useProofTheme();
-  const modes = useModes();
-  const [own, setOwn] = useState<string>();
-  const theme = modes.find((mode) => mode === own) ?? shown;
-  const [ground, setGround] = useState<string>('page');
+/** What is decided of a component, and what is taken away of it. */
+function Below({ component, theme }: { readonly component: Component; readonly theme: Mode }) {
   const departures = useSystem(({ decided }) => decided.document.components.departures);
-  const findings = useSystem((state) => state.findings).filter(({ decision }) =>
-    isOfComponent(component, ofDecision(decision) ?? ''),
-  );
   const departing = Object.keys(departures).filter((name) =>
     isOfComponent(component, name.split('.')[0] ?? ''),
   );
   return (
     <>
-      <Section full title={component.name} aside={<Uses component={component} />}>
-        <div className="mb-2 flex items-start justify-between gap-x-6">
-          <Grounds value={ground} theme={theme} onChange={setGround} />
-          {modes.length > 1 && (
-            <Choice<string>
-              label="Theme of the specimens"
-              options={modes.map((mode) => ({ value: mode, name: mode }))}
-              value={theme}
-              onChange={setOwn}
-            />
-          )}
-        </div>
-        <StatesDrawn component={component} ground={ground} theme={theme} />
-        {findings.length > 0 && (
-          <ul className="mt-3 grid gap-y-2">
-            {findings.map((finding) => (
-              <li key={finding.id}>
-                <Note finding={finding} />
-              </li>
-            ))}
-          </ul>
-        )}
-      </Section>
       {component.id === 'navigation' && (
         <Section full title="On narrow screens">
           <NarrowNavigation />
@@ -117,6 +86,53 @@ function Opened({ component }: { readonly component: Component }) {
       <Section full title="To take away" aside="HTML and rules of the exported sheet">
         <TakeAway component={component} />
       </Section>
+    </>
+  );
+}
+
+/** One component: every state on a ground, what its parts take, and what the checks say. */
+function Opened({ component }: { readonly component: Component }) {
+  const shown = useProofTheme();
+  const modes = useModes();
+  const [own, setOwn] = useState<string>();
+  // What is looked at first is drawn first, unless somebody was led to what stands below it.
+  const [parameters] = useSearchParams();
+  const [isWhole, setWhole] = useState(parameters.has('at'));
+  useEffect(() => {
+    const frame = requestAnimationFrame(() => startTransition(() => setWhole(true)));
+    return () => cancelAnimationFrame(frame);
+  }, []);
+  const theme = modes.find((mode) => mode === own) ?? shown;
+  const [ground, setGround] = useState<string>('page');
+  const findings = useSystem((state) => state.findings).filter(({ decision }) =>
+    isOfComponent(component, ofDecision(decision) ?? ''),
+  );
+  return (
+    <>
+      <Section full title={component.name} aside={<Uses component={component} />}>
+        <div className="mb-2 flex items-start justify-between gap-x-6">
+          <Grounds value={ground} theme={theme} onChange={setGround} />
+          {modes.length > 1 && (
+            <Choice<string>
+              label="Theme of the specimens"
+              options={modes.map((mode) => ({ value: mode, name: mode }))}
+              value={theme}
+              onChange={setOwn}
+            />
+          )}
+        </div>
+        <StatesDrawn component={component} ground={ground} theme={theme} />
+        {findings.length > 0 && (
+          <ul className="mt-3 grid gap-y-2">
+            {findings.map((finding) => (
+              <li key={finding.id}>
+                <Note finding={finding} />
+              </li>
+            ))}
+          </ul>
+        )}
+      </Section>
+      {isWhole && <Below component={component} theme={theme} />}
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { COMPONENTS } from '@garnish/core/components/components';
 import { DRAWN, drawnAttributes } from '@garnish/core/components/states';
-import { ownVariantsOf } from '@garnish/core/derive/components';
+import { ownVariantsOf } from '@garnish/core/derive/own-variants';
 import { variantsOf } from '@garnish/core/proof/specimens';
 import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import {
@@ -225,7 +225,7 @@ test('each part has its role, name and states in the accessibility tree', async 
     1,
   );
   await expect((await of('button', 'Button')).getByRole('button', { disabled: true })).toHaveCount(
-    7,
+    10,
   );
   await expect(
     (await of('field', 'Field')).getByRole('textbox', { disabled: true }).first(),
@@ -409,4 +409,68 @@ test('a variant of one’s own follows the button but for its color, in the shee
   await expect(drawn.locator('.by-phone')).toHaveCount(0);
   await page.keyboard.press('Control+z');
   await expect(drawn.locator('.by-phone').first()).toBeVisible();
+});
+
+test('where a component stands is counted, and leads there', async ({ page, request }) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components?part=table');
+  const uses = page.getByRole('button', { name: /^Timetable \d+$/ });
+  const count = Number(/\d+$/.exec((await uses.textContent()) ?? '')?.[0]);
+  await uses.click();
+  await expect(page.getByRole('combobox', { name: 'Page of the proof' })).toHaveValue('timetable');
+  await expect(proof(page).locator('table.table')).toHaveCount(count);
+  // What is on no page is said to be.
+  await goOn(page, id, 'components?part=dialog');
+  await expect(page.getByText('on no page; on the sheet of parts')).toBeVisible();
+});
+
+test('words stand in the middle of their control, from left to right and from right to left', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await servePlain(page, id, new Map());
+  await page.goto('/plain/components.html');
+  for (const direction of ['ltr', 'rtl']) {
+    const uneven = await page.evaluate((dir) => {
+      document.documentElement.dir = dir;
+      const found: string[] = [];
+      const middles =
+        '.button, .quiet-button, .danger-button, .plain-button, .nav-link, .tab, .tag, .marker';
+      for (const control of document.querySelectorAll<HTMLElement>(middles)) {
+        // A sign beside the words takes room of its own.
+        if (control.matches('[aria-busy="true"], .outward-link')) continue;
+        const words = document.createRange();
+        words.selectNodeContents(control);
+        const [one, other] = [control.getBoundingClientRect(), words.getBoundingClientRect()];
+        const off = other.left - one.left - (one.right - other.right);
+        if (one.width > 0 && Math.abs(off) > 1)
+          found.push(`${control.className} ${off.toFixed(2)}`);
+      }
+      return found;
+    }, direction);
+    expect(uneven).toEqual([]);
+  }
+});
+
+test('the strip shows the main button in its states, as it is decided', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'components?part=button');
+  const picture = page
+    .getByRole('navigation', { name: 'Areas' })
+    .getByRole('link', { name: /Components/ });
+  const drawn = (): Promise<readonly string[]> =>
+    picture
+      .locator('[style]')
+      .evaluateAll((all) => all.map((one) => one.getAttribute('style') ?? ''));
+  const before = await drawn();
+  expect(before).toHaveLength(3);
+  await page.getByRole('button', { name: 'button.background takes', exact: true }).click();
+  await page.getByRole('option', { name: 'support', exact: true }).click();
+  await expect.poll(drawn).not.toEqual(before);
+  await page.keyboard.press('Control+z');
+  await expect.poll(drawn).toEqual(before);
 });

@@ -28,6 +28,7 @@ import {
   longWordsCheck,
   smallSizesCheck,
 } from './setting.ts';
+import { lostDeparturesCheck } from './lost-departures.ts';
 import { namesCheck } from './names.ts';
 import { patternsCheck } from './patterns.ts';
 import { sameVariantsCheck } from './same-variants.ts';
@@ -45,6 +46,7 @@ export const CHECKS: readonly Check[] = [
   componentStatesCheck,
   sameVariantsCheck,
   componentWeightCheck,
+  lostDeparturesCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,

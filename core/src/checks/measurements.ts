@@ -4,7 +4,7 @@ import type { Finding } from './finding.ts';
 import { measuredColors } from './measured-colors.ts';
 import { measuredUses } from './measured-uses.ts';
 import type { Measurement } from './measurement.ts';
-import { measuredFits, measuredLayout } from './page/page-checks.ts';
+import { measuredFits, measuredLayout } from './page/measured-layout.ts';
 
 /** All that is measured in the browser, by what it is called; a new kind is a file and a line here. */
 export const MEASUREMENTS = {

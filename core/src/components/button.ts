@@ -142,6 +142,35 @@ const specimen =
       element('span', { class: 'type-label' }, 'Send'),
     );
 
+/** An arrow, drawn in the color of the words. */
+const ARROW = element(
+  'svg',
+  { class: 'icon', viewBox: '0 0 24 24', 'aria-hidden': 'true' },
+  element('path', {
+    d: 'M4 12H20M13 5L20 12L13 19',
+    fill: 'none',
+    stroke: 'currentcolor',
+  }),
+);
+
+/** The same with a sign before its words, after them, or alone, where it has a name all the same. */
+const signed =
+  (where: 'before' | 'after' | 'alone') =>
+  (state: Attributes): ProofElement => {
+    const words = element('span', { class: 'type-label' }, 'Send');
+    if (where === 'alone')
+      return element(
+        'button',
+        { class: 'button sign-button', type: 'button', 'aria-label': 'Send', ...state },
+        ARROW,
+      );
+    return element(
+      'button',
+      { class: `button on-action sign-${where}`, type: 'button', ...state },
+      ...(where === 'before' ? [ARROW, words] : [words, ARROW]),
+    );
+  };
+
 /** A button: what one does something with. */
 export const button = component({
   id: 'button',
@@ -208,6 +237,25 @@ export const button = component({
         'text-decoration-line': 'underline',
         'text-underline-offset': '0.2em',
       },
+    },
+    {
+      name: 'sign-before',
+      says: 'a button with a sign before its words',
+      markup: `<button class="button sign-before" type="button"><svg class="icon" aria-hidden="true">…</svg>Book</button>`,
+      inside: { '& > .icon': { 'margin-inline-end': '0.5em' } },
+    },
+    {
+      name: 'sign-after',
+      says: 'a button with a sign after its words',
+      markup: `<button class="button sign-after" type="button">Book<svg class="icon" aria-hidden="true">…</svg></button>`,
+      inside: { '& > .icon': { 'margin-inline-start': '0.5em' } },
+    },
+    {
+      name: 'sign-button',
+      says: 'a button with a sign alone, as wide as high, named for who does not see it',
+      markup: `<button class="button sign-button" type="button" aria-label="Book"><svg class="icon" aria-hidden="true">…</svg></button>`,
+      own: { 'aspect-ratio': '1' },
+      inside: { '&[class]': { 'padding-inline': '0' } },
     },
     {
       name: 'small-control',
@@ -394,6 +442,13 @@ export const button = component({
       states: SHOWN,
       specimen: specimen('plain-button'),
     },
+    ...(['before', 'after', 'alone'] as const).map((where) => ({
+      id: `sign-${where}`,
+      of: 'button',
+      name: `sign ${where}`,
+      states: SHOWN,
+      specimen: signed(where),
+    })),
     {
       id: 'small',
       of: 'button',

@@ -67,10 +67,9 @@ describe('the list of components', () => {
         const used = [...classesIn(variant.specimen({}))];
         const known = COMPONENTS.flatMap((other) => other.classes.map(({ name }) => name));
         for (const name of used)
-          expect([name, known.includes(name) || /^(type|on|fill|wash)-/.test(name)]).toEqual([
-            name,
-            true,
-          ]);
+          expect([name, known.includes(name) || /^(type|on|fill|wash)-|^icon$/.test(name)]).toEqual(
+            [name, true],
+          );
       }
     },
   );
@@ -260,4 +259,58 @@ test.each(MANNERS)(
 
 test('what is said without a token says a state that there is', () => {
   for (const { state } of FIXED) if (state !== undefined) expect(stateOf(state).id).toBe(state);
+});
+
+describe('what is shown on pointing alone', () => {
+  /** What hides or reveals. */
+  const REVEALING = [
+    'display',
+    'visibility',
+    'opacity',
+    'content',
+    'clip-path',
+    'content-visibility',
+  ];
+
+  test.each(MANNERS)(
+    '%s, told by %s: is nothing but a color, a line or a level',
+    (surface, states) => {
+      const pointed = rulesOf(sampleDocument(mannerly(surface, states))).filter(
+        ({ within }) => within === POINTING,
+      );
+      expect(pointed.length).toBeGreaterThan(10);
+      for (const { selector, declarations } of pointed)
+        for (const [property] of declarations)
+          expect([selector, property, REVEALING.includes(property)]).toEqual([
+            selector,
+            property,
+            false,
+          ]);
+    },
+  );
+
+  test('is for those who can point: a field of plain words has its whole edge by touch', () => {
+    const rules = rulesOf(sampleDocument()).filter(({ selector }) =>
+      /^\.word-field(?!:)/.test(selector),
+    );
+    for (const { within, declarations } of rules)
+      if (declarations.some(([property]) => property.startsWith('border')))
+        expect(within).toBe(POINTING);
+  });
+});
+
+test('levels are told by shadows of the hue of their ground, never by gray on a tint', () => {
+  const { tokens, colors } = derive(sampleDocument());
+  const lch = converter('oklch');
+  for (const mode of MODES) {
+    const ground = lch(colors.get('surface')?.colors[mode] ?? '');
+    // On a tinted ground alone; a gray one may have a gray shadow.
+    if ((ground?.c ?? 0) < 0.004) continue;
+    for (const { id, path, values } of tokens.filter(({ path: [kind] }) => kind === 'shadow')) {
+      if (path[1] !== colors.get('surface')?.slug) continue;
+      const [hex] = /#[0-9a-f]{6}/.exec(values[mode].css ?? '') ?? [];
+      if (hex === undefined || hex === '#000000') continue;
+      expect([id, (lch(hex)?.c ?? 0) > 0]).toEqual([id, true]);
+    }
+  }
 });

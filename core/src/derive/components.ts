@@ -3,8 +3,7 @@ import { COMPONENTS } from '../components/components.ts';
 import { STATES, type State } from '../components/states.ts';
 import { once } from '../once.ts';
 import type { Manner } from '../system/component-schema.ts';
-import { inOrder, type StyleDocument } from '../system/document.ts';
-import { slugsOf } from '../tokens/slugs-of.ts';
+import type { StyleDocument } from '../system/document.ts';
 import { propertyOfPath, type MadeToken, type Token, type Trail } from '../tokens/token.ts';
 import type { DerivedColorRole, Rule } from './derived.ts';
 
@@ -26,7 +25,7 @@ const SELECTORS: ReadonlyMap<string, string> = new Map(
 export const FIXED: readonly Fixed[] = COMPONENTS.flatMap(({ fixed = [] }) => fixed);
 
 /** The state of each rule of a component, in the order of the rules: at rest first. */
-const IN_ORDER: readonly (State | undefined)[] = [undefined, ...STATES];
+export const IN_ORDER: readonly (State | undefined)[] = [undefined, ...STATES];
 
 /** What a component says in a state, whatever the manner. */
 interface Saying {
@@ -85,7 +84,7 @@ export function withPlaces(tokens: readonly Token[]): ReadonlyMap<string, Token>
 }
 
 /** What the parts of components are taken from. */
-interface Sources {
+export interface Sources {
   readonly semantic: Semantic;
   readonly roles: Roles;
   readonly hasLogo: boolean;
@@ -93,7 +92,10 @@ interface Sources {
 }
 
 /** Whether a token can be had: a color only of a role that there is. `duration.1` is the first of its kind. */
-function tokenFor(id: string, { semantic, roles }: Sources): Token | undefined {
+export function tokenFor(
+  id: string,
+  { semantic, roles }: Pick<Sources, 'semantic' | 'roles'>,
+): Token | undefined {
   const isThere = !id.startsWith('color.') || roles.has(id.slice('color.'.length));
   return isThere ? semantic.get(roleToken(id, roles)) : undefined;
 }
@@ -130,6 +132,19 @@ export function deriveSources(given: Sources): ReadonlyMap<string, Token> {
   return sources;
 }
 
+/** A part that takes something else than it usually does, and where that is decided. */
+export interface Departure {
+  /** The part, by its name: `button.ink`. */
+  readonly part: string;
+  /** What it is called: the token that says it. */
+  readonly name: string;
+  readonly to: string;
+  readonly path: string;
+  /** The variant of one’s own that takes it, by id; the component itself where absent. */
+  readonly variant?: string;
+}
+
+const NO_DEPARTURES: ReadonlyMap<string, Departure> = new Map();
 const NO_TRAIL: Trail = { decisions: [], steps: [] };
 
 /** The values that are taken from a token; the same for whatever takes it. */
@@ -144,13 +159,12 @@ const PATHS: ReadonlyMap<string, readonly string[]> = new Map(
 
 /**
  * A token for each part of a component that has a source; its trail is that of the token it is taken from, behind the
- * decision to depart to it where there is one.
+ * decision to depart to it where there is one, by the name of the token.
  */
 export const deriveComponentTokens = (
   sources: ReadonlyMap<string, Token>,
   trailOf: (id: string) => Trail | undefined,
-  departures: StyleDocument['components']['departures'] = {},
-  placeOf: (name: string) => string = (name) => `/components/departures/${name}`,
+  departures: ReadonlyMap<string, Departure> = NO_DEPARTURES,
 ): MadeToken[] =>
   [...sources].map(([name, source]): MadeToken => ({
     id: name,
@@ -160,18 +174,23 @@ export const deriveComponentTokens = (
     values: takenFrom(source),
     trail: () => {
       const { decisions, steps } = trailOf(source.id) ?? NO_TRAIL;
-      const departure = Object.hasOwn(departures, name) ? departures[name] : undefined;
-      if (departure === undefined) return { decisions, steps };
-      const own = { path: placeOf(name), label: name, value: departure };
+      const departure = departures.get(name);
+      if (!departure) return { decisions, steps };
+      const own = { path: departure.path, label: name, value: departure.to };
       return { decisions: [own, ...decisions], steps: ['departs from the manner', ...steps] };
     },
   }));
 
 /** Words within a component that have a class of their own. */
-const WORDS = ' > [class]';
+export const WORDS = ' > [class]';
 
 /** The selector of a component in a state, or of something in it; of a variant of one’s own by its class. */
-const selectorIn = (of: string, state: State | undefined, inside: string, own = ''): string =>
+export const selectorIn = (
+  of: string,
+  state: State | undefined,
+  inside: string,
+  own = '',
+): string =>
   (SELECTORS.get(of) ?? `.${of}&`)
     .split(', ')
     .flatMap((one) =>
@@ -182,7 +201,7 @@ const selectorIn = (of: string, state: State | undefined, inside: string, own = 
     .join(', ');
 
 /** What a part declares, with the token of its own or of a variant of one’s own. */
-const said = ({ of, part, property, write = (value) => value }: Part, name = of) =>
+export const said = ({ of, part, property, write = (value) => value }: Part, name = of) =>
   [[property, write(`var(${propertyOfPath([name, part])})`)]] as const;
 
 /**
@@ -225,86 +244,3 @@ export function deriveComponentRules(names: readonly string[], manner: Manner): 
     ];
   });
 }
-
-/** A variant of one’s own with the class that stands beside that of what it is a copy of. */
-export interface OwnVariant {
-  readonly id: string;
-  readonly name: string;
-  readonly slug: string;
-  readonly of: string;
-  readonly takes: Readonly<Record<string, string>>;
-}
-
-const TAKEN: ReadonlySet<string> = new Set([
-  ...PARTS.map(({ of }) => of),
-  ...COMPONENTS.flatMap(({ classes }) => classes.map(({ name }) => name)),
-]);
-
-const NO_VARIANTS: readonly OwnVariant[] = [];
-
-/** The variants of one’s own in their order; a class that components have already is told apart. */
-export function ownVariantsOf({
-  variants,
-}: Pick<StyleDocument['components'], 'variants'>): readonly OwnVariant[] {
-  if (!variants) return NO_VARIANTS;
-  const slugOf = slugsOf(variants);
-  return inOrder(variants).map(([id, own]) => {
-    const slug = slugOf.get(id) ?? id;
-    return { id, ...own, slug: TAKEN.has(slug) ? `${slug}-own` : slug };
-  });
-}
-
-/** The tokens that the parts of variants of one’s own are taken from, by their names: those that they take alone. */
-export function deriveOwnSources(
-  variants: readonly OwnVariant[],
-  usual: ReadonlyMap<string, Token>,
-  given: Omit<Sources, 'hasLogo'>,
-): ReadonlyMap<string, Token> {
-  const found = new Map<string, Token>();
-  for (const { of, slug, takes } of variants)
-    for (const part of partsOf(of)) {
-      const wanted = Object.hasOwn(takes, part.part) ? takes[part.part] : undefined;
-      if (wanted === undefined || !isOf(part, given.components.manner)) continue;
-      const own = tokenFor(wanted, { ...given, hasLogo: false });
-      if (own && own.type === usual.get(nameOf(part))?.type) found.set(`${slug}.${part.part}`, own);
-    }
-  return found;
-}
-
-/**
- * The rules of variants of one’s own, behind those of what they are copies of: of each property that one takes
- * otherwise, what it is in every state, so that no state of the original wins over it.
- */
-export const deriveOwnRules = (
-  variants: readonly OwnVariant[],
-  names: readonly string[],
-  usual: readonly string[],
-  manner: Manner,
-): Rule[] => {
-  const [own, there] = [new Set(names), new Set(usual)];
-  return variants.flatMap(({ of, slug }) => {
-    const isOwn = ({ part }: Part): boolean => own.has(`${slug}.${part}`);
-    const parts = partsOf(of).filter((part) => isOf(part, manner) && there.has(nameOf(part)));
-    const changed = new Set(parts.filter(isOwn).map(({ property }) => property));
-    return IN_ORDER.flatMap((state): Rule[] => {
-      const takes = parts.filter((part) => part.state === state?.id && changed.has(part.property));
-      const rule = (inside: string, those: readonly Part[]): Rule[] =>
-        those.length === 0
-          ? []
-          : [
-              {
-                selector: selectorIn(of, state, inside, `.${slug}`),
-                declarations: those.flatMap((part) => said(part, isOwn(part) ? slug : of)),
-                ...(state?.within !== undefined && { within: state.within }),
-              },
-            ];
-      return [
-        ...rule('', takes),
-        ...rule(
-          WORDS,
-          takes.filter(({ inWords }) => inWords),
-        ),
-      ];
-    });
-  });
-};

@@ -21,10 +21,7 @@ import {
 import {
   deriveComponentRules,
   deriveComponentTokens,
-  deriveOwnRules,
-  deriveOwnSources,
   deriveSources,
-  ownVariantsOf,
   withPlaces,
 } from './components.ts';
 import { deriveCustomTokens } from './custom.ts';
@@ -46,6 +43,7 @@ import {
   spaceTokens,
   steps,
 } from './space/nodes.ts';
+import { departuresOf, deriveOwnRules, deriveOwnSources, ownVariantsOf } from './own-variants.ts';
 import { narrowNavigationRules } from './narrow-navigation.ts';
 import { BASE_RULES, STRUCTURE_RULES } from './structure.ts';
 import { baseline, faces, narrow, styles, typeRules, typeTokens } from './type/nodes.ts';
@@ -91,9 +89,15 @@ const sources = node(
   (before, now) => keptMap(before, now, Object.is),
 );
 
+const departures = node(
+  'components: departures',
+  [({ components }: StyleDocument) => components],
+  (components) => new Map(departuresOf(components).map((own) => [own.name, own])),
+);
+
 const componentTokens = tokenNode(
   'components: tokens',
-  [sources, semanticTrails, ({ components }: StyleDocument) => components.departures],
+  [sources, semanticTrails, departures],
   deriveComponentTokens,
 );
 
@@ -116,23 +120,8 @@ const ownSources = node(
 
 const ownVariantTokens = tokenNode(
   'components: tokens of own variants',
-  [ownSources, semanticTrails, ownVariants],
-  (taken, trailOf, variants) => {
-    const places = new Map(
-      variants.flatMap(({ id, slug, takes }) =>
-        Object.entries(takes).map(([part, value]) => [
-          `${slug}.${part}`,
-          { path: `/components/variants/items/${id}/takes/${part}`, value },
-        ]),
-      ),
-    );
-    return deriveComponentTokens(
-      taken,
-      trailOf,
-      Object.fromEntries([...places].map(([name, { value }]) => [name, value])),
-      (name) => places.get(name)?.path ?? '/components/variants',
-    );
-  },
+  [ownSources, semanticTrails, departures],
+  deriveComponentTokens,
 );
 
 const ownVariantRules = ruleNode(

@@ -10,7 +10,7 @@ import { variantsOf } from '../proof/specimens.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { patched, type Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
-import { ownVariantsOf } from './components.ts';
+import { ownVariantsOf } from './own-variants.ts';
 import { derive } from './derive.ts';
 
 type Variants = NonNullable<StyleDocument['components']['variants']>;

@@ -1,4 +1,4 @@
-import { ownVariantsOf } from '../derive/components.ts';
+import { ownVariantsOf } from '../derive/own-variants.ts';
 import type { Derived } from '../derive/derived.ts';
 import { STRUCTURE } from '../derive/structure.ts';
 import type { StyleDocument } from '../system/document.ts';

@@ -1,7 +1,7 @@
 import { COMPONENTS } from '../components/components.ts';
 import { GROUPS, type Component, type Variant } from '../components/component.ts';
 import { stateOf, type StateId } from '../components/states.ts';
-import { ownVariantsOf } from '../derive/components.ts';
+import { ownVariantsOf } from '../derive/own-variants.ts';
 import type { Derived } from '../derive/derived.ts';
 import { drawnRules } from '../proof/drawn-states.ts';
 import { element, writeHtml, type ProofElement, type ProofNode } from '../proof/node.ts';

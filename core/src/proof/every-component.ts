@@ -1,5 +1,5 @@
 import { COMPONENTS } from '../components/components.ts';
-import type { OwnVariant } from '../derive/components.ts';
+import type { OwnVariant } from '../derive/own-variants.ts';
 import type { Derived } from '../derive/derived.ts';
 import { element, type ProofElement } from './node.ts';
 import { specimenOf, variantsOf } from './specimens.ts';

@@ -1,6 +1,6 @@
 import type { Attributes, Component, Variant } from '../components/component.ts';
 import { drawnAttributes, type StateId } from '../components/states.ts';
-import type { OwnVariant } from '../derive/components.ts';
+import type { OwnVariant } from '../derive/own-variants.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { ProofElement, ProofNode } from './node.ts';
 

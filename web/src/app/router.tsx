@@ -1,12 +1,12 @@
 import { Suspense } from 'react';
 import { createBrowserRouter, Navigate, useParams, useRouteError } from 'react-router';
 import { AREA_PAGES, FIRST_AREA } from '../areas/areas.ts';
-import { SystemsPage } from '../list/systems-page.tsx';
 import { OpenSystem } from '../system/open-system.tsx';
 import { Message } from '../ui/message.tsx';
 import { lazyPart } from '../ui/patient.ts';
 import { Shell } from './shell.tsx';
 
+const SystemsPage = lazyPart(() => import('../list/systems-page.tsx'));
 const StoragePage = lazyPart(() => import('../list/storage-page.tsx'));
 
 function SystemRoute() {
@@ -28,7 +28,14 @@ export const router = createBrowserRouter([
   {
     errorElement: <Failure />,
     children: [
-      { path: '/', element: <SystemsPage /> },
+      {
+        path: '/',
+        element: (
+          <Suspense>
+            <SystemsPage />
+          </Suspense>
+        ),
+      },
       {
         path: '/storage',
         element: (

@@ -152,7 +152,7 @@ function Row({ system, onRename, onDuplicate, onDelete }: RowProps) {
 }
 
 /** All systems, each with a small live picture of what it is. */
-export function SystemsPage() {
+export default function SystemsPage() {
   const [sought, setSought] = useState('');
   const [order, setOrder] = useState<Order>('changed');
   const [limit, setLimit] = useState(PAGE);

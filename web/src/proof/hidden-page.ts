@@ -1,6 +1,6 @@
 import { ARRANGEMENT } from '@garnish/core/proof/arrangement';
 import { sitePage } from '@garnish/core/proof/site';
-import { ownVariantsOf } from '@garnish/core/derive/components';
+import { ownVariantsOf } from '@garnish/core/derive/own-variants';
 import { everyComponent } from '@garnish/core/proof/every-component';
 import { writeHtml, type ProofNode } from '@garnish/core/proof/node';
 import type { View } from '../system/views.ts';

@@ -1,7 +1,6 @@
 import type { Derived } from '../../derive/derived.ts';
 import type { StyleDocument } from '../../system/document.ts';
 import type { Finding } from '../finding.ts';
-import type { Measurement } from '../measurement.ts';
 import { edgesCheck } from './edges.ts';
 import { fitsCheck } from './fits.ts';
 import { headerRowsCheck } from './header-rows.ts';
@@ -13,12 +12,6 @@ import { roomCheck } from './room.ts';
 import { middleCheck, navigationCheck } from './rows.ts';
 import { siblingsCheck } from './siblings.ts';
 import { targetsCheck } from './targets.ts';
-
-/** What is measured of the layout follows from all that is decided. */
-export const measuredLayout: Measurement = { reads: (document) => [document], outlives: true };
-
-/** What holds under stress follows from the same; it is measured later than all else. */
-export const measuredFits: Measurement = measuredLayout;
 
 /** All checks of a page as it is laid out; a new one is a file and a line here. */
 export const PAGE_CHECKS: readonly PageCheck[] = [

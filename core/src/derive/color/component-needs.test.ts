@@ -69,9 +69,11 @@ test('a variant of one’s own needs what it takes, under its name', () => {
   expect(found.map(({ id }) => id)).toContain('support-ink:action');
   expect(found[0]?.departs).toEqual([
     {
+      part: 'button.ink',
       name: 'booking.ink',
       path: '/components/variants/items/one/takes/ink',
       to: 'color.support-ink',
+      variant: 'one',
     },
   ]);
 });

@@ -2,7 +2,8 @@ import { COMPONENTS } from '../../components/components.ts';
 import type { Part } from '../../components/component.ts';
 import { STATES, stateOf, statesIn, type StateId } from '../../components/states.ts';
 import type { StyleDocument } from '../../system/document.ts';
-import { isOf, nameOf, ownVariantsOf, partsOf } from '../components.ts';
+import { isOf, nameOf, partsOf, type Departure } from '../components.ts';
+import { departuresOf, ownVariantsOf } from '../own-variants.ts';
 import type { NeedPlan } from '../derived.ts';
 
 /** What a component without a ground of its own may stand on: surfaces; on vivid colors it takes the color of words. */
@@ -21,48 +22,31 @@ interface Given {
   readonly neededBy: (text: string) => number | undefined;
 }
 
-/** What parts take otherwise, by their names, with where that is decided; of one component alone, or of all. */
+/** What parts take otherwise, by their names; of one component alone, under a name of its own, or of all. */
 interface Taking {
   readonly of?: string;
   readonly name?: string;
   readonly takes: ReadonlyMap<string, Departure>;
 }
 
-interface Departure {
-  readonly to: string;
-  readonly name: string;
-  readonly path: string;
-}
-
-const departing = ({ departures }: Given['components']): Taking => ({
-  takes: new Map(
-    Object.entries(departures).map(([name, to]) => [
-      name,
-      { to, name, path: `/components/departures/${name}` },
-    ]),
-  ),
-});
-
-/** Each variant of one’s own as what it follows, with what it takes otherwise. */
-const variantsTaking = (components: Given['components']): readonly Taking[] =>
-  ownVariantsOf(components).map(({ id, name, of, slug, takes }) => ({
-    of,
-    name,
-    takes: new Map([
-      ...departing(components).takes,
-      ...Object.entries(takes).map(
-        ([part, to]) =>
-          [
-            `${of}.${part}`,
-            {
-              to,
-              name: `${slug}.${part}`,
-              path: `/components/variants/items/${id}/takes/${part}`,
-            },
-          ] as const,
+/** What departs from the manner, and each variant of one’s own as what it follows, with what it takes otherwise. */
+function takingsOf(components: Given['components']): readonly Taking[] {
+  const all = departuresOf(components);
+  const byPart = (...variants: readonly (string | undefined)[]) =>
+    new Map(
+      variants.flatMap((one) =>
+        all.filter(({ variant }) => variant === one).map((own) => [own.part, own] as const),
       ),
-    ]),
-  }));
+    );
+  return [
+    { takes: byPart(undefined) },
+    ...ownVariantsOf(components).map(({ id, name, of }) => ({
+      of,
+      name,
+      takes: byPart(undefined, id),
+    })),
+  ];
+}
 
 /** The color role that a part takes: the one it departs to, or the first of its usual ones that there is. */
 function roleOf(
@@ -128,7 +112,7 @@ export function componentNeeds(given: Given): readonly NeedPlan[] {
     });
   };
   const { manner } = given.components;
-  for (const taking of [departing(given.components), ...variantsTaking(given.components)])
+  for (const taking of takingsOf(given.components))
     for (const { of, name, text } of KNOWN) {
       if (taking.of !== undefined && taking.of !== of) continue;
       const own = partsOf(of).filter((part) => isOf(part, manner));
@@ -144,7 +128,8 @@ export function componentNeeds(given: Given): readonly NeedPlan[] {
         const by = (what: string, ...properties: readonly string[]) => {
           const departs = properties.flatMap((property) => {
             const part = parts.get(property);
-            return (part && taking.takes.get(nameOf(part))) ?? [];
+            const departure = part && taking.takes.get(nameOf(part));
+            return departure ?? [];
           });
           return { what, of, ...(departs.length > 0 && { departs }) };
         };

@@ -1,7 +1,7 @@
 import { COMPONENTS } from '../../components/components.ts';
 import { stateOf } from '../../components/states.ts';
 import { drawnRules } from '../drawn-states.ts';
-import { ownVariantsOf } from '../../derive/components.ts';
+import { ownVariantsOf } from '../../derive/own-variants.ts';
 import { specimenOf, variantsOf } from '../specimens.ts';
 import { caption, named, part, type Chapter } from './chapter.ts';
 

@@ -1,7 +1,8 @@
 import type { Component, Part } from '@garnish/core/components/component';
 import { stateOf } from '@garnish/core/components/states';
 import { classesIn } from '@garnish/core/proof/node';
-import { isOf, nameOf, type OwnVariant } from '@garnish/core/derive/components';
+import { isOf, nameOf } from '@garnish/core/derive/components';
+import type { OwnVariant } from '@garnish/core/derive/own-variants';
 import { Link } from 'react-router';
 import { inOrder, type Mode } from '@garnish/core/system/document';
 import { SpacePartRow } from '../../proof/space-part-row.tsx';

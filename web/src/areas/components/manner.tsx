@@ -97,7 +97,7 @@ export function Manner() {
         </Row>
       ))}
       <Row says="around words">
-        <div className="grid grid-cols-3 gap-x-4">
+        <div className="grid grid-cols-3 gap-x-4 @max-[26rem]:grid-cols-1">
           <Length role="control" side="value" label="at the sides" />
           <Length role="control" side="block" label="above, below" />
           <Length role="target" side="value" label="high at least" />

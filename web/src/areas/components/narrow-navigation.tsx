@@ -55,7 +55,7 @@ export function NarrowNavigation() {
               }}
             />
           </div>
-          <div className="grid grid-cols-3 gap-x-6">
+          <div className="grid grid-cols-3 gap-x-6 @max-[26rem]:grid-cols-1">
             <DecidedNumber
               label="below"
               path={`${AT}/below`}

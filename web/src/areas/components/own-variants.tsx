@@ -1,11 +1,6 @@
 import type { Component } from '@garnish/core/components/component';
-import {
-  isOf,
-  nameOf,
-  ownVariantsOf,
-  partsOf,
-  type OwnVariant,
-} from '@garnish/core/derive/components';
+import { isOf, nameOf, partsOf } from '@garnish/core/derive/components';
+import { ownVariantsOf, type OwnVariant } from '@garnish/core/derive/own-variants';
 import { adding, removing } from '@garnish/core/system/collection';
 import type { Mode } from '@garnish/core/system/document';
 import { X } from 'lucide-react';

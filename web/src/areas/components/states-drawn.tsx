@@ -1,6 +1,6 @@
 import type { Component } from '@garnish/core/components/component';
 import { stateOf } from '@garnish/core/components/states';
-import { ownVariantsOf } from '@garnish/core/derive/components';
+import { ownVariantsOf } from '@garnish/core/derive/own-variants';
 import { differenceOf } from '@garnish/core/derive/component-states';
 import { element, type ProofNode } from '@garnish/core/proof/node';
 import { builder } from '@garnish/core/proof/build';

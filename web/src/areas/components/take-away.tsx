@@ -1,7 +1,7 @@
 import type { Component } from '@garnish/core/components/component';
 import { rulesCss } from '@garnish/core/formats/sheet';
 import { classesIn, writeHtml } from '@garnish/core/proof/node';
-import { ownVariantsOf } from '@garnish/core/derive/components';
+import { ownVariantsOf } from '@garnish/core/derive/own-variants';
 import { specimenOf, variantsOf } from '@garnish/core/proof/specimens';
 import { useDecidedLater } from '../../system/system-context.ts';
 import { Copy } from '../../ui/copy.tsx';

@@ -1,6 +1,6 @@
 import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { Note } from '../../findings/note.tsx';
-import { useLastMeasured } from '../../proof/use-layout-findings.ts';
+import { useLastMeasured } from '../../proof/last-measured.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';

@@ -229,9 +229,12 @@ describe('what is taken away', () => {
     });
     expect(rules.length).toBeGreaterThan(20);
     expect(rules).toContain('.button');
+    expect(rules.filter((one) => one.includes('.nav-link'))).toEqual([]);
     expect(rules.some((one) => one.includes('.button:hover'))).toBe(true);
     expect(
-      rules.filter((one) => !one.includes('button') && !/\.(actions|small|large)/.test(one)),
+      rules.filter(
+        (one) => !one.includes('button') && !/\.(actions|small|large|sign|icon)/.test(one),
+      ),
     ).toEqual([]);
   });
 });

@@ -9,6 +9,9 @@ import { Copy } from '../../ui/copy.tsx';
 /** No specimen has a drawing of its own. */
 const NO_SVG = (): string => '';
 
+/** What a component stands on, and the text that it is set in: neither is its own. */
+const GROUND = /^(?:type|on|over)-/;
+
 /** The HTML of each variant and the rules of all of them, as the export has them. */
 export function TakeAway({ component }: { readonly component: Component }) {
   const { document, derived } = useDecidedLater(
@@ -24,11 +27,16 @@ export function TakeAway({ component }: { readonly component: Component }) {
       [...classesIn(node)].filter((name) => !/^(type|on)-/.test(name)),
     ),
   ]);
+  const isOfIt = (selector: string): boolean => {
+    const names = [...selector.matchAll(/\.([\w-]+)/g)].flatMap(([, name]) => name ?? []);
+    return (
+      names.some((name) => own.has(name)) &&
+      names.every((name) => own.has(name) || GROUND.test(name))
+    );
+  };
   const rules = derived.rules
     .flatMap((group) => group.rules)
-    .filter(({ selector }) =>
-      [...selector.matchAll(/\.([\w-]+)/g)].some(([, name]) => own.has(name ?? '')),
-    );
+    .filter(({ selector }) => selector.split(', ').some(isOfIt));
   const css = rulesCss(rules, document.tokens.sheet);
   return (
     <ul>

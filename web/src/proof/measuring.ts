@@ -11,6 +11,8 @@ import { breathe, measureLayout } from './measure-layout.ts';
 import { stressed } from './stressed.ts';
 
 const WIDE_PX = 1440;
+/** A longer page, in elements, is not put under stress: its parts stand among all components, and keys come first. */
+const LONG_PAGE = 1500;
 
 /** Types of tokens that only paint: whatever they are, nothing on the page stands elsewhere. */
 const PAINT: ReadonlySet<string> = new Set(['color', 'gradient', 'shadow']);
@@ -106,8 +108,11 @@ export function measurer() {
     if (before && isSameLayout(before.of, sources)) return before.pages;
     return inHiddenPage(async (page) => {
       if (isOff()) return undefined;
+      const plain = id === undefined ? undefined : known.get(id)?.pages.at(-1);
+      if ((plain?.boxes.length ?? 0) > LONG_PAGE) return [];
       if (id === undefined) page.showEvery(view);
       else page.show(view, id);
+      await breathe();
       const where = id === undefined ? { isSheet: true as const } : { page: id };
       const pages: MeasuredPage[] = [];
       for (const stress of [undefined, ...STRESSES]) {
@@ -115,6 +120,7 @@ export function measurer() {
         if (stress === undefined && id !== undefined) continue;
         await page.resize(stress === 'twice as large' ? WIDE_PX : REFLOW_PX);
         const relieve = stress && stressed(page.document, stress);
+        await breathe();
         const found = await measureLayout(page.document, isOff);
         relieve?.();
         if (!found) return undefined;

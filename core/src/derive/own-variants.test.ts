@@ -111,7 +111,30 @@ describe('a variant of one’s own', () => {
 
   test('that is called as a class of the system has another one', () => {
     const { document } = systemOf(variant({ name: 'Card' }));
-    expect(ownVariantsOf(document.components)[0]?.slug).toBe('card-own');
+    expect(ownVariantsOf(document.components)[0]?.slug).toBe('own-card');
+  });
+
+  test('never shares a class or a token with anything else, whatever it is called', () => {
+    const plain = derive(sampleDocument());
+    const roots = plain.tokens.map(({ path }) => path[0] ?? '');
+    const classes = plain.rules.flatMap(({ rules }) =>
+      rules.flatMap(({ selector }) =>
+        [...selector.matchAll(/\.([a-z][\w-]*)/g)].map(([, name]) => name ?? ''),
+      ),
+    );
+    const all = [...new Set([...roots, ...classes])];
+    expect(all.length).toBeGreaterThan(80);
+    const items = Object.fromEntries(
+      [...all, ...all.map((name) => `own ${name}`)].map((name, index) => [
+        `v${index}`,
+        { name, of: 'button', takes: {} },
+      ]),
+    );
+    const slugs = ownVariantsOf({ variants: { order: Object.keys(items), items } }).map(
+      ({ slug }) => slug,
+    );
+    expect(slugs.filter((slug) => all.includes(slug))).toEqual([]);
+    expect(new Set(slugs).size).toBe(slugs.length);
   });
 
   test('stands behind what it follows, with its class', () => {

@@ -28,9 +28,20 @@ export interface OwnVariant {
   readonly takes: Readonly<Record<string, string>>;
 }
 
+/** What tokens begin with and classes are called that are no component’s. */
+const OTHERS =
+  'face scale type palette color grid space step width picture logo radius corner border edge outline icon shadow opacity layer duration easing gradient veil pattern hint grid-frame screen-high site custom';
+/** What classes begin with that bear the name of a role. */
+const FAMILY =
+  /^(?:type|on|fill|wash|span|width|veil|over|pull|raise|picture|gradient|pattern|hide|show|sheet)-/;
+
 const TAKEN: ReadonlySet<string> = new Set([
+  ...OTHERS.split(' '),
   ...PARTS.map(({ of }) => of),
-  ...COMPONENTS.flatMap(({ classes }) => classes.map(({ name }) => name)),
+  ...COMPONENTS.flatMap(({ classes, spaces = {} }) => [
+    ...classes.map(({ name }) => name),
+    ...Object.keys(spaces).map((key) => key.split('.')[0] ?? ''),
+  ]),
 ]);
 
 const NO_VARIANTS: readonly OwnVariant[] = [];
@@ -41,9 +52,15 @@ export function ownVariantsOf({
 }: Pick<StyleDocument['components'], 'variants'>): readonly OwnVariant[] {
   if (!variants) return NO_VARIANTS;
   const slugOf = slugsOf(variants);
+  const given = new Set<string>(slugOf.values());
   return inOrder(variants).map(([id, own]) => {
-    const slug = slugOf.get(id) ?? id;
-    return { id, ...own, slug: TAKEN.has(slug) ? `${slug}-own` : slug };
+    let slug = slugOf.get(id) ?? id;
+    if (TAKEN.has(slug) || FAMILY.test(slug)) {
+      slug = `own-${slug}`;
+      while (TAKEN.has(slug) || given.has(slug)) slug = `own-${slug}`;
+      given.add(slug);
+    }
+    return { id, ...own, slug };
   });
 }
 

@@ -6,7 +6,7 @@ import { specimenOf, variantsOf } from './specimens.ts';
 
 /**
  * Every variant of every component at rest, one below the other without room between: who measures it finds what none
- * of the pages has. What lies above a page stays out, since there it lies over nothing.
+ * of the pages has.
  */
 export const everyComponent = (
   derived: Pick<Derived, 'styles' | 'colors'>,

@@ -1,5 +1,5 @@
 import { COMPONENTS } from '@garnish/core/components/components';
-import { DRAWN, drawnAttributes } from '@garnish/core/components/states';
+import { DRAWN, drawnAttributes, type StateId } from '@garnish/core/components/states';
 import { ownVariantsOf } from '@garnish/core/derive/own-variants';
 import { variantsOf } from '@garnish/core/proof/specimens';
 import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
@@ -32,59 +32,94 @@ test('every state that is drawn is the real one: pointed at, pressed, focused, i
   page,
   request,
 }) => {
-  test.slow();
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'components');
   await page.getByRole('combobox', { name: 'Page of the proof' }).selectOption(SHEET_OF_PARTS);
-  const rows = proof(page).locator('.sheet-of-states .sheet-states');
-  await expect(rows.first()).toBeAttached();
-  const look = (element: Element, names: readonly string[]): Record<string, string> => {
-    // What moves has arrived.
-    for (const moving of element.getAnimations({ subtree: true })) moving.finish();
-    const style = getComputedStyle(element);
-    return Object.fromEntries(names.map((name) => [name, style.getPropertyValue(name)]));
-  };
+  await expect(proof(page).locator('.sheet-of-states .sheet-states').first()).toBeAttached();
+  // The sheet as the proof has it, in a window of its own: nothing else answers to the pointer there.
+  const html = await proof(page)
+    .locator('body')
+    .evaluate((body) => {
+      const css = body.ownerDocument.adoptedStyleSheets.flatMap(({ cssRules }) =>
+        [...cssRules].map(({ cssText }) => cssText),
+      );
+      return `<!doctype html><style>${css.join('\n')} * { content-visibility: visible !important }</style>${body.outerHTML}`;
+    });
+  await page.route('**/sheet-alone', (route) =>
+    route.fulfill({ contentType: 'text/html', body: html }),
+  );
+  await page.goto('/sheet-alone');
+  const states = ['hover', 'pressed', 'focus'].map((state) => [
+    state,
+    drawnAttributes(state as StateId)[DRAWN] ?? '',
+  ]);
   let compared = 0;
   for (const theme of ['light', 'dark']) {
-    await page
-      .getByRole('region', { name: 'Proof' })
-      .getByRole('button', { name: theme, exact: true })
-      .click();
-    await expect(proof(page).locator('html')).toHaveAttribute('data-theme', theme);
-    for (const row of await rows.all())
-      for (const state of ['hover', 'pressed', 'focus'] as const) {
-        const drawn = row.locator(`[${DRAWN}="${drawnAttributes(state)[DRAWN]}"]`);
-        if ((await drawn.count()) === 0) continue;
-        const [tag, className] = await drawn.evaluate(
-          (element) =>
-            [element.tagName.toLowerCase(), element.getAttribute('class') ?? ''] as const,
+    // Everything that is drawn, and beside each the element at rest that is to be brought into its state.
+    const drawn = await page.evaluate(
+      ([mode, looks, those, attribute]) => {
+        document.documentElement.dataset['theme'] = mode;
+        for (const moving of document.getAnimations()) moving.finish();
+        const rows = [...document.querySelectorAll('.sheet-of-states .sheet-states')];
+        return rows.flatMap((row) =>
+          those.flatMap(([state = '', value = '']) => {
+            const element = row.querySelector(`[${attribute}="${value}"]`);
+            if (!element) return [];
+            const names = element.getAttribute('class') ?? '';
+            const named = `${element.tagName.toLowerCase()}${names === '' ? '' : `[class="${names}"]`}`;
+            const real = row.querySelector('.sheet-named')?.querySelector(named);
+            const is = `${named} ${state}`;
+            real?.setAttribute(`data-real-${state}`, is);
+            const style = getComputedStyle(element);
+            const look = Object.fromEntries(
+              looks.map((name) => [name, style.getPropertyValue(name)]),
+            );
+            return [{ state, is, isThere: real !== undefined && real !== null, look }];
+          }),
         );
-        const real = row
-          .locator('.sheet-named')
-          .first()
-          .locator(className === '' ? tag : `${tag}[class="${className}"]`)
-          .first();
+      },
+      [theme, LOOKS, states, DRAWN] as const,
+    );
+    for (const [index, { state, is, isThere, look }] of drawn.entries()) {
+      expect(isThere, is).toBe(true);
+      const ofState = drawn.slice(0, index).filter((one) => one.state === state).length;
+      const at = [`[data-real-${state}]`, ofState] as const;
+      const [x, y] = await page.evaluate(([selector, place]) => {
+        const real = document.querySelectorAll<HTMLElement>(selector)[place];
+        real?.scrollIntoView({ block: 'center', inline: 'center', behavior: 'instant' });
+        const [box = new DOMRect()] = real?.getClientRects() ?? [];
+        return [box.x + box.width / 2, box.y + box.height / 2] as const;
+      }, at);
+      if (state === 'focus') {
         await page.mouse.move(2, 2);
-        const wanted = await drawn.evaluate(look, LOOKS);
-        if (state === 'focus') {
-          // Who works with keys sees where the focus is.
-          await page.keyboard.press('Tab');
-          await real.focus();
-          await page.mouse.move(2, 2);
-        } else {
-          await real.hover();
-          if (state === 'pressed') await page.mouse.down();
-        }
-        const found = await real.evaluate(look, LOOKS);
-        if (state === 'pressed') {
-          // Released elsewhere, so that nothing is done.
-          await row.locator('.sheet-caption').first().hover();
-          await page.mouse.up();
-        }
-        if (state === 'focus') await real.evaluate((element) => (element as HTMLElement).blur());
-        expect(found, `${tag}.${className} ${state} ${theme}`).toEqual(wanted);
-        compared += 1;
+        // Who works with keys sees where the focus is.
+        await page.keyboard.press('Tab');
+      } else {
+        await page.mouse.move(x, y);
+        if (state === 'pressed') await page.mouse.down();
       }
+      const found = await page.evaluate(
+        ([selector, place, looks, isFocused]) => {
+          const real = document.querySelectorAll<HTMLElement>(selector)[place];
+          if (!real) return {};
+          if (isFocused) real.focus();
+          // What moves has arrived.
+          for (const moving of real.getAnimations({ subtree: true })) moving.finish();
+          const style = getComputedStyle(real);
+          const found = looks.map((name) => [name, style.getPropertyValue(name)] as const);
+          if (isFocused) real.blur();
+          return Object.fromEntries(found);
+        },
+        [...at, LOOKS, state === 'focus'] as const,
+      );
+      if (state === 'pressed') {
+        // Released elsewhere, so that nothing is done.
+        await page.mouse.move(2, 2);
+        await page.mouse.up();
+      }
+      expect(found, `${is} ${theme}`).toEqual(look);
+      compared += 1;
+    }
   }
   const { components } = await documentOf(request, id);
   const byHand = COMPONENTS.flatMap((component) =>

@@ -34,6 +34,7 @@ import { patternsCheck } from './patterns.ts';
 import { sameVariantsCheck } from './same-variants.ts';
 import { statesCheck } from './states.ts';
 import { stepsCheck } from './steps.ts';
+import { toldByColorCheck } from './told-by-color.ts';
 import { strokesCheck } from './strokes.ts';
 import { weightsCheck } from './weights.ts';
 import { zoomCheck } from './zoom.ts';
@@ -44,6 +45,7 @@ export const CHECKS: readonly Check[] = [
   alikeCheck,
   statesCheck,
   componentStatesCheck,
+  toldByColorCheck,
   sameVariantsCheck,
   componentWeightCheck,
   lostDeparturesCheck,

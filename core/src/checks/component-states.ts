@@ -9,7 +9,7 @@ import type { Finding, Repair } from './finding.ts';
 import { checkOfComponents } from './of-components.ts';
 
 /** A difference that is hardly seen, in OKLab. Source: CSS Color 4, 13.2 (just noticeable difference). */
-const SEEN = 0.02;
+export const SEEN = 0.02;
 
 /** Each state is told from rest, and what is pressed from what is pointed at. */
 const BEFORE: Partial<Readonly<Record<StateId, readonly (StateId | undefined)[]>>> = {
@@ -54,46 +54,48 @@ function repairOf(
   };
 }
 
-/** Every state of every component looks other than what it comes from. */
+/** Every state of every component that its own parts tell looks other than what it comes from. */
 export const componentStatesCheck = checkOfComponents(
   ({ components: { manner, departures }, tokenById, themes }) => {
     const seen = new Set<string>();
-    return COMPONENTS.flatMap(({ name, variants = [] }) =>
+    return COMPONENTS.flatMap(({ name, told, variants = [] }) =>
       variants.flatMap((variant) =>
-        variant.states.flatMap((state) =>
-          (BEFORE[state] ?? [undefined]).flatMap((before) =>
-            MODES.filter((mode) => modesOf(themes).includes(mode)).flatMap(
-              (mode: Mode): Finding[] => {
-                const { of } = variant;
-                const id = `component:${of}:${state}:${before ?? 'rest'}:${mode}`;
-                const isThere = before === undefined || variant.states.includes(before);
-                if (seen.has(id) || !isThere) return [];
-                seen.add(id);
-                const { distance, isMore } = differenceOf(variant, before, state, {
-                  manner,
-                  tokenById,
-                  mode,
-                });
-                if (isMore || distance >= SEEN) return [];
-                const repair = repairOf({ of, state, before }, manner, departures);
-                return [
-                  {
-                    id,
-                    severity: 'repair',
-                    area: 'components',
-                    decision: `/components/departures/${decisive(of, state, manner)}`,
-                    title: `${name}, ${variant.name}: ${stateOf(state).name} looks as ${nameOfState(before)} in ${mode}`,
-                    figures: `${distance.toFixed(3)} apart in OKLab, and nothing else differs; ${SEEN} is hardly seen`,
-                    reason: 'Who uses it sees nothing happen.',
-                    source: 'CSS Color 4, 13.2, just noticeable difference; WCAG 2.2, 1.4.1',
-                    where: { selector: `.${of}`, mode },
-                    ...(repair && { repair }),
-                  },
-                ];
-              },
+        variant.states
+          .filter((state) => told?.[variant.of]?.[state] === undefined)
+          .flatMap((state) =>
+            (BEFORE[state] ?? [undefined]).flatMap((before) =>
+              MODES.filter((mode) => modesOf(themes).includes(mode)).flatMap(
+                (mode: Mode): Finding[] => {
+                  const { of } = variant;
+                  const id = `component:${of}:${state}:${before ?? 'rest'}:${mode}`;
+                  const isThere = before === undefined || variant.states.includes(before);
+                  if (seen.has(id) || !isThere) return [];
+                  seen.add(id);
+                  const { distance, isMore } = differenceOf(variant, before, state, {
+                    manner,
+                    tokenById,
+                    mode,
+                  });
+                  if (isMore || distance >= SEEN) return [];
+                  const repair = repairOf({ of, state, before }, manner, departures);
+                  return [
+                    {
+                      id,
+                      severity: 'repair',
+                      area: 'components',
+                      decision: `/components/departures/${decisive(of, state, manner)}`,
+                      title: `${name}, ${variant.name}: ${stateOf(state).name} looks as ${nameOfState(before)} in ${mode}`,
+                      figures: `${distance.toFixed(3)} apart in OKLab, and nothing else differs; ${SEEN} is hardly seen`,
+                      reason: 'Who uses it sees nothing happen.',
+                      source: 'CSS Color 4, 13.2, just noticeable difference; WCAG 2.2, 1.4.1',
+                      where: { selector: `.${of}`, mode },
+                      ...(repair && { repair }),
+                    },
+                  ];
+                },
+              ),
             ),
           ),
-        ),
       ),
     );
   },

@@ -1,16 +1,20 @@
 import { nameOf, PARTS } from '../derive/components.ts';
 import { departuresOf } from '../derive/own-variants.ts';
+import { TEXT, TEXT_PARTS } from '../derive/text-parts.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { checkOf, type Finding } from './finding.ts';
 
-const NAMES: ReadonlySet<string> = new Set(PARTS.map(nameOf));
+const NAMES: ReadonlySet<string> = new Set([
+  ...PARTS.map(nameOf),
+  ...TEXT_PARTS.map(({ of }) => `${of}.${TEXT}`),
+]);
 
 /** Whether what a departure takes is there: a role, a corner or an edge by its id, what has only a place by that. */
 function isThere(
   to: string,
   shape: StyleDocument['shape'],
-  { colors, tokenById }: Pick<Derived, 'colors' | 'tokenById'>,
+  { colors, styles, tokenById }: Pick<Derived, 'colors' | 'styles' | 'tokenById'>,
 ): boolean {
   const [kind = '', ...rest] = to.split('.');
   const id = rest.join('.');
@@ -18,6 +22,8 @@ function isThere(
   switch (kind) {
     case 'color':
       return colors.has(id);
+    case 'type':
+      return styles.has(id);
     case 'corner':
       return Object.hasOwn(shape.corners, id);
     case 'edge':
@@ -34,7 +40,7 @@ function isThere(
 /** What departs to something that is gone follows again without saying so: it is told. */
 export const lostDeparturesCheck = checkOf(
   ['components', 'shape'],
-  ['colors', 'tokenById'],
+  ['colors', 'styles', 'tokenById'],
   ({ components, shape }, derived) =>
     departuresOf(components).flatMap(({ part, name, to, path }): Finding[] => {
       const isKnown = NAMES.has(part);

@@ -5,7 +5,7 @@ import { CARD_CORNER, space, ROW } from './pieces.ts';
 /** A band with one thing to do. */
 export const band = component({
   id: 'band',
-  name: 'Call to action',
+  name: 'Action band',
   group: 'together',
   says: 'a band with one thing to do',
   classes: [

@@ -1,6 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
-import { CARD_CORNER, lineAbove, space } from './pieces.ts';
+import { CARD_CORNER, drawnPicture, lineAbove, space } from './pieces.ts';
 
 /** One of several things side by side. */
 export const card = component({
@@ -64,6 +64,29 @@ export const card = component({
           element('p', { class: 'type-body' }, 'Nine crossings a day.'),
         ),
     },
+    ...(
+      [
+        ['picture', 'with a picture', 'div'],
+        ['wide', 'with a picture, in a wide place', 'section'],
+      ] as const
+    ).map(([id, name, around]) => ({
+      id,
+      of: 'card',
+      name,
+      states: [],
+      specimen: () =>
+        element(
+          around,
+          { class: 'block' },
+          element(
+            'article',
+            { class: 'card on-surface' },
+            drawnPicture('card-picture', 480),
+            element('h4', { class: 'type-h4' }, 'From Oxney Quay'),
+            element('p', { class: 'type-body' }, 'Nine crossings a day.'),
+          ),
+        ),
+    })),
     {
       id: 'side',
       of: 'side-box',

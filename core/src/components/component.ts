@@ -126,6 +126,10 @@ export interface Component {
   readonly selectors?: Readonly<Record<string, string>>;
   readonly spaces?: Readonly<Record<string, SpacePart>>;
   readonly variants?: readonly Variant[];
+  /** The color roles by which a state of what `of` names is told from rest, where the use of a text decides them. */
+  readonly told?: Readonly<
+    Record<string, Partial<Readonly<Record<StateId, readonly [rest: string, now: string]>>>>
+  >;
 }
 
 export const component = (own: Component): Component => own;

@@ -67,9 +67,10 @@ describe('the list of components', () => {
         const used = [...classesIn(variant.specimen({}))];
         const known = COMPONENTS.flatMap((other) => other.classes.map(({ name }) => name));
         for (const name of used)
-          expect([name, known.includes(name) || /^(type|on|fill|wash)-|^icon$/.test(name)]).toEqual(
-            [name, true],
-          );
+          expect([
+            name,
+            known.includes(name) || /^(type|on|fill|wash|span)-|^icon$|^grid$/.test(name),
+          ]).toEqual([name, true]);
       }
     },
   );

@@ -1,6 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
-import { space } from './pieces.ts';
+import { drawnPicture, space } from './pieces.ts';
 
 /** A picture with its caption. */
 export const figure = component({
@@ -15,6 +15,11 @@ export const figure = component({
       markup: `<figure class="figure"><img class="picture-opening" src="…" alt="…"><figcaption class="type-caption">…</figcaption></figure>`,
       own: { display: 'grid', 'align-content': 'start', margin: '0' },
     },
+    {
+      name: 'gallery',
+      says: 'pictures beside each other on the grid',
+      markup: `<div class="grid gallery"><figure class="figure span-4">…</figure></div>`,
+    },
   ],
   variants: [
     {
@@ -26,17 +31,27 @@ export const figure = component({
         element(
           'figure',
           { class: 'figure' },
-          element(
-            'svg',
-            { viewBox: '0 0 160 90', width: '160', height: '90', 'aria-hidden': 'true' },
-            element('path', { d: 'M0 0H160V90H0Z', fill: 'currentcolor', opacity: '0.2' }),
-            element('path', {
-              d: 'M0 68 42 34 78 62 112 40 160 72V90H0Z',
-              fill: 'currentcolor',
-              opacity: '0.5',
-            }),
-          ),
+          drawnPicture(),
           element('figcaption', { class: 'type-caption' }, 'From the quay'),
+        ),
+    },
+    {
+      id: 'gallery',
+      of: 'figure',
+      name: 'gallery',
+      states: [],
+      specimen: () =>
+        element(
+          'div',
+          { class: 'grid gallery' },
+          ...['The quay', 'The ferry', 'The mill'].map((words) =>
+            element(
+              'figure',
+              { class: 'figure span-4' },
+              drawnPicture(),
+              element('figcaption', { class: 'type-caption' }, words),
+            ),
+          ),
         ),
     },
   ],

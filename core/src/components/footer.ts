@@ -1,6 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
-import { LINK, space } from './pieces.ts';
+import { LINK, outwardSign, space } from './pieces.ts';
 
 /** The foot of every page. */
 export const footer = component({
@@ -68,6 +68,33 @@ export const footer = component({
             'a',
             { class: 'footer-link', href: '#to-be-written' },
             element('span', { class: 'type-small' }, 'Write to us'),
+          ),
+        ),
+    },
+    {
+      id: 'signs',
+      of: 'footer',
+      name: 'with signs',
+      states: [],
+      specimen: () =>
+        element(
+          'div',
+          { class: 'site-footer' },
+          element(
+            'ul',
+            { class: 'site-nav' },
+            ...['Pictures', 'Newsletter'].map((words) =>
+              element(
+                'li',
+                {},
+                element(
+                  'a',
+                  { class: 'nav-link', href: '#to-be-written' },
+                  outwardSign(),
+                  element('span', { class: 'type-label' }, words),
+                ),
+              ),
+            ),
           ),
         ),
     },

@@ -50,12 +50,13 @@ export const link = component({
     { of: 'more-link', state: 'hover', declarations: { 'text-decoration-thickness': '0.14em' } },
     { of: 'more-link', state: 'pressed', declarations: { 'text-decoration-thickness': '0.22em' } },
   ],
+  told: { link: { visited: ['link', 'visited'] } },
   variants: [
     {
       id: 'in-text',
       of: 'link',
       name: 'in text',
-      states: ['hover', 'pressed', 'focus'],
+      states: ['visited', 'hover', 'pressed', 'focus'],
       specimen: (state) =>
         element(
           'p',

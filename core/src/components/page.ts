@@ -15,6 +15,12 @@ export const page = component({
       own: STACK,
     },
     {
+      name: 'own-part',
+      says: 'sections that stand together, the same on every page',
+      markup: `<div class="own-part"><section class="block">…</section><section class="block">…</section></div>`,
+      own: STACK,
+    },
+    {
       name: 'block',
       says: 'a part of a page: a heading and what is under it',
       markup: `<section class="block"><h2 class="type-h2">…</h2>…</section>`,
@@ -29,6 +35,7 @@ export const page = component({
   parts: [{ of: 'ground', part: 'corner', ...CARD_CORNER }],
   spaces: {
     'main.gap': space('.site-main', 'row-gap', 'section', 'between the parts of a page'),
+    'own-part.gap': space('.own-part', 'row-gap', 'section', 'between the sections of a part'),
     'main.end': space(
       '.site-main',
       'padding-block-end',

@@ -1,3 +1,4 @@
+import { element, type ProofElement } from '../proof/node.ts';
 import type { Declarations, Part, SpacePart } from './component.ts';
 
 /** What stands below each other. */
@@ -70,3 +71,37 @@ export const space = (
         ? 'margin'
         : 'inset',
 });
+
+/** A picture that stands for any, in the color of the words around it. */
+export const drawnPicture = (className?: string, width = 160): ProofElement =>
+  element(
+    'svg',
+    {
+      ...(className !== undefined && { class: className }),
+      viewBox: '0 0 160 90',
+      width: String(width),
+      height: String((width * 9) / 16),
+      preserveAspectRatio: 'xMidYMid slice',
+      'aria-hidden': 'true',
+    },
+    element('path', { d: 'M0 0H160V90H0Z', fill: 'currentcolor', opacity: '0.2' }),
+    element('path', {
+      d: 'M0 68 42 34 78 62 112 40 160 72V90H0Z',
+      fill: 'currentcolor',
+      opacity: '0.5',
+    }),
+  );
+
+/** The sign that a link leads to another place. */
+export const outwardSign = (): ProofElement =>
+  element(
+    'svg',
+    {
+      class: 'icon',
+      viewBox: '0 0 24 24',
+      fill: 'none',
+      stroke: 'currentcolor',
+      'aria-hidden': 'true',
+    },
+    element('path', { d: 'M7 17L17 7M8.5 7H17v8.5' }),
+  );

@@ -21,6 +21,7 @@ export const POINTING = '@media (hover: hover)';
  * of the attributes: WAI-ARIA 1.2.
  */
 export const STATES = [
+  { id: 'visited', name: 'visited', selectors: [':visited'] },
   { id: 'hover', name: 'pointed at', selectors: [':hover'], within: POINTING },
   { id: 'pressed', name: 'pressed', selectors: [':active'], besides: 'hover' },
   { id: 'focus', name: 'focused', selectors: [':focus-visible'] },

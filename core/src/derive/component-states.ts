@@ -1,3 +1,4 @@
+import { COMPONENTS } from '../components/components.ts';
 import { oklabDistance, oklabOf } from '../color/oklab.ts';
 import { isHex, rgbOf } from '../color/srgb.ts';
 import type { Part, Variant } from '../components/component.ts';
@@ -7,6 +8,7 @@ import type { Mode } from '../system/document.ts';
 import { FIXED, isOf, nameOf, partsOf } from './components.ts';
 import type { Derived } from './derived.ts';
 import { STRUCTURE } from './structure.ts';
+import { TEXT } from './text-parts.ts';
 
 /** How a state of a component is told from another. */
 export interface Difference {
@@ -75,7 +77,9 @@ export function looksOf({ of }: Pick<Variant, 'of'>, given: Given): string {
       [property, given.tokenById.get(nameOf(part))?.values[given.mode].css ?? ''] as const,
   );
   if (parts.length === 0) return '';
+  const text = given.tokenById.get(`${of}.${TEXT}`)?.values[given.mode].reference;
   const looks = new Map([
+    ...(text === undefined ? [] : [[TEXT, text] as const]),
     ...Object.entries(STRUCTURE.find(({ name }) => name === of)?.own ?? {}),
     ...saidIn(of, undefined, given),
     ...parts,
@@ -90,6 +94,14 @@ export function looksOf({ of }: Pick<Variant, 'of'>, given: Given): string {
 
 /** The focus is told by a ring around every control, which the sheet draws for all at once. */
 const RINGED: StateId = 'focus';
+
+/** The colors by which one state is told from rest, where no part but the use of a text decides them. */
+const colorsTelling = (
+  of: string,
+  from: StateId | undefined,
+  to: StateId,
+): readonly string[] | undefined =>
+  from === undefined ? COMPONENTS.find(({ told }) => told?.[of])?.told?.[of]?.[to] : undefined;
 
 /**
  * How two states of a variant differ in a theme, in what is emitted: 8-bit colors by their distance in OKLab, all else
@@ -118,5 +130,11 @@ export function differenceOf(
       if (apart > distance) [distance, found] = [apart, part?.part];
     } else isMore = true;
   }
+  const told = colorsTelling(of, from, to);
+  const [rest, seen] = (told ?? []).map(
+    (id) => given.tokenById.get(`color.${id}`)?.values[given.mode].css,
+  );
+  if (rest !== undefined && seen !== undefined && isHex(rest) && isHex(seen))
+    distance = Math.max(distance, oklabDistance(oklabOf(rgbOf(rest)), oklabOf(rgbOf(seen))));
   return { distance, isMore, ...(found !== undefined && { part: found }) };
 }

@@ -46,7 +46,8 @@ import {
 import { departuresOf, deriveOwnRules, deriveOwnSources, ownVariantsOf } from './own-variants.ts';
 import { narrowNavigationRules } from './narrow-navigation.ts';
 import { BASE_RULES, STRUCTURE_RULES } from './structure.ts';
-import { baseline, faces, narrow, styles, typeRules, typeTokens } from './type/nodes.ts';
+import { departingTexts, deriveTextRules, deriveTextTokens } from './text-parts.ts';
+import { baseline, faces, narrow, settings, styles, typeRules, typeTokens } from './type/nodes.ts';
 
 const byId = (tokens: readonly Token[]): ReadonlyMap<string, Token> =>
   new Map(tokens.map((token) => [token.id, token]));
@@ -135,6 +136,13 @@ const ownVariantRules = ruleNode(
   deriveOwnRules,
 );
 
+const texts = node('components: texts that depart', [departures, settings], (all, roles) =>
+  departingTexts(all.values(), roles),
+);
+
+const textTokens = tokenNode('components: tokens of texts', [texts], deriveTextTokens);
+const textRules = ruleNode('components: rules of texts', [texts], deriveTextRules);
+
 const componentRules = ruleNode(
   'components: rules',
   [partNames, ({ components }: StyleDocument) => components.manner],
@@ -149,7 +157,7 @@ const OWN: readonly (readonly [key: string, parts: readonly Node<TokenPart>[]])[
   ['space', [spaceTokens]],
   ['layout', [layoutTokens]],
   ['shape', shapeTokens],
-  ['components', [componentTokens, ownVariantTokens]],
+  ['components', [componentTokens, ownVariantTokens, textTokens]],
   ['parts', [partTokens]],
 ];
 
@@ -302,6 +310,7 @@ const RULES = [
   ['other-grounds', groundlessRules],
   ['components', componentRules],
   ['own-variants', ownVariantRules],
+  ['texts', textRules],
   ['parts', partRules],
   ['navigation', narrowNavigation],
   ['pull', pullRules],

@@ -1,21 +1,30 @@
+import { ownVariantsOf } from '../derive/own-variants.ts';
 import { veilSlugs } from '../derive/color/veil.ts';
 import type { Derived } from '../derive/derived.ts';
 import { raiseClass } from '../derive/shape/shape.ts';
 import { pictureSlugs } from '../derive/space/layout.ts';
-import type { StyleDocument } from '../system/document.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
 import { paintedArtwork } from './artwork.ts';
+import type { ProofElement } from './node.ts';
+import { sectionNodes } from './section-nodes.ts';
 import type { Build } from './sections/kind.ts';
+import { inSystem } from './specimens.ts';
+import { partPath } from './texts.ts';
+
+const NOTHING = { order: [], items: {} };
 
 /**
  * Builds elements of a page whose classes are those of the exported sheet. A role that the system
  * does not have leaves its text in the style around it.
  */
 export function builder(
-  { color, content, layout, shape, space }: StyleDocument,
+  { color, components, content, layout, shape, space }: StyleDocument,
   { styles, colors, gradients }: Derived,
 ): Build {
   const slugOfVeil = veilSlugs(color.veils);
-  return {
+  const variants = new Map(ownVariantsOf(components).map((own) => [own.id, own]));
+  const parts = content.parts?.items ?? {};
+  const build: Build = {
     text(tag, role, children, content1, className = '') {
       const style = styles.get(role);
       const names = [className, style && `type-${style.slug}`].filter(Boolean).join(' ');
@@ -49,5 +58,14 @@ export function builder(
     artwork: content.artwork && paintedArtwork(content.artwork, colors),
     gradient: gradients[0]?.slug,
     shapes: [...pictureSlugs(layout).values()],
+    part: (id) =>
+      Object.hasOwn(parts, id)
+        ? inOrder(parts[id]?.sections ?? NOTHING).flatMap(([section, own]) =>
+            own.isOff === true ? [] : sectionNodes(own, partPath(id, section), build),
+          )
+        : [],
+    variant: (id) => variants.get(id),
+    dressed: (specimen) => inSystem(specimen, { styles, colors }) as ProofElement,
   };
+  return build;
 }

@@ -1,29 +1,13 @@
 import type { Derived } from '../derive/derived.ts';
-import { inOrder, type PageSection, type StyleDocument } from '../system/document.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
 import { builder } from './build.ts';
 import { footer } from './footer.ts';
 import { header } from './header.ts';
-import { element, type ProofElement, type ProofNode } from './node.ts';
+import { element, type ProofElement } from './node.ts';
 import { room } from './parts.ts';
-import type { Build } from './sections/kind.ts';
 import type { Site } from './around.ts';
-import { kindOf } from './sections/kinds.ts';
+import { sectionNodes, wearing } from './section-nodes.ts';
 import { sectionPath } from './texts.ts';
-
-/** The elements of a section on the ground that it stands on, as wide as was decided. */
-export function sectionNodes(own: PageSection, at: string, build: Build): readonly ProofNode[] {
-  const { kind, ground, span } = own;
-  const made = kindOf(kind).nodes(own as never, at, build);
-  if (made.length === 0) return [];
-  const wide =
-    span === undefined
-      ? made
-      : [element('div', { class: 'grid' }, element('div', { class: `span-${span}` }, ...made))];
-  const placed =
-    ground === 'surface' ? [build.ground('div', 'surface', { class: 'ground' }, wide)] : wide;
-  const [first, ...others] = placed;
-  return typeof first === 'object' ? [{ ...first, place: at }, ...others] : placed;
-}
 
 /** The page that is shown where none is named: the first that is shown at all. */
 export const firstPage = ({ content: { pages } }: Pick<StyleDocument, 'content'>): string =>
@@ -45,7 +29,7 @@ export function sitePage(document: StyleDocument, derived: Derived, page?: strin
     'page',
     { class: 'site', lang: own?.language ?? document.brief.languages[0] ?? 'en' },
     [
-      header(site),
+      ...wearing([header(site)], document.content.wears, build),
       element(
         'main',
         { class: 'grid-frame' },
@@ -58,7 +42,7 @@ export function sitePage(document: StyleDocument, derived: Derived, page?: strin
             .flatMap(([section, words]) => sectionNodes(words, sectionPath(id, section), build)),
         ),
       ),
-      footer(site),
+      ...wearing([footer(site)], document.content.wears, build),
     ],
   );
 }

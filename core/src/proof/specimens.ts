@@ -17,7 +17,10 @@ const className = (
 };
 
 /** An element with the classes that a system’s roles have, which may be called otherwise than usual. */
-const inSystem = (node: ProofNode, derived: Pick<Derived, 'styles' | 'colors'>): ProofNode => {
+export const inSystem = (
+  node: ProofNode,
+  derived: Pick<Derived, 'styles' | 'colors'>,
+): ProofNode => {
   if (typeof node === 'string') return node;
   const { class: names, ...attributes } = node.attributes;
   return {

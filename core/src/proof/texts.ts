@@ -2,7 +2,7 @@ import { once } from '../once.ts';
 import type { Content, PageSection } from '../system/document.ts';
 import { inOrder } from '../system/document.ts';
 import type { ProofNode } from './node.ts';
-import { element } from './node.ts';
+import { classesIn, element } from './node.ts';
 import type { Build } from './sections/kind.ts';
 import { kindOf } from './sections/kinds.ts';
 
@@ -42,6 +42,9 @@ const READING: Build = {
   artwork: undefined,
   gradient: undefined,
   shapes: [],
+  part: () => [],
+  variant: () => undefined,
+  dressed: (specimen) => specimen,
 };
 
 /** What has an inset around its words. */
@@ -99,6 +102,16 @@ export const textsOfSection = once((own: PageSection): readonly SectionText[] =>
   return found;
 });
 
+/** The classes of the elements of a section, as its kind builds it; of a part of one’s own none. */
+export const classesOfSection = once(
+  (own: PageSection): ReadonlySet<string> =>
+    new Set(
+      kindOf(own.kind)
+        .nodes(own as never, '', READING)
+        .flatMap((node) => [...classesIn(node)]),
+    ),
+);
+
 /** A text of the site, with the page and the section that it is on. */
 export interface SiteText extends SectionText {
   readonly page: string;
@@ -109,16 +122,39 @@ export interface SiteText extends SectionText {
 export const sectionPath = (page: string, section: string): string =>
   `/content/pages/items/${page}/sections/items/${section}`;
 
+/** The place of a section of a part of one’s own. */
+export const partPath = (part: string, section: string): string =>
+  `/content/parts/items/${part}/sections/items/${section}`;
+
+type Pages = Pick<Content, 'pages' | 'parts'>;
+
+/** Some sections that are shown, those of parts of one’s own in the place of each part. */
+function shownSections(
+  sections: Content['pages']['items'][string]['sections'],
+  pathOf: (section: string) => string,
+  parts: Content['parts'],
+): readonly (readonly [section: string, own: PageSection, path: string])[] {
+  return inOrder(sections).flatMap(([section, own]) => {
+    if (own.isOff === true) return [];
+    if (own.kind !== 'part') return [[section, own, pathOf(section)] as const];
+    const { part } = own;
+    const there = parts && Object.hasOwn(parts.items, part) ? parts.items[part] : undefined;
+    return there
+      ? shownSections(there.sections, (one) => partPath(part, one), undefined).map(
+          ([, inside, path]) => [section, inside, path] as const,
+        )
+      : [];
+  });
+}
+
 /** Every text on the pages that are shown, page by page from the top. */
-export const siteTexts = once(({ pages }: Pick<Content, 'pages'>): readonly SiteText[] =>
+export const siteTexts = once(({ pages, parts }: Pages): readonly SiteText[] =>
   inOrder(pages)
     .filter(([, { isOff }]) => isOff !== true)
     .flatMap(([page, { sections }]) =>
-      inOrder(sections)
-        .filter(([, { isOff }]) => isOff !== true)
-        .flatMap(([section, own]) => {
-          const path = sectionPath(page, section);
-          return textsOfSection(own).map((text): SiteText => ({
+      shownSections(sections, (one) => sectionPath(page, one), parts).flatMap(
+        ([section, own, path]) =>
+          textsOfSection(own).map((text): SiteText => ({
             role: text.role,
             words: text.words,
             at: text.at === undefined ? undefined : `${path}${text.at}`,
@@ -128,39 +164,48 @@ export const siteTexts = once(({ pages }: Pick<Content, 'pages'>): readonly Site
             isEmphasized: text.isEmphasized,
             page,
             section,
-          }));
-        }),
+          })),
+      ),
     ),
 );
 
 /** The first text of the site in a role whose words are the document’s. */
-export const firstText = (content: Pick<Content, 'pages'>, role: string): SiteText | undefined =>
+export const firstText = (content: Pages, role: string): SiteText | undefined =>
   siteTexts(content).find((text) => text.role === role && text.at !== undefined);
 
-/** A section with where it stands. */
+/** A section with where it stands: on a page, or in a part of one’s own. */
 export interface PlacedSection<Own = PageSection> {
+  /** The id of the page, or of the part. */
   readonly page: string;
   readonly section: string;
   readonly path: string;
   readonly own: Own;
 }
 
-/** Every section of a kind, shown or not, page by page from the top. */
+const placed = (all: Content['parts'], pathOf: typeof sectionPath): readonly PlacedSection[] =>
+  all === undefined
+    ? []
+    : inOrder(all).flatMap(([page, { sections }]) =>
+        inOrder(sections).map(([section, own]) => ({
+          page,
+          section,
+          path: pathOf(page, section),
+          own,
+        })),
+      );
+
+/** Every section, shown or not, page by page from the top, then those of parts of one’s own, each once. */
+export const allSections = once(({ pages, parts }: Pages): readonly PlacedSection[] => [
+  ...placed(pages as Content['parts'], sectionPath),
+  ...placed(parts, partPath),
+]);
+
+/** Every section of a kind, shown or not, page by page from the top, then those of parts of one’s own. */
 export const sectionsOf = <Kind extends PageSection['kind']>(
-  { pages }: Pick<Content, 'pages'>,
+  content: Pages,
   kind: Kind,
 ): readonly PlacedSection<Extract<PageSection, { readonly kind: Kind }>>[] =>
-  inOrder(pages).flatMap(([page, { sections }]) =>
-    inOrder(sections).flatMap(([section, own]) =>
-      own.kind === kind
-        ? [
-            {
-              page,
-              section,
-              path: sectionPath(page, section),
-              own: own as Extract<PageSection, { readonly kind: Kind }>,
-            },
-          ]
-        : [],
-    ),
+  allSections(content).filter(
+    (placed): placed is PlacedSection<Extract<PageSection, { readonly kind: Kind }>> =>
+      placed.own.kind === kind,
   );

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { collection, label, ownName } from './schema-parts.ts';
+import { collection, id, label, ownName } from './schema-parts.ts';
 
 /** What the main action stands out by; every other one has less of it. */
 export const SURFACES = ['filled', 'outlined', 'quiet'] as const;
@@ -8,7 +8,7 @@ export const TELLINGS = ['shade', 'edge', 'level', 'underline'] as const;
 
 /** What a part of a component may take instead of what it usually does: a token by the id of what it is made of. */
 export const REFERENCE =
-  /^(?:color|corner|radius|edge|border|duration|easing|shadow)\.[a-z0-9][a-z0-9-]{0,63}$/;
+  /^(?:color|corner|radius|edge|border|duration|easing|shadow|type)\.[a-z0-9][a-z0-9-]{0,63}$/;
 
 /** The widths in px below which a navigation may be behind a button. */
 export const NARROW_NAVIGATION = { from: 320, to: 1600 } as const;
@@ -18,6 +18,9 @@ export const ACTION_GOES = ['stays', 'inside'] as const;
 
 const className = z.string().check(z.regex(/^[a-z][a-z0-9-]*$/), z.maxLength(40), ownName);
 const reference = z.string().check(z.regex(REFERENCE));
+
+/** Which variants of one’s own the components of a part of a page are, by the class of what they follow. */
+export const wears = z.record(className, id);
 
 /** A variant of one’s own: it follows what it is a copy of but for what it takes, by the second part of the name. */
 export const ownVariantSchema = z.strictObject({

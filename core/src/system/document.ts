@@ -9,9 +9,9 @@ import { LANGUAGE_CODES } from '../fonts/languages.ts';
 import { MOOD_WORDS } from '../fonts/mood.ts';
 import { NEEDS } from '../fonts/pairing.ts';
 import { isInherited } from './json.ts';
-import { section } from '../proof/sections/kinds.ts';
+import { partSection, section } from '../proof/sections/kinds.ts';
 import { collection, id, json, label, ownName, share, words } from './schema-parts.ts';
-import { componentsSchema } from './component-schema.ts';
+import { componentsSchema, wears } from './component-schema.ts';
 import { layoutSchema, shapeSchema, spaceSchema } from './space-schema.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
@@ -276,6 +276,9 @@ const page = z.strictObject({
   sections: collection(section),
 });
 
+/** A part of one’s own: sections that stand together, the same wherever they do. */
+const part = z.strictObject({ name: label, sections: collection(partSection) });
+
 /** What stands on the site: its pages, and what is on each of them. */
 const content = z.strictObject({
   mark: z.enum(MARKS),
@@ -284,6 +287,10 @@ const content = z.strictObject({
   nav: collection(navLink),
   /** The first is the home page. */
   pages: collection(page),
+  /** Parts of one’s own; none where absent. */
+  parts: z.optional(collection(part)),
+  /** Which variants of one’s own the components of head and foot are; the usual where absent. */
+  wears: z.optional(wears),
   /** Links at the foot of every page, in groups. */
   footerGroups: z.optional(collection(z.strictObject({ title: label, links: collection(label) }))),
   /** A drawing of the site’s own. */

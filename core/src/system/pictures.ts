@@ -1,5 +1,6 @@
 import { once } from '../once.ts';
 import type { ShownPicture } from '../proof/sections/kind.ts';
+import { allSections } from '../proof/texts.ts';
 import { inOrder, type PageSection, type StyleDocument } from './document.ts';
 
 const isPicture = (value: unknown): value is ShownPicture =>
@@ -22,9 +23,7 @@ export const picturesOf = once(
   ({ color, content }: Pick<StyleDocument, 'color' | 'content'>): readonly ShownPicture[] => {
     const all = [
       ...inOrder(color.veils).map(([, { picture }]) => picture),
-      ...inOrder(content.pages).flatMap(([, { sections }]) =>
-        inOrder(sections).flatMap(([, own]) => picturesOfSection(own)),
-      ),
+      ...allSections(content).flatMap(({ own }) => picturesOfSection(own)),
     ];
     return [...new Map(all.map((picture) => [picture.file, picture])).values()];
   },

@@ -1,6 +1,6 @@
 import { kindOf, KINDS, type KindId } from '../proof/sections/kinds.ts';
 import { each, listed } from '../proof/sections/kind.ts';
-import type { Collection, StyleDocument } from './document.ts';
+import { inOrder, type Collection, type StyleDocument } from './document.ts';
 import { jsonOf, valueAt, type Patch } from './patch.ts';
 
 /** A thing of a collection: where the collection stands, and which one it is. */
@@ -34,6 +34,7 @@ export const thingAt = ({ collection }: Place): string => {
       ways: 'way',
       places: 'place',
       items: 'question',
+      pieces: 'component',
     }[last] ?? 'thing'
   );
 };
@@ -134,13 +135,33 @@ export function doubling(
 /** The last thing of these stays: without it the rest would be nothing. */
 const KEPT_ONE = /^\/content\/pages$|\/columns$/;
 
-/** Takes a thing out; nothing where one has to stay. A column takes its cells along. */
+/** Every use of a part of one’s own, to be taken out with it. */
+const usesOfPart = (document: StyleDocument, id: string): Patch =>
+  inOrder(document.content.pages).flatMap(([page, { sections }]) => {
+    const uses = inOrder(sections).flatMap(([section, own]) =>
+      own.kind === 'part' && own.part === id ? [section] : [],
+    );
+    const path = `/content/pages/items/${page}/sections`;
+    return uses.length === 0
+      ? []
+      : [
+          ...uses.map((section) => ({ op: 'remove' as const, path: `${path}/items/${section}` })),
+          {
+            op: 'replace' as const,
+            path: `${path}/order`,
+            value: sections.order.filter((one) => !uses.includes(one)),
+          },
+        ];
+  });
+
+/** Takes a thing out; nothing where one has to stay. A column takes its cells along, a part of one’s own its uses. */
 export function takingOut(document: StyleDocument, { collection, id }: Place): Patch | undefined {
   const all = collectionAt(document, collection);
   if (!all || !Object.hasOwn(all.items, id)) return undefined;
   if (KEPT_ONE.test(collection) && all.order.length < 2) return undefined;
   const beside = rowsBeside(document, collection);
   return [
+    ...(collection === '/content/parts' ? usesOfPart(document, id) : []),
     { op: 'remove', path: `${collection}/items/${id}` },
     { op: 'replace', path: `${collection}/order`, value: all.order.filter((one) => one !== id) },
     ...(beside
@@ -153,7 +174,7 @@ export function takingOut(document: StyleDocument, { collection, id }: Place): P
   ];
 }
 
-const SECTION = /^(\/content\/pages\/items\/[^/]+\/sections\/items\/[^/]+)(\/.*)?$/;
+const SECTION = /^(\/content\/(?:pages|parts)\/items\/[^/]+\/sections\/items\/[^/]+)(\/.*)?$/;
 
 /** A thing to begin with in a collection: as its kind of section has it, or like the one that is there. */
 function beginning(document: StyleDocument, collection: string, like: string | undefined): unknown {
@@ -172,6 +193,8 @@ function beginning(document: StyleDocument, collection: string, like: string | u
   if (collection.endsWith('/sections')) return sectionOf('story');
   if (collection === '/content/pages')
     return { name: 'Page', sections: listed(sectionOf('opening')) };
+  if (collection === '/content/parts')
+    return { name: 'Part', sections: listed(sectionOf('story')) };
   if (collection === '/content/nav') return { words: 'Link' };
   if (collection.endsWith('/footerGroups')) return { title: 'Group', links: listed('Link') };
   if (/\/(?:links|under|places|fields)$/.test(collection)) return 'Link';
@@ -219,4 +242,75 @@ export function switching(document: StyleDocument, { collection, id }: Place): P
   const shown = Object.values(all.items).filter(({ isOff }) => isOff !== true);
   if (collection === '/content/pages' && shown.length < 2) return undefined;
   return [{ op: 'add', path, value: true }];
+}
+
+/**
+ * Makes a part of one’s own of a section: it stands in the part from then on, and the part where it stood. Nothing
+ * where it is one already.
+ */
+export function makingPart(
+  document: StyleDocument,
+  page: string,
+  section: string,
+  newId: string,
+  name: string,
+): Patch | undefined {
+  const { pages, parts } = document.content;
+  const at = `/content/pages/items/${page}/sections/items/${section}`;
+  const own = pages.items[page]?.sections.items[section];
+  if (!own || own.kind === 'part') return undefined;
+  const { isOff, ...shown } = own;
+  const part = { name, sections: { order: [section], items: { [section]: shown } } };
+  return [
+    ...(parts
+      ? putting('/content/parts', parts, newId, part, parts.order.at(-1))
+      : [
+          {
+            op: 'add' as const,
+            path: '/content/parts',
+            value: jsonOf({ order: [newId], items: { [newId]: part } }),
+          },
+        ]),
+    {
+      op: 'replace',
+      path: at,
+      value: { kind: 'part', part: newId, ...(isOff && { isOff }) },
+    },
+  ];
+}
+
+/** Puts the sections of a part of one’s own where it stands, as sections of that page alone; nothing where it is none. */
+export function lettingPartGo(
+  document: StyleDocument,
+  page: string,
+  section: string,
+): Patch | undefined {
+  const { pages, parts } = document.content;
+  const sections = pages.items[page]?.sections;
+  const own = sections?.items[section];
+  if (!sections || own?.kind !== 'part') return undefined;
+  const inside = parts?.items[own.part]?.sections;
+  if (!inside) return undefined;
+  const path = `/content/pages/items/${page}/sections`;
+  const taken = new Set(sections.order.filter((one) => one !== section));
+  const idOf = (one: string): string => {
+    let id = one;
+    for (let count = 2; taken.has(id); count += 1) id = `${one.slice(0, 58)}-${count}`;
+    taken.add(id);
+    return id;
+  };
+  const placed = inOrder(inside).map(([one, what]) => [idOf(one), what] as const);
+  return [
+    { op: 'remove', path: `${path}/items/${section}` },
+    ...placed.map(([id, what]) => ({
+      op: 'add' as const,
+      path: `${path}/items/${id}`,
+      value: jsonOf(what),
+    })),
+    {
+      op: 'replace',
+      path: `${path}/order`,
+      value: sections.order.flatMap((one) => (one === section ? placed.map(([id]) => id) : [one])),
+    },
+  ];
 }

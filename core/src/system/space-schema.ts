@@ -166,6 +166,8 @@ export const shapeSchema = z.strictObject({
   radii: collection(z.strictObject({ name: label, px: px(200) })),
   /** Which radius a control, a card and a picture has. */
   corners: z.strictObject({ control: id, card: id, picture: id }),
+  /** Corners of controls grow with their text, in em; in rem where absent. */
+  growing: z.optional(z.literal(true)),
   borders: collection(z.strictObject({ name: label, px: px(40) })),
   edges: z.strictObject({ line: id, strong: id }),
   icon: z.strictObject({

@@ -1,3 +1,4 @@
+import { sectionsOf } from '../proof/texts.ts';
 import {
   documentSchema,
   inOrder,
@@ -82,14 +83,9 @@ function* veilProblems({ color, content, type }: StyleDocument): Generator<Probl
           message: `there is no text role “${text}”`,
         };
   }
-  for (const [page, { sections }] of inOrder(content.pages))
-    for (const [section, own] of inOrder(sections))
-      if (own.kind === 'opening' && own.veil !== undefined)
-        if (!Object.hasOwn(color.veils.items, own.veil))
-          yield {
-            path: `/content/pages/items/${page}/sections/items/${section}/veil`,
-            message: 'names a picture that is not there',
-          };
+  for (const { own, path } of sectionsOf(content, 'opening'))
+    if (own.veil !== undefined && !Object.hasOwn(color.veils.items, own.veil))
+      yield { path: `${path}/veil`, message: 'names a picture that is not there' };
   for (const role of Object.values(content.artwork?.fills ?? {}))
     if (!Object.hasOwn(color.roles.items, role))
       yield { path: '/content/artwork/fills', message: `there is no color role “${role}”` };
@@ -186,6 +182,14 @@ export const RULES: readonly DocumentRule[] = [
     },
   },
   {
+    reads: ({ content }) => [content.pages, content.parts],
+    *find({ content }) {
+      for (const { own, path } of sectionsOf(content, 'part'))
+        if (!Object.hasOwn(content.parts?.items ?? {}, own.part))
+          yield { path: `${path}/part`, message: 'names a part that is not there' };
+    },
+  },
+  {
     reads: ({ color }) => [color.sources.order],
     *find({ color }) {
       if (color.sources.order.length === 0)
@@ -206,6 +210,7 @@ export const RULES: readonly DocumentRule[] = [
       color.veils,
       color.roles.order,
       content.pages,
+      content.parts,
       content.artwork,
       type.roles.order,
     ],

@@ -52,15 +52,21 @@ const KEYS: Readonly<Partial<Record<Act, string>>> = {
   remove: 'Control+Shift+Backspace',
 };
 
+/** What is shaped in lists of its own. */
+const WHOLE: ReadonlySet<string> = new Set(['/content/pages', '/content/parts']);
+
 /** The things that an element of the page is in, up to its section; none outside of what can be shaped. */
 function thingsOf(target: EventTarget | null): readonly Place[] {
   const element = target as Partial<Element> | null;
   const words = element?.closest?.<HTMLElement>('[data-content]')?.dataset['content'];
   const section = element?.closest?.<HTMLElement>('[data-section]')?.dataset['section'];
   const path = words ?? section;
-  return path === undefined
-    ? []
-    : thingsAround(path).filter(({ collection }) => collection !== '/content/pages');
+  if (path === undefined) return [];
+  const things = thingsAround(path).filter(({ collection }) => !WHOLE.has(collection));
+  // A section of a part of one’s own is in the part, where that stands on the page.
+  const inside = element?.closest?.(`[data-section]`);
+  const around = path.startsWith('/content/parts/') ? inside?.parentElement : undefined;
+  return [...things, ...(around ? thingsOf(around) : [])];
 }
 
 const isSection = ({ collection }: Place): boolean => collection.endsWith('/sections');

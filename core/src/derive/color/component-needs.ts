@@ -4,6 +4,7 @@ import { STATES, stateOf, statesIn, type StateId } from '../../components/states
 import type { StyleDocument } from '../../system/document.ts';
 import { isOf, nameOf, partsOf, type Departure } from '../components.ts';
 import { departuresOf, ownVariantsOf } from '../own-variants.ts';
+import { TEXT } from '../text-parts.ts';
 import type { NeedPlan } from '../derived.ts';
 
 /** What a component without a ground of its own may stand on: surfaces; on vivid colors it takes the color of words. */
@@ -116,7 +117,10 @@ export function componentNeeds(given: Given): readonly NeedPlan[] {
     for (const { of, name, text } of KNOWN) {
       if (taking.of !== undefined && taking.of !== of) continue;
       const own = partsOf(of).filter((part) => isOf(part, manner));
-      const textId = given.neededBy(text) === undefined ? 'body' : text;
+      const departing = /^type\.(.+)$/.exec(taking.takes.get(`${of}.${TEXT}`)?.to ?? '')?.[1];
+      const textId =
+        [departing, text].find((id) => id !== undefined && given.neededBy(id) !== undefined) ??
+        'body';
       for (const state of [undefined, ...STATES.map(({ id }) => id)]) {
         // What cannot be used is exempt.
         if (state === 'off' || (state && !own.some((part) => part.state === state))) continue;

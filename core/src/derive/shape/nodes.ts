@@ -18,6 +18,7 @@ import {
 
 const borders = ({ shape }: StyleDocument) => shape.borders;
 const corners = ({ shape }: StyleDocument) => shape.corners;
+const growing = ({ shape }: StyleDocument) => shape.growing;
 const edges = ({ shape }: StyleDocument) => shape.edges;
 const icon = ({ shape }: StyleDocument) => shape.icon;
 const radii = ({ shape }: StyleDocument) => shape.radii;
@@ -52,7 +53,11 @@ const lit = node('shape: light', [light, dark], (day, night) => ({ light: day, d
 
 /** In the order in which they are handed over. */
 export const shapeTokens = [
-  tokenNode('shape: tokens of corners', [radii, corners, insetPx, root], deriveCornerTokens),
+  tokenNode(
+    'shape: tokens of corners',
+    [radii, corners, insetPx, root, growing],
+    deriveCornerTokens,
+  ),
   tokenNode('shape: tokens of edges', [borders, edges, icon, line], deriveEdgeTokens),
   tokenNode('shape: tokens of shadows', [shadows, lit, grounds], deriveShadowTokens),
   tokenNode(

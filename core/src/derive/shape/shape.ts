@@ -1,6 +1,7 @@
 import { innerRadius } from '../../space/corners.ts';
 import { shadowCss, shadowOf, type ShadowLayer } from '../../space/shadows.ts';
 import { inOrder, type Mode, type Shape } from '../../system/document.ts';
+import { ROOT_PX } from '../../type/fluid.ts';
 import { everyMode, type MadeToken, type TokenJson, type TokenValue } from '../../tokens/token.ts';
 import { colorJson } from '../color/color-json.ts';
 import type { DerivedColorRole, Rule } from '../derived.ts';
@@ -34,6 +35,23 @@ const token = (
   trail: () => ({ decisions: [said], steps }),
 });
 
+/** Whose corners may grow with their text. */
+const GROWING = 'control';
+
+/** A radius as a share of its text, which it is at the size of text that browsers begin with. */
+function growingCorner(radius: Shape['radii']['items'][string] | undefined, id: string): MadeToken {
+  const { name = id, px: size = 0 } = radius ?? {};
+  const em = Number((size / ROOT_PX).toFixed(4));
+  return token(
+    ['corner', GROWING],
+    'dimension',
+    { json: { value: em, unit: 'rem' }, css: `${em}em`, extension: { em } },
+    { path: `/shape/corners/${GROWING}`, label: `corners of a ${GROWING}`, value: name },
+    [`${size} px of ${ROOT_PX} px: ${em} em, so that it grows with its text`],
+    'semantic',
+  );
+}
+
 /** Where nested corners run side by side: the radius inside a card, from its own, its edge and its inset. */
 const CARD_INSIDE = 'max(0px, calc(var(--corner-card) - var(--card-inset, 0px)))';
 
@@ -42,6 +60,7 @@ export function deriveCornerTokens(
   corners: Shape['corners'],
   insetPx: number,
   root: number,
+  growing?: Shape['growing'],
 ): MadeToken[] {
   const slugOf = slugsOf(radii);
   const card = radii.items[corners.card]?.px ?? 0;
@@ -54,21 +73,23 @@ export function deriveCornerTokens(
       }),
     ),
     ...Object.entries(corners).map(([what, id]) =>
-      token(
-        ['corner', what],
-        'dimension',
-        {
-          reference: `radius.${slugOf.get(id) ?? id}`,
-          ...remValue(radii.items[id]?.px ?? 0, root),
-        },
-        {
-          path: `/shape/corners/${what}`,
-          label: `corners of a ${what}`,
-          value: radii.items[id]?.name ?? id,
-        },
-        [],
-        'semantic',
-      ),
+      growing === true && what === GROWING
+        ? growingCorner(radii.items[id], id)
+        : token(
+            ['corner', what],
+            'dimension',
+            {
+              reference: `radius.${slugOf.get(id) ?? id}`,
+              ...remValue(radii.items[id]?.px ?? 0, root),
+            },
+            {
+              path: `/shape/corners/${what}`,
+              label: `corners of a ${what}`,
+              value: radii.items[id]?.name ?? id,
+            },
+            [],
+            'semantic',
+          ),
     ),
     token(
       ['corner', 'card-inside'],

@@ -1,21 +1,9 @@
 import * as z from 'zod/mini';
+import { outwardSign } from '../../components/pieces.ts';
 import { collection, label, words } from '../../system/schema-parts.ts';
 import { element } from '../node.ts';
 import { block, nowhere, room, wordsAt } from '../parts.ts';
 import { each, kind, listed } from './kind.ts';
-
-/** The sign that a link leads to another place. */
-const OUTWARD = element(
-  'svg',
-  {
-    class: 'icon',
-    viewBox: '0 0 24 24',
-    fill: 'none',
-    stroke: 'currentcolor',
-    'aria-hidden': 'true',
-  },
-  element('path', { d: 'M7 17L17 7M8.5 7H17v8.5' }),
-);
 
 /** How to reach the site’s people, and where else they are. */
 export const contact = kind({
@@ -76,7 +64,7 @@ export const contact = kind({
                     element(
                       'a',
                       { class: 'nav-link', ...nowhere },
-                      OUTWARD,
+                      outwardSign(),
                       text('span', 'label', [place], `${at}/places/items/${id}`),
                     ),
                   ),

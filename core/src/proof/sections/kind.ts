@@ -50,6 +50,12 @@ export interface Build {
   readonly gradient: string | undefined;
   /** The slugs of the shapes that pictures are cut to. */
   readonly shapes: readonly string[];
+  /** The sections of a part of one’s own, each on the ground that it stands on. */
+  readonly part: (id: string) => readonly ProofNode[];
+  /** A variant of one’s own: its class, and that of what it follows. */
+  readonly variant: (id: string) => { readonly of: string; readonly slug: string } | undefined;
+  /** A specimen of a component with the classes that the system’s roles have. */
+  readonly dressed: (specimen: ProofElement) => ProofElement;
 }
 
 /** A kind of section: the words it has, what it starts with, and how it is built. */

@@ -9,6 +9,8 @@ import { form } from './form.ts';
 import { gallery } from './gallery.ts';
 import type { Build, Kind } from './kind.ts';
 import { notice } from './notice.ts';
+import { ownPart } from './own-part.ts';
+import { pieces } from './pieces.ts';
 import { opening } from './opening.ts';
 import { points } from './points.ts';
 import { questions } from './questions.ts';
@@ -17,6 +19,7 @@ import { story } from './story.ts';
 import { table } from './table.ts';
 import { testimonials } from './testimonials.ts';
 import type { ProofNode } from '../node.ts';
+import { wears } from '../../system/component-schema.ts';
 
 /** Every kind of section that a page can have, in the order of the list that one is chosen from. */
 export const KINDS = [
@@ -35,10 +38,13 @@ export const KINDS = [
   gallery,
   call,
   contact,
+  pieces,
   artwork,
 ] as const;
 
-export type KindId = (typeof KINDS)[number]['id'];
+const PLACED_KINDS = [...KINDS, ownPart] as const;
+
+export type KindId = (typeof PLACED_KINDS)[number]['id'];
 
 /** What a section stands on. */
 export const GROUNDS = ['page', 'surface'] as const;
@@ -51,6 +57,8 @@ const COMMON = {
   ground: z.optional(z.enum(GROUNDS)),
   /** How many columns of the grid it takes; all where absent. */
   span: z.optional(z.int().check(z.gte(1), z.lte(12))),
+  /** Which variants of one’s own its components are, by the class of what they follow; the usual where absent. */
+  wears: z.optional(wears),
 };
 
 type Common = z.infer<z.ZodMiniObject<typeof COMMON>>;
@@ -60,17 +68,26 @@ type SectionOf<Of> =
     ? { readonly kind: Id } & Common & z.infer<z.ZodMiniObject<Shape>>
     : never;
 
-/** A section of a page: one of the kinds, with its words. */
-export type Section = SectionOf<(typeof KINDS)[number]>;
+/** A section of a part of one’s own: one of the kinds, with its words. */
+export type PartSection = SectionOf<(typeof KINDS)[number]>;
+/** A section of a page: one of the kinds with its words, or a part of one’s own. */
+export type Section = SectionOf<(typeof PLACED_KINDS)[number]>;
 
-const schemas = KINDS.map(({ id, shape }) =>
-  z.strictObject({ kind: z.literal(id), ...COMMON, ...(shape as z.core.$ZodShape) }),
-);
+const schemaOf = ({ id, shape }: { readonly id: KindId; readonly shape: z.core.$ZodShape }) =>
+  z.strictObject({ kind: z.literal(id), ...COMMON, ...shape });
+
+const schemas = KINDS.map(schemaOf);
 
 /** Its schema, made of the list: what the list has is what there is. */
-export const section = z.discriminatedUnion('kind', [...schemas] as unknown as readonly [
-  (typeof schemas)[number],
-]) as unknown as z.ZodMiniType<Section, Section>;
+const oneOf = (all: typeof schemas) =>
+  z.discriminatedUnion('kind', [...all] as unknown as readonly [(typeof schemas)[number]]);
+
+/** The schema of a section of a part of one’s own, which has none of those in it. */
+export const partSection = oneOf(schemas) as unknown as z.ZodMiniType<PartSection, PartSection>;
+export const section = oneOf([...schemas, schemaOf(ownPart)]) as unknown as z.ZodMiniType<
+  Section,
+  Section
+>;
 
 /** What the list knows of a kind without its words. */
 export interface AnyKind {
@@ -82,7 +99,7 @@ export interface AnyKind {
   readonly nodes: (words: never, at: string, build: Build) => readonly ProofNode[];
 }
 
-const byId: ReadonlyMap<string, AnyKind> = new Map(KINDS.map((one) => [one.id, one]));
+const byId: ReadonlyMap<string, AnyKind> = new Map(PLACED_KINDS.map((one) => [one.id, one]));
 
 /** A kind by its id. */
 export const kindOf = (id: KindId): AnyKind => byId.get(id) ?? opening;

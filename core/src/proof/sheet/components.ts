@@ -1,4 +1,4 @@
-import type { StyleDocument } from '../../system/document.ts';
+import { inOrder, type StyleDocument } from '../../system/document.ts';
 import { footer } from '../footer.ts';
 import { header } from '../header.ts';
 import { element, type ProofNode } from '../node.ts';
@@ -7,7 +7,7 @@ import { listed } from '../sections/kind.ts';
 import { KINDS, type Section } from '../sections/kinds.ts';
 import { opening, overPicture } from '../sections/opening.ts';
 import { story } from '../sections/story.ts';
-import { sectionNodes } from '../site.ts';
+import { sectionNodes } from '../section-nodes.ts';
 import { caption, part, type Chapter, type Given } from './chapter.ts';
 
 /** Elements without the places that their words have on pages: here they are nobody’s to write. */
@@ -51,6 +51,19 @@ const overNothing = (given: Given): ProofNode =>
     ],
   );
 
+/** Every part of one’s own; where there is none, what one would be. */
+function ownParts(given: Given): readonly ProofNode[] {
+  const { parts } = given.document.content;
+  const all = parts
+    ? inOrder(parts).map(([id, { name }]) => [name, given.build.part(id).map(placeless)] as const)
+    : [];
+  const made = all.filter(([, nodes]) => nodes.length > 0);
+  const shown = made.length > 0 ? made : [['Own part', whole(story, given)] as const];
+  return shown.map(([name, nodes]) =>
+    part('kind', caption(given, name), element('div', { class: 'own-part' }, ...nodes)),
+  );
+}
+
 /** Every kind of section with all that it can have, between the head and the foot of every page. */
 export const components: Chapter = {
   id: 'components',
@@ -73,6 +86,7 @@ export const components: Chapter = {
           'Opening over a picture',
           veil === undefined ? [placeless(overNothing(given))] : whole(opening, given, { veil }),
         ),
+        ...ownParts(given),
         ...shown('On a surface', whole(story, given, { ground: 'surface' })),
         ...shown('Foot', [placeless(footer(site))]),
       ),

@@ -1,14 +1,18 @@
 import type { ArticlePart } from '@garnish/core/proof/sections/article';
 import { GROUNDS, kindOf } from '@garnish/core/proof/sections/kinds';
 import { listed, type ShownPicture } from '@garnish/core/proof/sections/kind';
-import { textsOfSection } from '@garnish/core/proof/texts';
+import { PIECES, pieceOf, pieceWith } from '@garnish/core/proof/sections/pieces';
+import { classesOfSection, textsOfSection } from '@garnish/core/proof/texts';
+import type { Patch } from '@garnish/core/system/patch';
 import { inOrder, type Collection, type PageSection } from '@garnish/core/system/document';
-import { addingAfter, thingAt } from '@garnish/core/system/shaping';
+import { addingAfter, lettingPartGo, makingPart, thingAt } from '@garnish/core/system/shaping';
+import { Link } from 'react-router';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { Paste } from './paste.tsx';
 import { PictureField } from './picture-field.tsx';
+import { Wears } from './wears.tsx';
 import { freshId, ThingList } from './thing-list.tsx';
 
 const PARTS: readonly (readonly [name: string, part: ArticlePart])[] = [
@@ -37,9 +41,14 @@ const SHORT = 60;
 const wordsOf = (thing: unknown): string => {
   if (typeof thing === 'string') return thing.slice(0, SHORT);
   if (typeof thing !== 'object' || thing === null) return '';
-  const { is, title, text, words, question, caption, who } = thing as Readonly<
+  const { is, piece, title, text, words, question, caption, who } = thing as Readonly<
     Record<string, unknown>
   >;
+  if (typeof piece === 'string')
+    return `${pieceOf(piece)?.name ?? piece}: ${Object.values(words ?? {}).join(' ')}`.slice(
+      0,
+      SHORT,
+    );
   const found = [title, question, words, text, caption, who].find(
     (one): one is string => typeof one === 'string' && one !== '',
   );
@@ -114,13 +123,104 @@ function OpeningDetails({ path, own: { veil, isHigh } }: OpeningDetailsProps) {
   );
 }
 
+interface AsPartProps {
+  readonly own: PageSection;
+  /** The page and the section that it is. */
+  readonly on: { readonly page: string; readonly section: string };
+}
+
+/** From a section to a part of one’s own, and back. */
+function AsPart({ own, on: { page, section } }: AsPartProps) {
+  const store = useStore();
+  const act = (patch: Patch | undefined, said: string): void => {
+    if (patch) store.change(patch, said);
+  };
+  if (own.kind === 'part')
+    return (
+      <div className="flex flex-wrap items-center gap-x-5">
+        <Link
+          className="act"
+          to={`?view=pages&at=${encodeURIComponent(`/content/parts/items/${own.part}`)}`}
+        >
+          Its sections
+        </Link>
+        <button
+          type="button"
+          className="act"
+          onClick={() =>
+            act(
+              lettingPartGo(store.state().decided.document, page, section),
+              'sections of this page alone',
+            )
+          }
+        >
+          Make them sections of this page alone
+        </button>
+      </div>
+    );
+  return (
+    <p>
+      <button
+        type="button"
+        className="act"
+        onClick={() =>
+          act(
+            makingPart(
+              store.state().decided.document,
+              page,
+              section,
+              freshId('part'),
+              kindOf(own.kind).name,
+            ),
+            'a part of one’s own',
+          )
+        }
+      >
+        Make it a part to be used on other pages
+      </button>
+    </p>
+  );
+}
+
+/** One more component for a row of them. */
+function PieceAdder({ path, order }: { readonly path: string; readonly order: readonly string[] }) {
+  const store = useStore();
+  return (
+    <select
+      aria-label="Another component"
+      className="select bare text-quiet"
+      value=""
+      onChange={({ currentTarget: { value } }) => {
+        const { document } = store.state().decided;
+        const patch = addingAfter(
+          document,
+          path,
+          order.at(-1),
+          freshId('component'),
+          pieceWith(value),
+        );
+        if (patch) store.change(patch, `${pieceOf(value)?.name ?? value} added`);
+      }}
+    >
+      <option value="">another component …</option>
+      {PIECES.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
 interface SectionDetailsProps {
   readonly path: string;
   readonly own: PageSection;
+  /** The page that it stands on, and which of its sections it is; in a part of one’s own where absent. */
+  readonly on?: AsPartProps['on'];
 }
 
 /** What a section stands on, how wide it is, and the things in it; its words are written in the proof. */
-export function SectionDetails({ path, own }: SectionDetailsProps) {
+export function SectionDetails({ path, own, on }: SectionDetailsProps) {
   const store = useStore();
   const { ground = 'page', span } = own;
   const { shows } = kindOf(own.kind);
@@ -180,7 +280,9 @@ export function SectionDetails({ path, own }: SectionDetailsProps) {
             </button>
           </>
         )}
+        <Wears path={path} there={classesOfSection(own)} wears={own.wears} />
       </div>
+      {on && <AsPart own={own} on={on} />}
       {own.kind === 'opening' && <OpeningDetails path={path} own={own} />}
       {collectionsOf(own).map(([key, collection]) => {
         const at = `${path}/${key}`;
@@ -202,6 +304,9 @@ export function SectionDetails({ path, own }: SectionDetailsProps) {
                       picture={(thing as { readonly picture?: ShownPicture }).picture}
                     />
                   ),
+              })}
+              {...(own.kind === 'pieces' && {
+                adder: <PieceAdder path={at} order={collection.order} />,
               })}
               {...(own.kind === 'article' && {
                 adder: (

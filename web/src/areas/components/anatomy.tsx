@@ -2,6 +2,7 @@ import type { Component, Part } from '@garnish/core/components/component';
 import { stateOf } from '@garnish/core/components/states';
 import { classesIn } from '@garnish/core/proof/node';
 import { isOf, nameOf } from '@garnish/core/derive/components';
+import { TEXT, textPartOf } from '@garnish/core/derive/text-parts';
 import type { OwnVariant } from '@garnish/core/derive/own-variants';
 import { Link } from 'react-router';
 import { inOrder, type Mode } from '@garnish/core/system/document';
@@ -58,15 +59,18 @@ export function useTakable(mode: Mode): (part: Part) => readonly Takable[] {
 }
 
 interface RowProps {
-  readonly part: Part;
+  /** What takes something, as its component calls it. */
+  readonly part: Pick<Part, 'of' | 'part' | 'state'>;
   readonly mode: Mode;
+  /** What it usually takes, where no token says so. */
+  readonly usually?: string;
   readonly takable: readonly Takable[];
   /** The variant of one’s own that takes it; the component itself where absent. */
   readonly own?: OwnVariant;
 }
 
 /** One part: what it takes, whether that departs from what it follows, and the way back. */
-export function PartRow({ part, mode, takable, own }: RowProps) {
+export function PartRow({ part, mode, takable, own, usually }: RowProps) {
   const store = useStore();
   const { document, derived } = useDecided(['components'], ['tokenById']);
   const { departures } = document.components;
@@ -81,11 +85,11 @@ export function PartRow({ part, mode, takable, own }: RowProps) {
   const letGo = (): void => {
     store.change([{ op: 'remove', path }], `${name} follows again`);
   };
-  const usual = own ? follows : (value?.reference ?? 'nothing there');
+  const usual = usually ?? (own ? follows : (value?.reference ?? 'nothing there'));
   const options: readonly Option[] = [
     {
       id: FOLLOWS,
-      name: `follows: ${departure === undefined || own ? usual : 'its manner'}`,
+      name: `follows: ${departure === undefined || own || usually !== undefined ? usual : 'its manner'}`,
       label: `${name} follows again`,
       patch: () => (departure === undefined ? undefined : [{ op: 'remove', path }]),
     },
@@ -168,6 +172,27 @@ function useTexts({ classes, variants = [] }: Component) {
   });
 }
 
+interface TextRowProps extends Pick<RowProps, 'mode' | 'own'> {
+  readonly of: string;
+}
+
+/** The text role that a component’s words are set in; nothing where it holds several. */
+export function TextRow({ of, mode, own }: TextRowProps) {
+  const { derived } = useDecided([], ['styles']);
+  const text = textPartOf(of);
+  if (!text) return null;
+  const { styles } = derived;
+  return (
+    <PartRow
+      part={{ of, part: TEXT }}
+      mode={mode}
+      takable={[...styles.values()].map(({ id, name }) => ({ value: `type.${id}`, name }))}
+      usually={styles.get(text.text)?.name ?? text.text}
+      {...(own && { own })}
+    />
+  );
+}
+
 interface AnatomyProps {
   readonly component: Component;
   readonly mode: Mode;
@@ -178,7 +203,12 @@ export function Anatomy({ component, mode }: AnatomyProps) {
   const { manner } = useDecided(['components']).document.components;
   const takable = useTakable(mode);
   const parts = (component.parts ?? []).filter((part) => isOf(part, manner));
-  const groups = [...new Set(parts.map(({ of }) => of))];
+  const groups = [
+    ...new Set([
+      ...parts.map(({ of }) => of),
+      ...component.classes.flatMap(({ name }) => textPartOf(name)?.of ?? []),
+    ]),
+  ];
   const texts = useTexts(component);
   const spaces = Object.keys(component.spaces ?? {});
   return (
@@ -225,6 +255,7 @@ export function Anatomy({ component, mode }: AnatomyProps) {
               .map((part) => (
                 <PartRow key={nameOf(part)} part={part} mode={mode} takable={takable(part)} />
               ))}
+            <TextRow of={of} mode={mode} />
           </ul>
         </div>
       ))}

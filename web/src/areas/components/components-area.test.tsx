@@ -258,7 +258,7 @@ describe('the manner', () => {
     await user.click(other ?? corners);
     const { corners: now, radii } = store.state().decided.document.shape;
     expect(radii.items[now.control]?.name).toBe(other?.textContent);
-    const sides = screen.getByRole('spinbutton', { name: 'at the sides' });
+    const sides = screen.getByRole('spinbutton', { name: 'beside words' });
     await user.clear(sides);
     await user.type(sides, '2{Enter}');
     expect(space()['control']).toMatchObject({ value: { kind: 'own', value: 2, unit: 'em' } });

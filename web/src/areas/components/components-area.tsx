@@ -14,6 +14,8 @@ import { Anatomy } from './anatomy.tsx';
 import { Grounds } from './grounds.tsx';
 import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
 import { NarrowNavigation } from './narrow-navigation.tsx';
+import { OwnPart } from './own-part.tsx';
+import { idOfOwn, ownAsked } from './own-part-node.ts';
 import { OwnVariants } from './own-variants.tsx';
 import { Shelf } from './shelf.tsx';
 import { TwoManners } from './two-manners.tsx';
@@ -21,20 +23,25 @@ import { TakeAway } from './take-away.tsx';
 import { Manner } from './manner.tsx';
 import { StatesDrawn } from './states-drawn.tsx';
 
-/** The pages on which a component stands, with how often; each turns the proof to it. */
-function Uses({ component }: { readonly component: Component }) {
+interface UsesProps {
+  /** The classes of what is counted. */
+  readonly classes: readonly string[];
+}
+
+/** The pages on which something stands, with how often; each turns the proof to it. */
+function Uses({ classes }: UsesProps) {
   const store = useStore();
   const { document } = useDecidedLater(['content', 'name', 'layout', 'shape', 'color', 'brief']);
   const found = useMemo(() => {
     const view = store.state().decided;
-    const own = new Set(component.classes.map(({ name }) => name));
+    const own = new Set(classes);
     return inOrder(document.content.pages).flatMap(([id, { name }]) => {
       const count = [...classesIn(sitePage(view.document, view.derived, id))].filter((one) =>
         own.has(one),
       ).length;
       return count === 0 ? [] : [{ id, name, count }];
     });
-  }, [store, component, document]);
+  }, [store, classes, document]);
   if (found.length === 0) return <span>on no page; on the sheet of parts</span>;
   return (
     <span className="flex flex-wrap gap-x-3">
@@ -103,13 +110,14 @@ function Opened({ component }: { readonly component: Component }) {
     return () => cancelAnimationFrame(frame);
   }, []);
   const theme = modes.find((mode) => mode === own) ?? shown;
+  const classes = useMemo(() => component.classes.map(({ name }) => name), [component]);
   const [ground, setGround] = useState<string>('page');
   const findings = useSystem((state) => state.findings).filter(({ decision }) =>
     isOfComponent(component, ofDecision(decision) ?? ''),
   );
   return (
     <>
-      <Section full title={component.name} aside={<Uses component={component} />}>
+      <Section full title={component.name} aside={<Uses classes={classes} />}>
         <div className="mb-2 flex items-start justify-between gap-x-6">
           <Grounds value={ground} theme={theme} onChange={setGround} />
           {modes.length > 1 && (
@@ -147,6 +155,7 @@ export default function ComponentsArea() {
     componentAt(parameters.get('at')) ??
     SHOWN.find(({ id }) => id === 'button');
   const count = Object.keys(departures).length;
+  const part = ownAsked(asked);
   return (
     <Bench title="Components" margin={false}>
       <Section
@@ -162,9 +171,16 @@ export default function ComponentsArea() {
         <TwoManners />
       </Section>
       <div className="mt-3">
-        <Shelf opened={component?.id ?? ''} onOpen={(id) => setParameters({ part: id })} />
+        <Shelf
+          opened={part === undefined ? (component?.id ?? '') : idOfOwn(part)}
+          onOpen={(id) => setParameters({ part: id })}
+        />
       </div>
-      {component && <Opened key={component.id} component={component} />}
+      {part === undefined ? (
+        component && <Opened key={component.id} component={component} />
+      ) : (
+        <OwnPart key={part} id={part} />
+      )}
     </Bench>
   );
 }

@@ -1,6 +1,6 @@
 import { SURFACES, TELLINGS } from '@garnish/core/system/component-schema';
 import { inOrder } from '@garnish/core/system/document';
-import type { ReactNode } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided } from '../../system/system-context.ts';
@@ -15,7 +15,7 @@ interface RowProps {
 const Row = ({ says, path, children }: RowProps) => (
   <div
     data-decision={path}
-    className="grid min-h-8 grid-cols-[7rem_minmax(0,1fr)] items-center border-b border-line"
+    className="grid min-h-8 grid-cols-[4.5rem_minmax(0,1fr)] items-center border-b border-line"
   >
     <span className="text-quiet">{says}</span>
     {children}
@@ -63,46 +63,50 @@ export function Manner() {
   const radii = inOrder(document.shape.radii).map(([id, { name }]) => ({ value: id, name }));
   const words = (values: readonly string[]) => values.map((value) => ({ value, name: value }));
   return (
-    <div className="grid">
+    <div className="grid gap-x-4 @min-[28rem]:grid-cols-[minmax(0,17rem)_minmax(0,1fr)]">
       {(
         [
-          ['surface', 'surface', 'What the main action stands out by', SURFACES],
-          ['states', 'states differ by', 'What a state differs by', TELLINGS],
+          [
+            'surface',
+            'surface',
+            'What the main action stands out by',
+            SURFACES,
+            'control',
+            'corners',
+          ],
+          ['states', 'states by', 'What a state differs by', TELLINGS, 'card', 'of cards'],
         ] as const
-      ).map(([key, says, label, values]) => (
-        <Row key={key} says={says} path={`/components/manner/${key}`}>
-          <TryChoice
-            label={label}
-            says={says}
-            options={words(values)}
-            value={manner[key]}
-            path={`/components/manner/${key}`}
-          />
-        </Row>
+      ).map(([key, says, label, values, what, corners]) => (
+        <Fragment key={key}>
+          <Row says={says} path={`/components/manner/${key}`}>
+            <TryChoice
+              label={label}
+              says={says}
+              options={words(values)}
+              value={manner[key]}
+              path={`/components/manner/${key}`}
+            />
+          </Row>
+          <Row says={corners}>
+            <TryChoice
+              label={`Corners of ${what}s`}
+              says={`corners of ${what}s`}
+              options={radii}
+              value={document.shape.corners[what]}
+              path={`/shape/corners/${what}`}
+            />
+          </Row>
+        </Fragment>
       ))}
-      {(
-        [
-          ['control', 'corners'],
-          ['card', 'of cards'],
-        ] as const
-      ).map(([what, says]) => (
-        <Row key={what} says={says}>
-          <TryChoice
-            label={`Corners of ${what}s`}
-            says={`corners of ${what}s`}
-            options={radii}
-            value={document.shape.corners[what]}
-            path={`/shape/corners/${what}`}
-          />
+      <div className="@min-[28rem]:col-span-2">
+        <Row says="room">
+          <div className="grid grid-cols-3 gap-x-4 @max-[26rem]:grid-cols-1">
+            <Length role="control" side="value" label="beside words" />
+            <Length role="control" side="block" label="above, below" />
+            <Length role="target" side="value" label="high at least" />
+          </div>
         </Row>
-      ))}
-      <Row says="around words">
-        <div className="grid grid-cols-3 gap-x-4 @max-[26rem]:grid-cols-1">
-          <Length role="control" side="value" label="at the sides" />
-          <Length role="control" side="block" label="above, below" />
-          <Length role="target" side="value" label="high at least" />
-        </div>
-      </Row>
+      </div>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { TEXT, textPartOf } from '@garnish/core/derive/text-parts';
 import type { Component } from '@garnish/core/components/component';
 import { isOf, nameOf, partsOf } from '@garnish/core/derive/components';
 import { ownVariantsOf, type OwnVariant } from '@garnish/core/derive/own-variants';
@@ -6,7 +7,7 @@ import type { Mode } from '@garnish/core/system/document';
 import { X } from 'lucide-react';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { NameField } from '../../ui/name-field.tsx';
-import { PartRow, useTakable } from './anatomy.tsx';
+import { PartRow, TextRow, useTakable } from './anatomy.tsx';
 
 const AT = '/components/variants';
 
@@ -24,6 +25,7 @@ function One({ own, mode, originals }: OneProps) {
   const { manner, variants } = document.components;
   const path = `${AT}/items/${own.id}`;
   const parts = partsOf(own.of).filter((part) => isOf(part, manner));
+  const text = textPartOf(own.of);
   const isTaken = (part: string): boolean => Object.hasOwn(own.takes, part);
   return (
     <li data-decision={path} className="border-t border-line py-1.5 first:border-t-0">
@@ -75,6 +77,7 @@ function One({ own, mode, originals }: OneProps) {
           .map((part) => (
             <PartRow key={part.part} part={part} mode={mode} takable={takable(part)} own={own} />
           ))}
+        {isTaken(TEXT) && <TextRow of={own.of} mode={mode} own={own} />}
       </ul>
       <select
         aria-label={`What else ${own.name} takes otherwise`}
@@ -82,6 +85,13 @@ function One({ own, mode, originals }: OneProps) {
         value=""
         onChange={({ currentTarget: { value: part } }) => {
           // It begins as what it follows, so that nothing jumps before something is chosen.
+          if (part === TEXT && text) {
+            store.change(
+              [{ op: 'add', path: `${path}/takes/${TEXT}`, value: `type.${text.text}` }],
+              `${own.name} takes its own text`,
+            );
+            return;
+          }
           const usual = derived.tokenById.get(`${own.of}.${part}`)?.values[mode].reference;
           const first = parts.find((one) => one.part === part);
           const now = first && takable(first);
@@ -94,6 +104,7 @@ function One({ own, mode, originals }: OneProps) {
         }}
       >
         <option value="">takes otherwise …</option>
+        {text && !isTaken(TEXT) && <option value={TEXT}>text</option>}
         {parts
           .filter((part) => !isTaken(part.part) && derived.tokenById.has(nameOf(part)))
           .map(({ part }) => (

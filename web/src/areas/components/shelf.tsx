@@ -3,13 +3,15 @@ import { element, type ProofNode } from '@garnish/core/proof/node';
 import { specimenOf } from '@garnish/core/proof/specimens';
 import { useMemo } from 'react';
 import { Specimens } from '../../proof/specimens.tsx';
+import { inOrder } from '@garnish/core/system/document';
 import { isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
+import { idOfOwn, ownPartNode } from './own-part-node.ts';
 import { useProofTheme } from '../../system/proof-theme.ts';
-import { useDecidedLater, useSystem } from '../../system/system-context.ts';
+import { useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
 
 const PER_ROW = 7;
-const PICTURE_PX = 58;
-const CELL_PX = 84;
+const PICTURE_PX = 44;
+const CELL_PX = 66;
 
 /** A picture of each in its place, under the buttons that name them. */
 const PLACED = `
@@ -17,52 +19,61 @@ body { margin: 0; overflow: hidden; }
 .shelf { display: grid; grid-template-columns: repeat(${PER_ROW}, minmax(0, 1fr)); }
 .shelf-cell { block-size: ${CELL_PX}px; overflow: clip; }
 .shelf-picture { display: grid; place-content: center; justify-items: center; block-size: ${PICTURE_PX}px; padding: 4px; overflow: clip; }
-.shelf-picture > * { zoom: 0.5; inline-size: max-content; max-inline-size: 128px; }
+.shelf-picture > * { zoom: 0.42; inline-size: max-content; max-inline-size: 128px; }
 .shelf-picture > .field, .shelf-picture > .slider, .shelf-picture > .progress { inline-size: 100px; }
 .shelf-picture > .skip-link { position: static; translate: none; }
 .shelf-picture > .dialog { position: static; }
 .shelf-picture > .tabs { zoom: 0.36; max-inline-size: none; }
 .shelf-picture > .step-bar { zoom: 0.36; inline-size: 160px; max-inline-size: none; flex-wrap: nowrap; }
 .shelf-picture .step-mark { flex-basis: 0; }
-.shelf-picture > .prices, .shelf-picture > .quotation, .shelf-picture > .form-row, .shelf-picture > .hero, .shelf-picture > .band, .shelf-picture > .table, .shelf-picture > .point, .shelf-picture > .add-one { zoom: 0.32; inline-size: 200px; max-inline-size: none; }
+.shelf-picture > .prices, .shelf-picture > .quotation, .shelf-picture > .form-row, .shelf-picture > .hero, .shelf-picture > .band, .shelf-picture > .table, .shelf-picture > .point, .shelf-picture > .add-one { zoom: 0.24; inline-size: 220px; max-inline-size: none; }
 .shelf-picture > .form-row .field { inline-size: 100%; }
-.shelf-picture > .figure { zoom: 0.36; }
-.shelf-picture > .hero { zoom: 0.22; inline-size: 300px; }
-.shelf-picture > .card, .shelf-picture > .alert, .shelf-picture > .notice, .shelf-picture > .dialog, .shelf-picture > .site-header, .shelf-picture > .site-footer { zoom: 0.28; inline-size: 210px; max-inline-size: none; }
+.shelf-picture > .figure { zoom: 0.26; }
+.shelf-picture > .own-part { zoom: 0.16; inline-size: 420px; max-inline-size: none; }
+.shelf-picture > .hero { zoom: 0.2; inline-size: 320px; }
+.shelf-picture > .card, .shelf-picture > .alert, .shelf-picture > .notice, .shelf-picture > .dialog, .shelf-picture > .site-header, .shelf-picture > .site-footer { zoom: 0.23; inline-size: 240px; max-inline-size: none; }
 `;
+
+const CELL =
+  'group flex min-w-0 items-end border-e border-b border-line text-xs aria-pressed:shadow-[inset_0_3px_0_var(--color-primary)]';
+const NAME =
+  'flex h-5.5 w-full min-w-0 items-center justify-between gap-1 bg-base-100 px-1 text-start text-quiet group-hover:text-base-content group-aria-pressed:font-semibold group-aria-pressed:text-base-content';
 
 interface ShelfProps {
   readonly opened: string;
   readonly onOpen: (id: string) => void;
 }
 
-/** All components as small live pictures in one manner; one is opened below. */
+/** All components and own parts as small live pictures in one manner; one is opened below. */
 export function Shelf({ opened, onOpen }: ShelfProps) {
   const theme = useProofTheme();
-  const { derived } = useDecidedLater([], ['styles', 'colors']);
+  const { derived, document } = useDecidedLater(['content'], ['styles', 'colors']);
+  const store = useStore();
   const departures = useSystem(({ decided }) => decided.document.components.departures);
   const findings = useSystem((state) => state.findings);
   const { styles, colors } = derived;
-  const node = useMemo(
-    (): ProofNode =>
+  const { parts } = document.content;
+  const own = parts ? inOrder(parts) : [];
+  const node = useMemo((): ProofNode => {
+    const cell = (...nodes: readonly ProofNode[]): ProofNode =>
       element(
         'div',
-        { class: 'shelf' },
-        ...SHOWN.map(({ variants = [] }) =>
-          element(
-            'div',
-            { class: 'shelf-cell on-page' },
-            element(
-              'div',
-              { class: 'shelf-picture' },
-              ...variants.slice(0, 1).map((variant) => specimenOf(variant, { styles, colors })),
-            ),
-          ),
-        ),
+        { class: 'shelf-cell on-page' },
+        element('div', { class: 'shelf-picture' }, ...nodes),
+      );
+    const { decided } = store.state();
+    return element(
+      'div',
+      { class: 'shelf' },
+      ...SHOWN.map(({ variants = [] }) =>
+        cell(...variants.slice(0, 1).map((variant) => specimenOf(variant, { styles, colors }))),
       ),
-    [styles, colors],
-  );
-  const rows = Math.ceil(SHOWN.length / PER_ROW);
+      ...(parts?.order ?? []).map((id) =>
+        cell(ownPartNode(id, decided.document, { ...decided.derived, styles, colors })),
+      ),
+    );
+  }, [store, parts, styles, colors]);
+  const rows = Math.ceil((SHOWN.length + own.length) / PER_ROW);
   const countOf = (own: Component): number =>
     Object.keys(departures).filter((name) => isOfComponent(own, name.split('.')[0] ?? '')).length;
   const isFound = (own: Component): boolean =>
@@ -93,10 +104,10 @@ export function Shelf({ opened, onOpen }: ShelfProps) {
               key={own.id}
               type="button"
               aria-pressed={own.id === opened}
-              className="group flex items-end border-e border-b border-line text-xs aria-pressed:shadow-[inset_0_3px_0_var(--color-primary)]"
+              className={CELL}
               onClick={() => onOpen(own.id)}
             >
-              <span className="flex h-6 w-full items-center justify-between gap-1 bg-base-100 px-1.5 text-start text-quiet group-hover:text-base-content group-aria-pressed:font-semibold group-aria-pressed:text-base-content">
+              <span className={NAME}>
                 <span className="truncate">{own.name}</span>
                 {count > 0 && (
                   <span
@@ -116,6 +127,19 @@ export function Shelf({ opened, onOpen }: ShelfProps) {
             </button>
           );
         })}
+        {own.map(([id, { name }]) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={idOfOwn(id) === opened}
+            className={CELL}
+            onClick={() => onOpen(idOfOwn(id))}
+          >
+            <span className={NAME}>
+              <span className="truncate">{name}</span>
+            </span>
+          </button>
+        ))}
       </div>
     </div>
   );

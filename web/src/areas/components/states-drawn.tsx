@@ -29,6 +29,12 @@ body { margin: 0; overflow-x: auto; overflow-y: hidden; }
 .drawn-one .nav-panel { position: static; }
 .drawn-one .quotation, .drawn-one .prices, .drawn-one .hero, .drawn-one .band, .drawn-one .point, .drawn-one .side-box, .drawn-one .form-row, .drawn-one .field-group, .drawn-one .error-summary, .drawn-one .empty, .drawn-one .add-one { inline-size: 18rem; }
 .drawn-one .form-row .field, .drawn-one .field-group .field { inline-size: 100%; }
+.drawn-one > div.block { inline-size: 16rem; }
+.drawn-one > section.block { inline-size: 31rem; }
+.drawn-one:has(> section.block) { max-inline-size: none; }
+.drawn-one > .gallery { inline-size: 30rem; }
+.drawn-one:has(> .gallery) { max-inline-size: none; }
+.drawn-one > div.block > .card, .drawn-one > section.block > .card { inline-size: auto; }
 .drawn-one .site-header, .drawn-one .site-footer { inline-size: 26rem; }
 `;
 

@@ -3,7 +3,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { usePreferences } from '../../ui/preferences.ts';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useDecided, useSystem } from '../../system/system-context.ts';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { DecidedChoice } from '../../system/decided-choice.tsx';
@@ -81,6 +81,7 @@ function Nested() {
 
 /** Radii, borders and icons, and what each is for. */
 export function ShapeView() {
+  const store = useStore();
   const decided = useDecided(['shape']);
   const findings = useSystem((state) => state.findings);
   const { shape } = decided.document;
@@ -139,6 +140,24 @@ export function ShapeView() {
               />
             ))}
           </div>
+          <label className="flex min-h-7 items-center gap-1.5" data-decision="/shape/growing">
+            <input
+              type="checkbox"
+              className="h-4 w-4 accent-primary"
+              checked={shape.growing === true}
+              onChange={({ currentTarget: { checked } }) =>
+                store.change(
+                  [
+                    checked
+                      ? { op: 'add', path: '/shape/growing', value: true }
+                      : { op: 'remove', path: '/shape/growing' },
+                  ],
+                  checked ? 'corners grow with their text' : 'corners are the same for all texts',
+                )
+              }
+            />
+            corners of buttons and fields grow with their text
+          </label>
         </div>
         <Notes findings={findings} at={['/shape/radii', '/shape/corners']} />
       </Section>

@@ -219,6 +219,68 @@ test('each part is opened by key, stands on every ground in both themes, and axe
   expect(await violationsOf(page, { within: 'main' })).toEqual([]);
 });
 
+for (const [part, title] of [
+  ['button', 'Button'],
+  ['link', 'Link'],
+] as const)
+  test(`${part}: every state is legible on every ground, as axe finds it, and stands on a picture too`, async ({
+    page,
+    request,
+  }) => {
+    const id = await copyOf(request, BRACKWATER);
+    await openArea(page, id, `components?part=${part}`);
+    const drawn = page.frameLocator(`iframe[title="${title} in its states"]`);
+    const grounds = page.getByRole('group', { name: 'What it stands on' }).getByRole('button');
+    await expect(grounds.first()).toBeVisible();
+    const names = await grounds.evaluateAll((all) => all.map((one) => one.ariaLabel ?? ''));
+    expect(names.length).toBeGreaterThan(8);
+    const frame = await (
+      await page.locator(`iframe[title="${title} in its states"]`).elementHandle()
+    ).contentFrame();
+    if (!frame) throw new Error('nothing is drawn');
+    for (const theme of ['light', 'dark']) {
+      await page.getByRole('group', { name: 'Theme of the specimens' }).getByText(theme).click();
+      await expect(drawn.locator('html')).toHaveAttribute('data-theme', theme);
+      for (const name of names) {
+        const ground = page.getByRole('group', { name: 'What it stands on' });
+        await ground.getByRole('button', { name, exact: true }).click();
+        if (name === 'a picture') {
+          await expect(drawn.locator('.over-picture > img')).toBeVisible();
+          continue;
+        }
+        await expect(drawn.locator('.drawn')).toHaveClass(`drawn on-${name.replaceAll(' ', '-')}`);
+        await expect
+          .poll(() =>
+            drawn.locator('body').evaluate((body) => {
+              const moving = body.ownerDocument.getAnimations();
+              for (const one of moving) one.finish();
+              return moving.length;
+            }),
+          )
+          .toBe(0);
+        const found = await violationsOf(frame, { rules: ['color-contrast'] });
+        expect(found.map((one) => [theme, name, ...one])).toEqual([]);
+      }
+    }
+  });
+
+test('words that are too large for their place when text is twice as large or labels are longer are found', async ({
+  page,
+  request,
+}) => {
+  test.slow();
+  const id = await copyOf(request, BRACKWATER);
+  await change(request, id, [
+    { op: 'add', path: '/components/departures/tag.text', value: 'type.h1' },
+    { op: 'add', path: '/components/departures/step-mark.text', value: 'type.h1' },
+  ]);
+  await openArea(page, id, 'review');
+  const told = (of: string, when: string) =>
+    page.getByRole('listitem').filter({ hasText: new RegExp(`^${of} does not fit ${when}`) });
+  await expect(told('tag', 'with labels a third longer').first()).toBeVisible({ timeout: 60_000 });
+  await expect(told('“Quay works”', 'with text twice as large').first()).toBeVisible();
+});
+
 /** What each part is to those who do not see it, by its address. Source: HTML-AAM 1.0, the role of each element. */
 const ROLES = [
   ['button', 'button', 'Send'],

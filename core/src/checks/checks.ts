@@ -18,6 +18,7 @@ import {
 } from './faces.ts';
 import type { Check, Finding } from './finding.ts';
 import { closeLevelsCheck, headingOrderCheck } from './heading-order.ts';
+import { grayOnTintCheck } from './gray-on-tint.ts';
 import { hiddenTokensCheck } from './hidden-tokens.ts';
 import { linesCheck } from './lines.ts';
 import { readerCheck } from './reader.ts';
@@ -36,6 +37,7 @@ import { statesCheck } from './states.ts';
 import { stepsCheck } from './steps.ts';
 import { toldByColorCheck } from './told-by-color.ts';
 import { strokesCheck } from './strokes.ts';
+import { unequalRoomCheck } from './unequal-room.ts';
 import { weightsCheck } from './weights.ts';
 import { zoomCheck } from './zoom.ts';
 
@@ -49,6 +51,8 @@ export const CHECKS: readonly Check[] = [
   sameVariantsCheck,
   componentWeightCheck,
   lostDeparturesCheck,
+  grayOnTintCheck,
+  unequalRoomCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,

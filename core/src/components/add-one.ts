@@ -11,6 +11,7 @@ export const addOne = component({
   classes: [
     {
       name: 'add-one',
+      groundless: {},
       says: 'one more of what stands above it',
       markup: `<button class="add-one" type="button">Another passenger</button>`,
       text: 'label',

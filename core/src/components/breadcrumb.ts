@@ -18,6 +18,7 @@ export const breadcrumb = component({
     },
     {
       name: 'crumb',
+      groundless: {},
       says: 'one of them',
       markup: `<a class="crumb" href="/">Home</a>`,
       text: 'small',
@@ -31,6 +32,7 @@ export const breadcrumb = component({
     },
     {
       name: 'page-link',
+      groundless: {},
       says: 'one of them',
       markup: `<a class="page-link" href="?page=2">2</a>`,
       text: 'label',

@@ -322,6 +322,7 @@ export const button = component({
       declarations: { 'background-color': 'transparent' },
     })),
     { of: 'plain-button', inside: WORDS, declarations: { color: 'inherit' } },
+    { of: 'plain-button', state: 'off', inside: WORDS, declarations: { color: 'inherit' } },
     ...(['button', 'quiet-button', 'danger-button'] as const).flatMap((of) =>
       (['hover', 'pressed', 'off'] as const).map((state) => ({
         of,

@@ -1,5 +1,5 @@
 import type { ProofElement } from '../proof/node.ts';
-import type { SpaceUse } from '../system/document.ts';
+import type { SpaceUse } from '../system/space-schema.ts';
 import type { Manner } from '../system/component-schema.ts';
 import type { StateId } from './states.ts';
 

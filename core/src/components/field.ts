@@ -86,6 +86,7 @@ export const field = component({
     },
     {
       name: 'problem',
+      groundless: {},
       says: 'what is wrong with a field, below it',
       markup: `<p class="problem type-small" id="day-problem">There is no such day.</p>`,
       text: 'small',

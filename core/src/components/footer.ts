@@ -35,6 +35,7 @@ export const footer = component({
     },
     {
       name: 'footer-link',
+      groundless: {},
       says: 'a link of the footer',
       markup: `<a class="footer-link" href="/times">Times</a>`,
       text: 'small',

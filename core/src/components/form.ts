@@ -17,6 +17,7 @@ export const form = component({
     },
     {
       name: 'required',
+      groundless: {},
       says: 'that a field must be filled, in words beside its label',
       markup: `<label class="type-label" for="name">Name <span class="required">required</span></label>`,
       text: 'small',
@@ -24,12 +25,14 @@ export const form = component({
     },
     {
       name: 'field-hint',
+      groundless: {},
       says: 'what helps to fill a field, below it',
       markup: `<p class="field-hint" id="name-hint">As on your ticket.</p>`,
       text: 'small',
     },
     {
       name: 'counter',
+      groundless: {},
       says: 'how much of a field is used',
       markup: `<p class="counter" id="note-counter" aria-live="polite">120 of 300</p>`,
       text: 'small',

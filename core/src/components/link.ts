@@ -11,6 +11,7 @@ export const link = component({
   classes: [
     {
       name: 'more-link',
+      groundless: {},
       says: 'a link that stands alone',
       markup: `<a class="more-link" href="/times">All times</a>`,
       text: 'label',

@@ -20,6 +20,7 @@ export const navigation = component({
     },
     {
       name: 'nav-link',
+      groundless: {},
       says: 'a link of the navigation',
       markup: `<a class="nav-link" href="/times">Times</a>`,
       text: 'label',
@@ -52,6 +53,7 @@ export const navigation = component({
     },
     {
       name: 'nav-sign',
+      groundless: {},
       says: 'the sign that there are links under a link',
       markup: `<summary class="nav-sign" aria-label="Times"></summary>`,
       own: {

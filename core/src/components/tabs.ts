@@ -17,6 +17,7 @@ export const tabs = component({
     },
     {
       name: 'tab',
+      groundless: {},
       says: 'one of them',
       markup: `<a class="tab" aria-current="page" href="#out">Out</a>`,
       text: 'label',

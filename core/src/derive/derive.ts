@@ -17,6 +17,7 @@ import {
   groundlessRules,
   roleNames,
   veilRules,
+  vividTexts,
 } from './color/nodes.ts';
 import {
   deriveComponentRules,
@@ -303,6 +304,7 @@ const RULES = [
   ['type', typeRules],
   ['baseline', baseline],
   ['narrow', narrow],
+  ['vivid-texts', vividTexts],
   ['color', colorRules],
   ['families', familyRules],
   ['color-classes', colorClasses],

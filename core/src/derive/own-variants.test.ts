@@ -56,6 +56,20 @@ describe('a variant of one’s own', () => {
     ]);
   });
 
+  test('has words in the color of each state, where they have one of their own at rest', () => {
+    const rules = rulesOf(systemOf(variant({ takes: { ink: 'color.support-ink' } })), '.booking');
+    const off = '.button.booking[aria-disabled="true"]';
+    const words = rules.filter(({ selector }) => selector.includes('> [class]'));
+    expect(words[0]).toEqual({
+      selector: '.button.booking > [class]',
+      declarations: [['color', 'var(--booking-ink)']],
+    });
+    // Else those of rest would win over the words of what is off.
+    expect(words.find(({ selector }) => selector.includes(off))?.declarations).toEqual([
+      ['color', 'inherit'],
+    ]);
+  });
+
   test('says in every state what it takes in one, so that no state of the original wins over it', () => {
     const rules = rulesOf(
       systemOf(variant({ takes: { background: 'color.support' } })),

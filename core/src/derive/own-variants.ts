@@ -96,6 +96,9 @@ export const deriveOwnRules = (
     const isOwn = ({ part }: Part): boolean => own.has(`${slug}.${part}`);
     const parts = partsOf(of).filter((part) => isOf(part, manner) && there.has(nameOf(part)));
     const changed = new Set(parts.filter(isOwn).map(({ property }) => property));
+    const wordsAtRest = parts.some(
+      ({ inWords, property, state }) => inWords && state === undefined && changed.has(property),
+    );
     return IN_ORDER.flatMap((state): Rule[] => {
       const takes = parts.filter((part) => part.state === state?.id && changed.has(part.property));
       const rule = (inside: string, those: readonly Part[]): Rule[] =>
@@ -108,12 +111,22 @@ export const deriveOwnRules = (
                 ...(state?.within !== undefined && { within: state.within }),
               },
             ];
+      const inWords = takes.filter((part) => part.inWords);
+      // Words that are colored at rest take what a state says of the whole.
+      const follow = state !== undefined && wordsAtRest && inWords.length === 0;
+      const isColored = takes.some(({ property }) => property === 'color');
       return [
         ...rule('', takes),
-        ...rule(
-          WORDS,
-          takes.filter(({ inWords }) => inWords),
-        ),
+        ...rule(WORDS, inWords),
+        ...(follow && isColored
+          ? [
+              {
+                selector: selectorIn(of, state, WORDS, `.${slug}`),
+                declarations: [['color', 'inherit'] as const],
+                ...(state.within !== undefined && { within: state.within }),
+              },
+            ]
+          : []),
       ];
     });
   });

@@ -2,6 +2,7 @@ import { ownVariantsOf } from '../derive/own-variants.ts';
 import type { Derived } from '../derive/derived.ts';
 import { STRUCTURE } from '../derive/structure.ts';
 import type { StyleDocument } from '../system/document.ts';
+import { FAMILIES } from '../system/families.ts';
 
 import { namedClass, namedClasses, namedProperty, type Naming } from './naming.ts';
 import { slugsOf } from '../tokens/slugs-of.ts';
@@ -17,7 +18,10 @@ const families = (
   { layout }: StyleDocument,
   { styles, pairs, colors, gradients }: Derived,
 ): readonly (readonly [says: string, names: readonly string[]])[] => {
-  const surfaces = new Set(pairs.map(({ on }) => on.slug));
+  const surfaces = new Set([
+    ...pairs.map(({ on }) => on.slug),
+    ...FAMILIES.flatMap((id) => (colors.has(`${id}-ink`) ? (colors.get(id)?.slug ?? []) : [])),
+  ]);
   return [
     [
       'a text, in its face, size, weight and color',

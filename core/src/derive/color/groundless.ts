@@ -1,4 +1,5 @@
 import type { Manner } from '../../system/component-schema.ts';
+import { STATES, statesIn } from '../../components/states.ts';
 import { isOf, partsOf } from '../components.ts';
 import { FAMILIES } from '../../system/families.ts';
 import { inOrder, type StyleDocument } from '../../system/document.ts';
@@ -30,8 +31,32 @@ export function groundlessOn(
   );
   const all = (classes: typeof there, inside = ''): string =>
     classes.map(({ name }) => `${place} .${name}${inside}`).join(', ');
+  // States that give words another color and no ground of their own; what cannot be used stays told apart.
+  const stated = STATES.flatMap(({ id, selectors, ...state }) => {
+    if (id === 'off') return [];
+    const those = there.filter(({ name }) => {
+      const own = partsOf(name).filter(
+        (part) =>
+          isOf(part, manner) && part.state !== undefined && statesIn(id).includes(part.state),
+      );
+      return (
+        own.some(({ property }) => property === 'color') &&
+        !own.some(({ property }) => property === 'background-color')
+      );
+    });
+    return those.length === 0
+      ? []
+      : [
+          {
+            selector: selectors.map((selector) => all(those, selector)).join(', '),
+            declarations: [['color', ink]] as const,
+            ...('within' in state && { within: state.within }),
+          },
+        ];
+  });
   return [
     { selector: all(there), declarations: [['color', ink]] },
+    ...stated,
     ...(edged.length === 0
       ? []
       : [{ selector: all(edged), declarations: [['border-color', ink]] } as const]),
@@ -60,6 +85,37 @@ function placesOf(
   ];
 }
 
+/** The classes of texts, whatever they are called. */
+const TEXTS = '[class*="type-"]';
+
+/** Links in a text, those that were followed too. */
+const linksIn = (text: string): readonly string[] => [`${text} a`, `${text} a:visited`];
+
+/**
+ * Every vivid color as a ground, texts of every role on it, and links in them, in the color that reads there. They come before the rules
+ * of surfaces, so that those on a surface within a vivid color keep theirs, and before those of components.
+ */
+export const deriveVividTexts = (roles: ReadonlyMap<string, NamedRole>): Rule[] =>
+  FAMILIES.flatMap((id): Rule[] => {
+    const [role, ink] = [roles.get(id), roles.get(`${id}-ink`)];
+    if (!role || !ink) return [];
+    const texts = `.on-${role.slug} ${TEXTS}`;
+    const color = `var(${propertyOfPath(['color', ink.slug])})`;
+    return [
+      {
+        selector: `.on-${role.slug}`,
+        declarations: [
+          ['background-color', `var(${propertyOfPath(['color', role.slug])})`],
+          ['color', color],
+        ],
+      },
+      {
+        selector: [texts, ...linksIn(texts)].join(', '),
+        declarations: [['color', color]],
+      },
+    ];
+  });
+
 /** What has no ground of its own, on each vivid color and over each picture of a system. */
 export const deriveGroundlessRules = (
   roles: ReadonlyMap<string, NamedRole>,
@@ -67,6 +123,17 @@ export const deriveGroundlessRules = (
   label: string | undefined,
   manner: Manner,
 ): Rule[] =>
-  placesOf(roles, veils).flatMap(([place, { slug }]) =>
-    groundlessOn(place, `var(${propertyOfPath(['color', slug])})`, label, manner),
-  );
+  placesOf(roles, veils).flatMap(([place, { slug }]) => {
+    const ink = `var(${propertyOfPath(['color', slug])})`;
+    return [
+      ...groundlessOn(place, ink, label, manner),
+      ...(place.startsWith('.over-')
+        ? [
+            {
+              selector: linksIn(`${place} ${TEXTS}`).join(', '),
+              declarations: [['color', ink]],
+            } as const,
+          ]
+        : []),
+    ];
+  });

@@ -24,7 +24,7 @@ import {
 } from './color.ts';
 import { needingTexts, needsOf } from './needs.ts';
 import { slugsOf } from '../../tokens/slugs-of.ts';
-import { deriveGroundlessRules } from './groundless.ts';
+import { deriveGroundlessRules, deriveVividTexts } from './groundless.ts';
 import { deriveVeilRules } from './veil.ts';
 
 const roles = ({ color: decided }: StyleDocument) => decided.roles;
@@ -142,6 +142,9 @@ export const veilRules = ruleNode(
   [veils, roleNames, settings],
   deriveVeilRules,
 );
+
+/** Before the rules of surfaces. */
+export const vividTexts = ruleNode('color: texts on vivid colors', [roleNames], deriveVividTexts);
 
 /** After the rules of texts, before those of the states of controls. */
 export const groundlessRules = ruleNode(

@@ -108,7 +108,7 @@ export function PartRow({ part, mode, takable, own, usually }: RowProps) {
   return (
     <li
       data-decision={path}
-      className="grid grid-cols-[minmax(0,1fr)_auto] @min-[26rem]:grid-cols-[8.5rem_minmax(0,1fr)_7.5rem] items-center gap-x-3 border-t border-line first:border-t-0"
+      className="grid grid-cols-[minmax(0,1fr)_auto] @min-[26rem]:grid-cols-[9.75rem_minmax(0,1fr)_7rem] items-center gap-x-3 border-t border-line first:border-t-0"
     >
       <span className="min-w-0 truncate text-quiet" title={name}>
         {part.state === undefined

@@ -19,30 +19,34 @@ test('a section becomes a part of its own, stands on two pages, is written once,
   await openArea(page, id, 'brief?view=pages');
   const choice = page.getByRole('combobox', { name: 'Page of the proof' });
   await choice.selectOption('booking');
-  await page.getByRole('button', { name: /^Call to action/ }).click();
+  await page.getByRole('button', { name: /^Testimonials/ }).click();
   await page.getByRole('button', { name: 'Make it a part to be used on other pages' }).click();
-  const name = page.getByRole('textbox', { name: 'Name of part Call to action' });
-  await name.fill('By telephone');
+  const name = page.getByRole('textbox', { name: 'Name of part Testimonials' });
+  await name.fill('Said aboard');
   await name.press('Enter');
-  await expect(page.getByText('stands once')).toBeVisible();
+  const uses = page
+    .getByRole('grid', { name: 'Own parts' })
+    .getByRole('row', { name: 'Said aboard' })
+    .getByText(/^stands /);
+  await expect(uses).toHaveText('stands once');
   // On another page it is one of what can be added.
   await choice.selectOption('home');
   await page.getByRole('button', { name: 'Another section' }).click();
-  await page.getByRole('button', { name: 'Add By telephone' }).click();
-  await expect(page.getByText('stands 2 times')).toBeVisible();
-  const said = proof(page).getByText('Rather by telephone?');
+  await page.getByRole('button', { name: 'Add Said aboard' }).click();
+  await expect(uses).toHaveText('stands 2 times');
+  const said = proof(page).getByText('A walker');
   await expect(said).toHaveCount(1);
   // Written on one page, it says the same on the other.
   await page.getByRole('button', { name: 'write', exact: true }).click();
-  await said.fill('Ring us');
+  await said.fill('A rider');
   await page.keyboard.press('Enter');
   await choice.selectOption('booking');
-  await expect(proof(page).getByText('Ring us')).toHaveCount(1);
-  await expect(proof(page).getByText('Rather by telephone?')).toHaveCount(0);
+  await expect(proof(page).getByText('A rider')).toHaveCount(1);
+  await expect(proof(page).getByText('A walker')).toHaveCount(0);
   await page.getByRole('button', { name: 'write', exact: true }).click();
   await saved(page);
   const document = await documentOf(request, id);
-  expect(document.content.parts?.order).toHaveLength(1);
+  expect(document.content.parts?.order).toHaveLength(2);
   // Outside it is what it is here.
   await servePlain(page, id, bodiesOf(document));
   const own = 'booking';
@@ -53,25 +57,25 @@ test('a section becomes a part of its own, stands on two pages, is written once,
   await goOn(page, id, 'components');
   await page
     .getByRole('group', { name: 'Parts' })
-    .getByRole('button', { name: 'By telephone' })
+    .getByRole('button', { name: 'Said aboard' })
     .click();
-  const opened = page.getByRole('region', { name: 'By telephone' });
-  await expect(opened.getByRole('link', { name: 'Button' })).toBeVisible();
+  const opened = page.getByRole('region', { name: 'Said aboard' });
+  await expect(opened.getByRole('link', { name: 'Testimonial' })).toBeVisible();
   await expect(opened.getByRole('button', { name: 'Home 1' })).toBeVisible();
   await expect(
-    page.frameLocator('iframe[title="By telephone, as it stands on pages"]').getByText('Ring us'),
+    page.frameLocator('iframe[title="Said aboard, as it stands on pages"]').getByText('A rider'),
   ).toBeVisible();
   // Back to a section of one page: the other keeps the part.
   await goOn(page, id, 'brief?view=pages');
   await choice.selectOption('booking');
-  await page.getByRole('button', { name: /^By telephone the same/ }).click();
+  await page.getByRole('button', { name: /^Said aboard the same/ }).click();
   await page.getByRole('button', { name: 'Make them sections of this page alone' }).click();
-  await expect(page.getByText('stands once')).toBeVisible();
-  await page.getByRole('button', { name: 'Remove part By telephone' }).click();
+  await expect(uses).toHaveText('stands once');
+  await page.getByRole('button', { name: 'Remove part Said aboard' }).click();
   await choice.selectOption('home');
-  await expect(proof(page).getByText('Ring us')).toHaveCount(0);
+  await expect(proof(page).getByText('A rider')).toHaveCount(0);
   await page.keyboard.press('Control+z');
-  await expect(proof(page).getByText('Ring us')).toHaveCount(1);
+  await expect(proof(page).getByText('A rider')).toHaveCount(1);
 });
 
 test('a part is put together from components with words of their own, and a section wears a variant', async ({
@@ -87,7 +91,7 @@ test('a part is put together from components with words of their own, and a sect
   await parts.getByRole('button', { name: 'Add Components in a row' }).click();
   await parts.getByRole('combobox', { name: 'Another component' }).selectOption('field.text');
   await page.getByRole('button', { name: 'Another section' }).first().click();
-  await page.getByRole('button', { name: 'Add Part 1' }).first().click();
+  await page.getByRole('button', { name: 'Add Part 2' }).first().click();
   const row = proof(page).locator('.own-part .actions');
   await expect(row.locator('> *')).toHaveCount(3);
   await expect(row.getByRole('textbox')).toBeVisible();

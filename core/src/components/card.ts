@@ -82,7 +82,7 @@ export const card = component({
             'article',
             { class: 'card on-surface' },
             drawnPicture('card-picture', 480),
-            element('h4', { class: 'type-h4' }, 'From Oxney Quay'),
+            element('p', { class: 'type-h4' }, 'From Oxney Quay'),
             element('p', { class: 'type-body' }, 'Nine crossings a day.'),
           ),
         ),

@@ -1,4 +1,4 @@
-import type { PageSection, SitePage } from '@garnish/core/system/document';
+import type { PageSection, SitePage, StyleDocument } from '@garnish/core/system/document';
 import { collectionOf } from '@garnish/core/system/collection';
 import { page } from './decide.ts';
 
@@ -31,6 +31,29 @@ const TIMES = [
   ['days', 'Days'],
   ['boat', 'Boat'],
 ] as const;
+
+/** What stands on several pages of the ferries’ site, and is the same on each. */
+export const brackwaterParts = (): NonNullable<StyleDocument['content']['parts']> =>
+  collectionOf([
+    [
+      'telephone',
+      {
+        name: 'By telephone',
+        sections: collectionOf([
+          [
+            'call',
+            {
+              kind: 'call',
+              title: 'Rather by telephone?',
+              text: 'The quay office answers from six in the morning.',
+              action: 'Call the office',
+              wears: { button: 'by-phone' },
+            },
+          ],
+        ]),
+      },
+    ],
+  ]);
 
 /** What the ferries’ site has beside its home page. */
 export const brackwaterPages = (): readonly (readonly [string, SitePage])[] => [
@@ -118,6 +141,7 @@ export const brackwaterPages = (): readonly (readonly [string, SitePage])[] => [
         ),
       },
     ],
+    ['call', { kind: 'part', part: 'telephone' }],
   ),
   page(
     'booking',
@@ -193,15 +217,7 @@ export const brackwaterPages = (): readonly (readonly [string, SitePage])[] => [
         ),
       },
     ],
-    [
-      'call',
-      {
-        kind: 'call',
-        title: 'Rather by telephone?',
-        text: 'The quay office answers from six in the morning.',
-        action: 'Call the office',
-      },
-    ],
+    ['call', { kind: 'part', part: 'telephone' }],
   ),
   [
     'notice',

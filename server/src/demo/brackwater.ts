@@ -1,4 +1,4 @@
-import { brackwaterPages } from './brackwater-pages.ts';
+import { brackwaterPages, brackwaterParts } from './brackwater-pages.ts';
 import type { StyleDocument } from '@garnish/core/system/document';
 import {
   LINE,
@@ -247,6 +247,7 @@ export function brackwater(): StyleDocument {
     shape: { ...usualShape, cards: 'low' },
     content: {
       mark: 'tide',
+      parts: brackwaterParts(),
       nav: collectionOf([
         ['crossings', { words: 'Crossings' }],
         ['fares', { words: 'Fares' }],

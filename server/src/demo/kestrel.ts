@@ -158,6 +158,8 @@ export function kestrel(): StyleDocument {
     },
     shape: {
       ...usualShape,
+      // Round however large the words of a button are.
+      growing: true,
       corners: { control: 'full', card: 'round', picture: 'round' },
       radii: collectionOf([
         ['soft', { name: 'soft', px: 6 }],

@@ -15,7 +15,7 @@ const CELL_PX = 66;
 
 /** A picture of each in its place, under the buttons that name them. */
 const PLACED = `
-body { margin: 0; overflow: hidden; }
+body { margin: 0; overflow: hidden; background: none; }
 .shelf { display: grid; grid-template-columns: repeat(${PER_ROW}, minmax(0, 1fr)); }
 .shelf-cell { block-size: ${CELL_PX}px; overflow: clip; }
 .shelf-picture { display: grid; place-content: center; justify-items: center; block-size: ${PICTURE_PX}px; padding: 4px; overflow: clip; }
@@ -26,11 +26,12 @@ body { margin: 0; overflow: hidden; }
 .shelf-picture > .tabs { zoom: 0.36; max-inline-size: none; }
 .shelf-picture > .step-bar { zoom: 0.36; inline-size: 160px; max-inline-size: none; flex-wrap: nowrap; }
 .shelf-picture .step-mark { flex-basis: 0; }
-.shelf-picture > .prices, .shelf-picture > .quotation, .shelf-picture > .form-row, .shelf-picture > .hero, .shelf-picture > .band, .shelf-picture > .table, .shelf-picture > .point, .shelf-picture > .add-one { zoom: 0.24; inline-size: 220px; max-inline-size: none; }
+.shelf-picture > .prices, .shelf-picture > .quotation, .shelf-picture > .form-row, .shelf-picture > .hero, .shelf-picture > .table, .shelf-picture > .point, .shelf-picture > .add-one { zoom: 0.24; inline-size: 220px; max-inline-size: none; }
 .shelf-picture > .form-row .field { inline-size: 100%; }
 .shelf-picture > .figure { zoom: 0.26; }
 .shelf-picture > .own-part { zoom: 0.16; inline-size: 420px; max-inline-size: none; }
-.shelf-picture > .hero { zoom: 0.2; inline-size: 320px; }
+.shelf-picture > .hero { zoom: 0.17; inline-size: 380px; }
+.shelf-picture > .band { zoom: 0.16; inline-size: 380px; max-inline-size: none; }
 .shelf-picture > .card, .shelf-picture > .alert, .shelf-picture > .notice, .shelf-picture > .dialog, .shelf-picture > .site-header, .shelf-picture > .site-footer { zoom: 0.23; inline-size: 240px; max-inline-size: none; }
 `;
 

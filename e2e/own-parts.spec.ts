@@ -23,7 +23,7 @@ test('a section becomes a part of its own, stands on two pages, is written once,
   await page.getByRole('button', { name: 'Make it a part to be used on other pages' }).click();
   const name = page.getByRole('textbox', { name: 'Name of part Testimonials' });
   await name.fill('Said aboard');
-  await name.press('Enter');
+  await page.keyboard.press('Enter');
   const uses = page
     .getByRole('grid', { name: 'Own parts' })
     .getByRole('row', { name: 'Said aboard' })

@@ -6,6 +6,7 @@ import {
   copyOf,
   documentOf,
   expect,
+  goOn,
   openArea,
   proof,
   saved,
@@ -167,4 +168,103 @@ test('a card with the room puts its picture beside its words, a narrow one above
       );
     })
     .toBe(true);
+});
+
+test('words over a picture are judged in both themes without anybody asking, and repaired in both', async ({
+  page,
+  request,
+}) => {
+  test.slow();
+  const made = await request.post('/api/systems', { data: { name: 'Bright Day' } });
+  const { id } = (await made.json()) as { id: string };
+  await openArea(page, id, 'color?view=pictures');
+  const light = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    canvas.width = 600;
+    canvas.height = 400;
+    const context = canvas.getContext('2d');
+    if (!context) return '';
+    for (let y = 0; y < 400; y += 4)
+      for (let x = 0; x < 600; x += 4) {
+        context.fillStyle = `hsl(40 30% ${20 + ((x * 7 + y * 13) % 76)}%)`;
+        context.fillRect(x, y, 4, 4);
+      }
+    return canvas.toDataURL('image/png').split(',')[1] ?? '';
+  });
+  await page.getByLabel('Import a picture').setInputFiles({
+    name: 'bright.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(light, 'base64'),
+  });
+  const picture = page.getByRole('group', { name: 'Picture bright' });
+  await picture.getByRole('checkbox', { name: 'in the opening of the proof' }).check();
+  await saved(page);
+  const [veil = ''] = (await documentOf(request, id)).color.veils.order;
+  const path = `/color/veils/items/${veil}`;
+  // Ink and veil change places from one theme to the other; the veil is too weak in both.
+  await change(request, id, [
+    { op: 'replace', path: `${path}/ink`, value: 'page' },
+    { op: 'replace', path: `${path}/color`, value: 'text' },
+    { op: 'replace', path: `${path}/strength`, value: 10 },
+  ]);
+  await goOn(page, id, 'review');
+  const found = page.getByRole('listitem').filter({ hasText: /^Words over bright fall short in / });
+  await expect(found).toHaveText([/fall short in light/, /fall short in dark/], {
+    timeout: 60_000,
+  });
+  const says = await found.first().innerText();
+  expect(says).toMatch(/[\d.]+ of (3|4\.5) for .* at \d+ px, where [\d.]+ % of its pixels pass/);
+  await found
+    .first()
+    .getByRole('button', { name: /^Veil of \d+ of 255$/ })
+    .click();
+  await expect(found).toHaveCount(0, { timeout: 60_000 });
+  await saved(page);
+  const { color } = await documentOf(request, id);
+  expect(color.veils.items[veil]?.strength).toBeGreaterThan(100);
+  // What was repaired is what the browser draws.
+  const blank = await page.context().newPage();
+  for (const theme of ['light', 'dark'] as const) {
+    await page
+      .getByRole('region', { name: 'Proof' })
+      .getByRole('button', { name: theme, exact: true })
+      .click();
+    await expect(proof(page).locator('html')).toHaveAttribute('data-theme', theme);
+    const heading = proof(page).locator('.hero-words h1');
+    const ink = await heading.evaluate((element) => getComputedStyle(element).color);
+    await proof(page)
+      .locator('.hero-words')
+      .evaluate((words) => words.setAttribute('style', 'visibility: hidden'));
+    const clip = await heading.boundingBox();
+    if (!clip) throw new Error('there is no heading');
+    const shot = await page.screenshot({ clip });
+    await proof(page)
+      .locator('.hero-words')
+      .evaluate((words) => words.removeAttribute('style'));
+    const lowest = await blank.evaluate(
+      async ([png, color]) => {
+        const image = await createImageBitmap(await (await fetch(png)).blob());
+        const canvas = new OffscreenCanvas(image.width, image.height);
+        const context = canvas.getContext('2d');
+        context?.drawImage(image, 0, 0);
+        const data = context?.getImageData(0, 0, image.width, image.height).data ?? [];
+        // WCAG 2.2, relative luminance.
+        const lift = (levels: readonly number[]) =>
+          levels
+            .map((level) => level / 255)
+            .map((share) => (share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4))
+            .reduce((sum, share, at) => sum + share * ([0.2126, 0.7152, 0.0722][at] ?? 0), 0.05);
+        const own = lift((color.match(/\d+/g) ?? []).map(Number));
+        let least = Infinity;
+        for (let at = 0; at < data.length; at += 4) {
+          const ground = lift([data[at] ?? 0, data[at + 1] ?? 0, data[at + 2] ?? 0]);
+          least = Math.min(least, own > ground ? own / ground : ground / own);
+        }
+        return least;
+      },
+      [`data:image/png;base64,${shot.toString('base64')}`, ink] as const,
+    );
+    // The picture is scaled on the way to the screen.
+    expect(lowest, theme).toBeGreaterThan(2.9);
+  }
 });

@@ -30,6 +30,7 @@ import {
   smallSizesCheck,
 } from './setting.ts';
 import { lostDeparturesCheck } from './lost-departures.ts';
+import { lostVariantsCheck } from './lost-variants.ts';
 import { namesCheck } from './names.ts';
 import { patternsCheck } from './patterns.ts';
 import { sameVariantsCheck } from './same-variants.ts';
@@ -51,6 +52,7 @@ export const CHECKS: readonly Check[] = [
   sameVariantsCheck,
   componentWeightCheck,
   lostDeparturesCheck,
+  lostVariantsCheck,
   grayOnTintCheck,
   unequalRoomCheck,
   strokesCheck,

@@ -63,3 +63,51 @@ describe('a departure', () => {
     expect(finding?.title).toBe('booking.ink departs to color.nothing, which is not there');
   });
 });
+
+describe('a variant that is worn', () => {
+  const page = sampleDocument().content.pages.order[0] ?? '';
+  const section = sampleDocument().content.pages.items[page]?.sections.order[0] ?? '';
+  const at = `/content/pages/items/${page}/sections/items/${section}/wears`;
+  const variants: Patch = [
+    {
+      op: 'add',
+      path: '/components/variants',
+      value: { order: ['one'], items: { one: { name: 'Loud', of: 'button', takes: {} } } },
+    },
+  ];
+  const worn = (patch: Patch) => {
+    const document = sampleDocument(patch);
+    return findingsOf(document, derive(document)).filter(({ id }) =>
+      id.startsWith('lost-variant:'),
+    );
+  };
+
+  test.each([at, '/content/wears'])('at %s and is there is no loss', (path) => {
+    expect(worn([...variants, { op: 'add', path, value: { button: 'one' } }])).toEqual([]);
+  });
+
+  test.each([
+    [at, { button: 'gone' }],
+    [at, { 'quiet-button': 'one' }],
+    ['/content/wears', { button: 'gone' }],
+    [at, { button: 'gone', 'quiet-button': 'one' }],
+  ])('at %s as %j is told, and its repairs let it go', (path, value) => {
+    const patch: Patch = [...variants, { op: 'add', path, value }];
+    let document = sampleDocument(patch);
+    const before = worn(patch);
+    expect(before.map(({ decision }) => decision)).toEqual(
+      Object.keys(value).map((of) => `${path}/${of}`),
+    );
+    for (let left = before.length; left > 0; left -= 1) {
+      const [finding] = findingsOf(document, derive(document)).filter(({ id }) =>
+        id.startsWith('lost-variant:'),
+      );
+      const after = patched(document, finding?.repair?.patch ?? []);
+      if (!after.ok) throw new Error(JSON.stringify(after.problems));
+      document = after.document;
+    }
+    expect(findingsOf(document, derive(document)).map(({ id }) => id)).not.toContainEqual(
+      expect.stringMatching(/^lost-variant:/),
+    );
+  });
+});

@@ -2,6 +2,7 @@ import type { StyleDocument } from '../system/document.ts';
 import { valueAt } from '../system/patch.ts';
 import type { Finding } from './finding.ts';
 import { measuredColors } from './measured-colors.ts';
+import { measuredPictures } from './measured-pictures.ts';
 import { measuredUses } from './measured-uses.ts';
 import type { Measurement } from './measurement.ts';
 import { measuredFits, measuredLayout } from './page/measured-layout.ts';
@@ -11,6 +12,7 @@ export const MEASUREMENTS = {
   colors: measuredColors,
   layout: measuredLayout,
   fits: measuredFits,
+  pictures: measuredPictures,
   uses: measuredUses,
 } as const satisfies Readonly<Record<string, Measurement>>;
 

@@ -270,24 +270,37 @@ export interface VeilAsk {
 }
 
 /**
- * The least strength (0 to 255) of a veil at which the text passes under every box, exactly. Contrast
+ * The least strength (0 to 255) of a veil at which the text passes under every box, exactly; a box may have an ink, a
+ * veil and a need of its own. Contrast
  * is not monotone in the strength, so every strength is tried from the weakest up, until one passes; one
  * that passes at a share of the pixels short of all may be followed by one that does not. Undefined where
  * none of the 256 passes.
  */
 export function leastStrength(
-  boxes: readonly (Histogram & { readonly needed?: number })[],
+  boxes: readonly (Histogram & {
+    readonly needed?: number;
+    readonly ink?: Hex;
+    readonly color?: Hex;
+  })[],
   { ink, color, needed, pixels }: VeilAsk,
 ): { readonly strength: number; readonly proofs: readonly VeilProof[] } | undefined {
   const asked = boxes.map((box) => ({
     box,
     order: Uint32Array.from(box.kinds.keys()),
     least: box.needed ?? needed,
+    look: { ink: box.ink ?? ink, color: box.color ?? color },
   }));
   for (let strength = 0; strength <= LEVELS; strength += 1) {
-    const look = { ink, color, strength };
-    if (!asked.every(({ box, order, least }) => passes(box, order, look, least, pixels))) continue;
-    return { strength, proofs: asked.map(({ box, least }) => proveStrength(box, look, least)) };
+    if (
+      !asked.every(({ box, order, least, look }) =>
+        passes(box, order, { ...look, strength }, least, pixels),
+      )
+    )
+      continue;
+    return {
+      strength,
+      proofs: asked.map(({ box, least, look }) => proveStrength(box, { ...look, strength }, least)),
+    };
   }
   return undefined;
 }

@@ -175,30 +175,42 @@ export const firstText = (content: Pages, role: string): SiteText | undefined =>
 
 /** A section with where it stands: on a page, or in a part of one’s own. */
 export interface PlacedSection<Own = PageSection> {
-  /** The id of the page, or of the part. */
-  readonly page: string;
+  /** The page; of a part of one’s own the first on which it is shown, and none where it is on none. */
+  readonly page: string | undefined;
   readonly section: string;
   readonly path: string;
   readonly own: Own;
 }
 
-const placed = (all: Content['parts'], pathOf: typeof sectionPath): readonly PlacedSection[] =>
+const placed = (
+  all: Content['parts'],
+  pathOf: typeof sectionPath,
+  pageOf: (id: string) => string | undefined,
+): readonly PlacedSection[] =>
   all === undefined
     ? []
-    : inOrder(all).flatMap(([page, { sections }]) =>
+    : inOrder(all).flatMap(([id, { sections }]) =>
         inOrder(sections).map(([section, own]) => ({
-          page,
+          page: pageOf(id),
           section,
-          path: pathOf(page, section),
+          path: pathOf(id, section),
           own,
         })),
       );
 
 /** Every section, shown or not, page by page from the top, then those of parts of one’s own, each once. */
-export const allSections = once(({ pages, parts }: Pages): readonly PlacedSection[] => [
-  ...placed(pages as Content['parts'], sectionPath),
-  ...placed(parts, partPath),
-]);
+export const allSections = once(({ pages, parts }: Pages): readonly PlacedSection[] => {
+  const own = placed(pages as Content['parts'], sectionPath, (id) => id);
+  const pageOf = (part: string): string | undefined =>
+    own.find(
+      ({ page = '', own: use }) =>
+        use.kind === 'part' &&
+        use.part === part &&
+        use.isOff !== true &&
+        pages.items[page]?.isOff !== true,
+    )?.page;
+  return [...own, ...placed(parts, partPath, pageOf)];
+});
 
 /** Every section of a kind, shown or not, page by page from the top, then those of parts of one’s own. */
 export const sectionsOf = <Kind extends PageSection['kind']>(

@@ -4,6 +4,7 @@ import { shownPageOf } from '../system/shown-page.ts';
 import { useStore } from '../system/system-context.ts';
 import type { View } from '../system/views.ts';
 import { closeHiddenPage } from './hidden-page.ts';
+import type { Judge } from './judge-pictures.ts';
 import type { Measurer } from './measuring.ts';
 
 /** So long nothing has to have changed before the page is measured, in ms. */
@@ -22,12 +23,17 @@ export function useLayoutFindings(): void {
   const store = useStore();
   useEffect(() => {
     let measuring: Measurer | undefined;
+    let judge: Judge | undefined;
     let callOff = (): void => undefined;
     let seen: View | undefined;
     let found: readonly Finding[] = [];
     const measure = async (decided: View, isCalledOff: () => boolean): Promise<void> => {
       // What measures is fetched when there is something to measure: nobody waits for it.
-      const { judged, measurer } = await import('./measuring.ts');
+      const [{ judged, measurer }, { createJudge }, { checkPictures }] = await Promise.all([
+        import('./measuring.ts'),
+        import('./judge-pictures.ts'),
+        import('@garnish/core/checks/measured-pictures'),
+      ]);
       const own = (measuring ??= measurer());
       const look = async (only?: string): Promise<readonly Finding[] | undefined> =>
         judged(await own.pagesOf(decided, isCalledOff, only), decided, isCalledOff);
@@ -37,6 +43,8 @@ export function useLayoutFindings(): void {
       if (!here) return;
       const others = found.filter(({ where }) => where.page !== shown);
       store.found('layout', [...here, ...others]);
+      const pictures = await (judge ??= createJudge()).judged(decided, isCalledOff);
+      if (pictures) store.found('pictures', checkPictures(pictures, decided.document));
       await new Promise((resolve) => setTimeout(resolve, OTHERS_MS));
       const all = isCalledOff() ? undefined : await look();
       if (!all) return;
@@ -66,6 +74,7 @@ export function useLayoutFindings(): void {
     return () => {
       unsubscribe();
       callOff();
+      judge?.close();
       closeHiddenPage();
     };
   }, [store]);

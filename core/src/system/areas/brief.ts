@@ -12,6 +12,7 @@ export const brief = {
     { name: 'Pages', path: '/content/pages' },
     { name: 'Navigation', path: '/content/nav' },
     ...namedItems('Page', '/content/pages', content.pages),
+    ...(content.parts ? namedItems('Part', '/content/parts', content.parts) : []),
     { name: 'Description', path: '/description' },
     { name: 'What it is for', path: '/brief/purpose' },
     { name: 'Mood', path: '/brief/mood' },

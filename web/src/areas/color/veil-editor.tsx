@@ -39,7 +39,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
   const [measured, setMeasured] = useState<readonly PictureFrame[]>([]);
   const { color: colors, content, brief } = document;
   const openings = sectionsOf(content, 'opening');
-  const shown = openings.filter(({ own }) => own.veil === id);
+  const shown = openings.filter(({ own, page: on }) => own.veil === id && on !== undefined);
   const inHero = shown.length > 0;
   const page = shown[0]?.page;
   const path = `/color/veils/items/${id}`;
@@ -52,7 +52,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
     if (!layout) return;
     let gone = false;
     const timer = setTimeout(() => {
-      measureHero(layout, WIDTHS, page)
+      measureHero(layout, WIDTHS, page ?? '')
         .then((frames) => !gone && setMeasured(frames))
         .catch(() => undefined);
     }, 250);

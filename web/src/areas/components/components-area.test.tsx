@@ -1,7 +1,9 @@
 /** @jest-environment jsdom */
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { COMPONENTS } from '@garnish/core/components/components';
+import { jsonOf } from '@garnish/core/system/patch';
 import { sampleDocument } from '@garnish/core/system/sample';
+import { sectionOf } from '@garnish/core/system/shaping';
 import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { generate, parse, walk } from 'css-tree';
@@ -14,6 +16,7 @@ import { Grounds } from './grounds.tsx';
 import { Manner } from './manner.tsx';
 import { NarrowNavigation } from './narrow-navigation.tsx';
 import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
+import { OwnPart } from './own-part.tsx';
 import { OwnVariants } from './own-variants.tsx';
 import { TakeAway } from './take-away.tsx';
 import { TryChoice } from './try-choice.tsx';
@@ -55,6 +58,15 @@ describe('the component that a place is about', () => {
     [null, undefined],
   ])('of %s is %s', (path, id) => {
     expect(componentAt(path)?.id).toBe(id);
+  });
+
+  test('of a variant of one’s own is the one that it follows', () => {
+    const variants = {
+      order: ['one'],
+      items: { one: { name: 'Way', of: 'more-link', takes: {} } },
+    };
+    expect(componentAt('/components/variants/items/one/name', variants)?.id).toBe('link');
+    expect(componentAt('/components/variants/items/gone', variants)).toBeUndefined();
   });
 
   test('is one alone for every part that a token stands for', () => {
@@ -406,4 +418,53 @@ test('a navigation is put behind a button, its width and words are decided, and 
   expect(decided().narrow?.open).toBe('All places');
   await user.click(behind);
   expect(decided().narrow).toBeUndefined();
+});
+
+describe('a part of one’s own', () => {
+  const part = (sections: object): void => {
+    const value = { order: ['p'], items: { p: { name: 'Shared', sections } } };
+    store.change([{ op: 'add', path: '/content/parts', value: jsonOf(value) }], 'a part');
+  };
+
+  test('says what it is put together from, and where it stands', async () => {
+    const [page = ''] = store.state().decided.document.content.pages.order;
+    part({ order: ['call'], items: { call: sectionOf('call') } });
+    const path = `/content/pages/items/${page}/sections`;
+    const order = store.state().decided.document.content.pages.items[page]?.sections.order ?? [];
+    store.change(
+      [
+        { op: 'add', path: `${path}/items/use`, value: { kind: 'part', part: 'p' } },
+        { op: 'replace', path: `${path}/order`, value: [...order, 'use'] },
+      ],
+      'used',
+    );
+    show(
+      <MemoryRouter>
+        <OwnPart id="p" />
+      </MemoryRouter>,
+    );
+    await waitFor(() => expect(screen.getByRole('link', { name: 'Button' })).toBeTruthy());
+    expect(screen.getByRole('link', { name: 'Action band' })).toBeTruthy();
+    expect(screen.queryByRole('link', { name: 'Table' })).toBeNull();
+    const name = store.state().decided.document.content.pages.items[page]?.name ?? '';
+    expect(screen.getByRole('button', { name: `${name} 1` })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Change its sections in Pages' })).toBeTruthy();
+  });
+
+  test('says that it is empty, or that it is gone', () => {
+    part({ order: [], items: {} });
+    const { unmount } = show(
+      <MemoryRouter>
+        <OwnPart id="p" />
+      </MemoryRouter>,
+    );
+    expect(screen.getByText('It has no sections yet.')).toBeTruthy();
+    unmount();
+    show(
+      <MemoryRouter>
+        <OwnPart id="constructor" />
+      </MemoryRouter>,
+    );
+    expect(screen.getByText('This part is not there any more.')).toBeTruthy();
+  });
 });

@@ -148,11 +148,12 @@ function Opened({ component }: { readonly component: Component }) {
 /** Every part of a site in every state, in one manner, and what departs from it. */
 export default function ComponentsArea() {
   const departures = useSystem(({ decided }) => decided.document.components.departures);
+  const variants = useSystem(({ decided }) => decided.document.components.variants);
   const [parameters, setParameters] = useSearchParams();
   const asked = parameters.get('part');
   const component =
     SHOWN.find(({ id }) => id === asked) ??
-    componentAt(parameters.get('at')) ??
+    componentAt(parameters.get('at'), variants) ??
     SHOWN.find(({ id }) => id === 'button');
   const count = Object.keys(departures).length;
   const part = ownAsked(asked);

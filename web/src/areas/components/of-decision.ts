@@ -1,4 +1,5 @@
 import type { Component } from '@garnish/core/components/component';
+import type { StyleDocument } from '@garnish/core/system/document';
 import { COMPONENTS } from '@garnish/core/components/components';
 
 /** The components that have something to show, in their order. */
@@ -17,7 +18,13 @@ export const isOfComponent = ({ parts = [], classes }: Component, of: string): b
   parts.some((part) => part.of === of) || classes.some(({ name }) => name === of);
 
 /** The component that a place of the document is about. */
-export function componentAt(path: string | null): Component | undefined {
+export function componentAt(
+  path: string | null,
+  variants?: StyleDocument['components']['variants'],
+): Component | undefined {
+  const [, own] = /^\/components\/variants\/items\/([^/]+)/.exec(path ?? '') ?? [];
+  const follows = own === undefined ? undefined : variants?.items[own]?.of;
+  if (follows !== undefined) return SHOWN.find((one) => isOfComponent(one, follows));
   if (path?.startsWith('/components/narrow') === true)
     return SHOWN.find(({ id }) => id === 'navigation');
   const of = path === null ? undefined : ofDecision(path);

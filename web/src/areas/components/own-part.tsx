@@ -39,7 +39,7 @@ export function OwnPart({ id }: { readonly id: string }) {
           'on no page'
         ) : (
           <span className="flex flex-wrap gap-x-3">
-            {[...new Set(uses.map(({ page }) => page))].map((page) => (
+            {[...new Set(uses.flatMap(({ page }) => page ?? []))].map((page) => (
               <button
                 key={page}
                 type="button"

@@ -41,7 +41,7 @@ function unjudged({
 }): string {
   return [
     sectionsOf(content, 'opening').some(({ own }) => own.veil !== undefined) &&
-      ' Not judged here: words over a picture (Color, Pictures proves them on its pixels).',
+      ' Words over pictures are judged on their pixels, a few seconds after each change.',
     color.gradients.order.length > 0 &&
       ' Not judged here: text on gradients (Color, Palette tells its lowest contrast).',
   ]

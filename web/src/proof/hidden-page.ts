@@ -17,6 +17,8 @@ export interface HiddenPage {
   readonly document: Document;
   /** Makes the page that of another view: only what differs is written. */
   readonly show: (view: View, page?: string) => void;
+  /** The same with some elements of that page alone. */
+  readonly showNode: (view: View, node: ProofNode) => void;
   /** The same with every component beside each other. */
   readonly showEvery: (view: View) => void;
   /** Makes the screen so wide, and waits for the faces that it needs. */
@@ -59,6 +61,7 @@ async function openHiddenPage(): Promise<HiddenPage | undefined> {
   return {
     document: page,
     show: (view, shown) => put(view, sitePage(view.document, view.derived, shown)),
+    showNode: put,
     showEvery: (view) =>
       put(view, everyComponent(view.derived, ownVariantsOf(view.document.components))),
     async resize(widthPx) {

@@ -1,3 +1,5 @@
+import type { ProofElement, ProofNode } from '@garnish/core/proof/node';
+import { sitePage } from '@garnish/core/proof/site';
 import { hexOf, type Hex } from '@garnish/core/color/srgb';
 import { veilSlugs } from '@garnish/core/derive/color/veil';
 import { MODES, type Mode } from '@garnish/core/system/document';
@@ -77,6 +79,24 @@ function inksIn(page: Document, elements: readonly Element[], mode: Mode): reado
   );
 }
 
+const hasPicture = (node: ProofNode): boolean =>
+  typeof node !== 'string' &&
+  (node.attributes['class']?.split(' ').includes('over-picture') === true ||
+    node.children.some(hasPicture));
+
+/** A page with nothing but its words over pictures, each in all that it stands in; nothing where it has none. */
+function picturesAlone(node: ProofElement): ProofElement | undefined {
+  if (!hasPicture(node)) return undefined;
+  const names = node.attributes['class']?.split(' ') ?? [];
+  if (names.includes('over-picture')) return node;
+  return {
+    ...node,
+    children: node.children.flatMap((child) =>
+      typeof child === 'string' ? [] : (picturesAlone(child) ?? []),
+    ),
+  };
+}
+
 /**
  * Where words stand over pictures on some pages at each width, and in which colors, as the browser lays them out in a
  * frame that nobody sees; an element that has no picture under it is none.
@@ -102,7 +122,9 @@ export async function measureOver(
     await inHiddenPage(async (hidden) => {
       const { document: page } = hidden;
       if (isOff()) return;
-      hidden.show(view, id);
+      const alone = picturesAlone(sitePage(view.document, view.derived, id));
+      if (!alone) return;
+      hidden.showNode(view, alone);
       const before = page.documentElement.dataset['theme'];
       for (const screenPx of widths) {
         await hidden.resize(screenPx);

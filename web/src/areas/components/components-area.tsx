@@ -97,6 +97,9 @@ function Below({ component, theme }: { readonly component: Component; readonly t
   );
 }
 
+/** So long what stands below waits for the states, in ms. */
+const BELOW_MS = 120;
+
 /** One component: every state on a ground, what its parts take, and what the checks say. */
 function Opened({ component }: { readonly component: Component }) {
   const shown = useProofTheme();
@@ -106,8 +109,8 @@ function Opened({ component }: { readonly component: Component }) {
   const [parameters] = useSearchParams();
   const [isWhole, setWhole] = useState(parameters.has('at'));
   useEffect(() => {
-    const frame = requestAnimationFrame(() => startTransition(() => setWhole(true)));
-    return () => cancelAnimationFrame(frame);
+    const timer = setTimeout(() => startTransition(() => setWhole(true)), BELOW_MS);
+    return () => clearTimeout(timer);
   }, []);
   const theme = modes.find((mode) => mode === own) ?? shown;
   const classes = useMemo(() => component.classes.map(({ name }) => name), [component]);

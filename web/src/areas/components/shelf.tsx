@@ -1,7 +1,7 @@
 import type { Component } from '@garnish/core/components/component';
 import { element, type ProofNode } from '@garnish/core/proof/node';
 import { specimenOf } from '@garnish/core/proof/specimens';
-import { useMemo } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { Specimens } from '../../proof/specimens.tsx';
 import { inOrder } from '@garnish/core/system/document';
 import { isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
@@ -40,6 +40,19 @@ const CELL =
 const NAME =
   'flex h-5.5 w-full min-w-0 items-center justify-between gap-1 bg-base-100 px-1 text-start text-quiet group-hover:text-base-content group-aria-pressed:font-semibold group-aria-pressed:text-base-content';
 
+/** So long the pictures wait at most for what is looked at first, in ms. */
+const WAIT_MS = 250;
+
+/** Whether the component that was opened had its turn: its states are looked at before the pictures of all others. */
+function useIdle(): boolean {
+  const [isIdle, setIdle] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => startTransition(() => setIdle(true)), WAIT_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return isIdle;
+}
+
 interface ShelfProps {
   readonly opened: string;
   readonly onOpen: (id: string) => void;
@@ -54,6 +67,7 @@ export function Shelf({ opened, onOpen }: ShelfProps) {
   const findings = useSystem((state) => state.findings);
   const { styles, colors } = derived;
   const { parts } = document.content;
+  const isDrawn = useIdle();
   const own = parts ? inOrder(parts) : [];
   const node = useMemo((): ProofNode => {
     const cell = (...nodes: readonly ProofNode[]): ProofNode =>
@@ -81,14 +95,18 @@ export function Shelf({ opened, onOpen }: ShelfProps) {
     findings.some(({ decision }) => isOfComponent(own, ofDecision(decision) ?? ''));
   return (
     <div className="relative border-y border-line">
-      <Specimens
-        title="All parts"
-        isPicture
-        css={PLACED}
-        node={node}
-        theme={theme}
-        heightPx={rows * CELL_PX}
-      />
+      {isDrawn ? (
+        <Specimens
+          title="All parts"
+          isPicture
+          css={PLACED}
+          node={node}
+          theme={theme}
+          heightPx={rows * CELL_PX}
+        />
+      ) : (
+        <div style={{ height: rows * CELL_PX }} />
+      )}
       <div
         role="group"
         aria-label="Parts"

@@ -230,8 +230,8 @@ function OwnParts() {
           }
         >
           {({ name }, id) => (
-            <div className="flex min-w-0 items-center gap-2">
-              <div className="min-w-0 grow">
+            <div className="flex min-w-0 flex-wrap items-center gap-x-2">
+              <div className="min-w-0 grow basis-32">
                 <NameField
                   label={`Name of part ${name}`}
                   hideLabel

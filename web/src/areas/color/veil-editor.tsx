@@ -169,7 +169,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
           onChange={setMarking}
         />
       </div>
-      <div className="mt-1 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_5rem_5rem] items-end gap-x-3">
+      <div className="mt-1 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_5rem_7rem] items-start gap-x-3">
         <RoleSelect
           label="text in"
           value={veil.ink}
@@ -203,6 +203,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
           value={veil.strength}
           step={1}
           decimals={0}
+          slider
         />
       </div>
       <div className="mt-1 flex flex-wrap items-center gap-x-3">

@@ -22,6 +22,9 @@ const withoutStates = (rule: Rule): string =>
     .map((part) => part.replaceAll(STATES, '').trim() || '*')
     .join(', ');
 
+/** So many rules are asked before others have their turn. */
+const PER_STEP = 12;
+
 /** The ids that a value of several parts is made of: `{color.line}`. */
 const idsIn = (json: TokenJson): readonly string[] =>
   [...JSON.stringify(json).matchAll(/\{([^{}"]+)\}/g)].map(([, id = '']) => id);
@@ -29,12 +32,14 @@ const idsIn = (json: TokenJson): readonly string[] =>
 /**
  * The ids of the tokens that stand on pages: those that a rule takes which something on a page answers to, in some
  * state and on some screen, and all that these take their values from. A value of several parts that no property
- * holds (a text style) stands where all its parts do.
+ * holds (a text style) stands where all its parts do. It stops between some of the rules, so that others can do what
+ * they have to.
  */
-export function tokensStanding(
+export function* standingInSteps(
   pages: readonly StandingPage[],
   { rules, tokens }: Pick<Derived, 'rules' | 'tokens'>,
-): ReadonlySet<string> {
+): Generator<undefined, ReadonlySet<string>> {
+  let asked = 0;
   const byProperty = new Map(tokens.map((token) => [propertyOf(token), token]));
   const byId = new Map(tokens.map((token) => [token.id, token]));
   const handedOn = new Map<string, string[]>();
@@ -45,6 +50,8 @@ export function tokensStanding(
     for (const group of [...rules, own])
       for (const rule of group.rules) {
         if (seen.has(rule)) continue;
+        asked += 1;
+        if (asked % PER_STEP === 0) yield;
         if (page.querySelector(withoutStates(rule)) === null) continue;
         seen.add(rule);
         for (const [property, value] of rule.declarations) {
@@ -76,4 +83,12 @@ export function tokensStanding(
     if (parts.length > 0 && parts.every((one) => found.has(one))) found.add(id);
   }
   return found;
+}
+
+/** The same at once. */
+export function tokensStanding(...given: Parameters<typeof standingInSteps>): ReadonlySet<string> {
+  const steps = standingInSteps(...given);
+  let step = steps.next();
+  while (step.done !== true) step = steps.next();
+  return step.value;
 }

@@ -5,7 +5,7 @@ import { classesIn, writeHtml, type ProofElement } from '@garnish/core/proof/nod
 import { specimenRules } from '@garnish/core/proof/sheet/manners';
 import { sheetPage } from '@garnish/core/proof/sheet/sheet';
 import { sitePage } from '@garnish/core/proof/site';
-import { tokensStanding, type StandingPage } from '@garnish/core/proof/standing';
+import { standingInSteps, type StandingPage } from '@garnish/core/proof/standing';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect } from 'react';
 import { useStore } from '../system/system-context.ts';
@@ -59,8 +59,15 @@ export default function Uses() {
         if (seen !== view) return;
         pages.push(page);
       }
+      const steps = standingInSteps(pages, view.derived);
+      let step = steps.next();
+      while (step.done !== true) {
+        await breathe();
+        if (seen !== view) return;
+        step = steps.next();
+      }
       known = now;
-      const standing = tokensStanding(pages, view.derived);
+      const standing = step.value;
       found = checkUses(
         view.derived.tokens.map(({ id }) => id),
         standing,

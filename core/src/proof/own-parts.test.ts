@@ -240,6 +240,18 @@ describe('variants of one’s own on pages', () => {
     expect(all.length).toBeGreaterThanOrEqual(worn.length);
   });
 
+  test('are chosen by the sections of a part, not where the part stands', () => {
+    const inPart = apply(sample, makingPart(sample, page, opening, 'shared', 'Shared'));
+    const own = apply(apply(inPart, variants([['loud', 'button']])), [
+      { op: 'add', path: at, value: { button: 'loud' } },
+    ]);
+    expect(wearers(own, 'loud')).toHaveLength(0);
+    const inside = apply(own, [
+      { op: 'add', path: `${partPath('shared', opening)}/wears`, value: { button: 'loud' } },
+    ]);
+    expect(wearers(inside, 'loud')).toHaveLength(1);
+  });
+
   test('are not worn by another class, nor when they are gone', () => {
     const own = apply(sample, variants([['loud', 'button']]));
     const other = apply(own, [{ op: 'add', path: at, value: { 'quiet-button': 'loud' } }]);

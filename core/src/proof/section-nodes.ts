@@ -19,7 +19,6 @@ export function wearing(
   const dressed = (node: ProofNode): ProofNode => {
     if (typeof node === 'string') return node;
     const names = node.attributes['class']?.split(' ') ?? [];
-    // What stands in a part of one’s own has chosen for itself.
     const added = names.flatMap((name) => slugs.get(name) ?? []);
     return {
       ...node,
@@ -37,9 +36,11 @@ export function sectionNodes(own: PageSection, at: string, build: Build): readon
   const { kind, ground, span, wears } = own;
   const nodes = kindOf(kind).nodes(own as never, at, build);
   if (nodes.length === 0) return [];
-  // The sections of a part of one’s own have places of their own, within that of the part.
-  const together = kind === 'part' ? [element('div', { class: 'own-part' }, ...nodes)] : nodes;
-  const made = wearing(together, wears, build);
+  // The sections of a part of one’s own have places of their own within that of the part, and chose what they wear.
+  const made =
+    kind === 'part'
+      ? [element('div', { class: 'own-part' }, ...nodes)]
+      : wearing(nodes, wears, build);
   const wide =
     span === undefined
       ? made

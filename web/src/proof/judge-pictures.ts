@@ -95,8 +95,13 @@ export function createJudge(): Judge {
         share: veil.pixels,
         colors: modes.map((mode) => veilColor(veil, derived.colors, mode)),
       },
+    }).catch(() => {
+      // One that failed is not asked again: the next question gets another.
+      worker?.terminate();
+      worker = undefined;
+      return undefined;
     });
-    if (!sentence.ok) return undefined;
+    if (sentence?.ok !== true) return undefined;
     const { proofs, least } = sentence.verdict;
     return {
       veil: veilId,

@@ -92,8 +92,9 @@ const TEXTS = '[class*="type-"]';
 const linksIn = (text: string): readonly string[] => [`${text} a`, `${text} a:visited`];
 
 /**
- * Every vivid color as a ground, texts of every role on it, and links in them, in the color that reads there. They come before the rules
- * of surfaces, so that those on a surface within a vivid color keep theirs, and before those of components.
+ * Every vivid color as a ground, texts of every role on it, and links in them, in the color that reads there. They come
+ * before the rules of surfaces, so that those on a surface within a vivid color keep theirs, and before those of
+ * components. On a vivid color within a surface the rules of that surface win.
  */
 export const deriveVividTexts = (roles: ReadonlyMap<string, NamedRole>): Rule[] =>
   FAMILIES.flatMap((id): Rule[] => {

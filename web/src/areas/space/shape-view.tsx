@@ -44,7 +44,7 @@ function Nested() {
           </g>
         ))}
       </svg>
-      <table aria-label="Inner radius by inset">
+      <table aria-label="Inner radius by inset" className="shrink-0 whitespace-nowrap">
         <thead>
           <tr className="text-xs text-quiet">
             <th className="pe-4 text-end font-normal">inset</th>

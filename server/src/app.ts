@@ -19,6 +19,7 @@ import { exportRoutes } from './exports/routes.ts';
 import { fontSource } from './fonts/delivered.ts';
 import { createOwnFonts } from './fonts/own-fonts.ts';
 import { fontRoutes } from './fonts/routes.ts';
+import { iconRoutes } from './icons/routes.ts';
 import { keeperRoutes } from './keepers/routes.ts';
 import { createPictures } from './pictures/pictures.ts';
 import { pictureRoutes } from './pictures/routes.ts';
@@ -138,6 +139,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   app.addHook('onClose', () => own.close());
   await app.register(fontRoutes(own));
   await app.register(pictureRoutes(pictures));
+  await app.register(iconRoutes);
   await app.register(storageRoutes(database, storage));
   await app.register(exportRoutes(store, fontSource(own)));
   app.get('/api/docs/json', { schema: { hide: true } }, () => app.swagger());

@@ -26,6 +26,7 @@ const KINDS = {
   'picture-refused': [422, 'This picture cannot be taken'],
   'unknown-picture': [404, 'There is no such picture'],
   'unknown-font-file': [404, 'There is no such font file'],
+  'unknown-icon': [404, 'There is no such icon'],
   conflict: [409, 'The same value was changed elsewhere'],
   'invalid-change': [422, 'The change would make the system invalid'],
   'body-too-large': [413, 'The body is too large'],

@@ -18,6 +18,14 @@ import {
 } from './faces.ts';
 import type { Check, Finding } from './finding.ts';
 import { closeLevelsCheck, headingOrderCheck } from './heading-order.ts';
+import {
+  iconContrastCheck,
+  iconDetailsCheck,
+  iconStrokeCheck,
+  iconWeightCheck,
+  lostIconsCheck,
+  mixedIconsCheck,
+} from './icons.ts';
 import { grayOnTintCheck } from './gray-on-tint.ts';
 import { hiddenTokensCheck } from './hidden-tokens.ts';
 import { linesCheck } from './lines.ts';
@@ -55,6 +63,12 @@ export const CHECKS: readonly Check[] = [
   lostVariantsCheck,
   grayOnTintCheck,
   unequalRoomCheck,
+  iconContrastCheck,
+  iconStrokeCheck,
+  iconDetailsCheck,
+  mixedIconsCheck,
+  iconWeightCheck,
+  lostIconsCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,

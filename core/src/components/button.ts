@@ -1,6 +1,15 @@
 import { element, type ProofElement } from '../proof/node.ts';
 import { component, type Attributes, type Part, type When } from './component.ts';
-import { CONTROL, CONTROL_CORNER, LINE_WIDTH, MIDDLE, ROW, space } from './pieces.ts';
+import {
+  BESIDE_WORDS,
+  CONTROL,
+  CONTROL_CORNER,
+  LINE_WIDTH,
+  MIDDLE,
+  ROW,
+  sign,
+  space,
+} from './pieces.ts';
 import type { StateId } from './states.ts';
 
 const FILLED: When = { surface: ['filled'] };
@@ -142,17 +151,6 @@ const specimen =
       element('span', { class: 'type-label' }, 'Send'),
     );
 
-/** An arrow, drawn in the color of the words. */
-const ARROW = element(
-  'svg',
-  { class: 'icon', viewBox: '0 0 24 24', 'aria-hidden': 'true' },
-  element('path', {
-    d: 'M4 12H20M13 5L20 12L13 19',
-    fill: 'none',
-    stroke: 'currentcolor',
-  }),
-);
-
 /** The same with a sign before its words, after them, or alone, where it has a name all the same. */
 const signed =
   (where: 'before' | 'after' | 'alone') =>
@@ -162,12 +160,12 @@ const signed =
       return element(
         'button',
         { class: 'button sign-button', type: 'button', 'aria-label': 'Send', ...state },
-        ARROW,
+        sign('send'),
       );
     return element(
       'button',
       { class: `button on-action sign-${where}`, type: 'button', ...state },
-      ...(where === 'before' ? [ARROW, words] : [words, ARROW]),
+      ...(where === 'before' ? [sign('send'), words] : [words, sign('send')]),
     );
   };
 
@@ -241,19 +239,19 @@ export const button = component({
     {
       name: 'sign-before',
       says: 'a button with a sign before its words',
-      markup: `<button class="button sign-before" type="button"><svg class="icon" aria-hidden="true">…</svg>Book</button>`,
-      inside: { '& > .icon': { 'margin-inline-end': '0.5em' } },
+      markup: `<button class="button sign-before" type="button"><span class="icon icon-send" aria-hidden="true"></span>Book</button>`,
+      inside: { '& > .icon': { ...BESIDE_WORDS, 'margin-inline-end': 'var(--icon-gap)' } },
     },
     {
       name: 'sign-after',
       says: 'a button with a sign after its words',
-      markup: `<button class="button sign-after" type="button">Book<svg class="icon" aria-hidden="true">…</svg></button>`,
-      inside: { '& > .icon': { 'margin-inline-start': '0.5em' } },
+      markup: `<button class="button sign-after" type="button">Book<span class="icon icon-send" aria-hidden="true"></span></button>`,
+      inside: { '& > .icon': { ...BESIDE_WORDS, 'margin-inline-start': 'var(--icon-gap)' } },
     },
     {
       name: 'sign-button',
       says: 'a button with a sign alone, as wide as high, named for who does not see it',
-      markup: `<button class="button sign-button" type="button" aria-label="Book"><svg class="icon" aria-hidden="true">…</svg></button>`,
+      markup: `<button class="button sign-button" type="button" aria-label="Book"><span class="icon icon-send" aria-hidden="true"></span></button>`,
       own: { 'aspect-ratio': '1' },
       inside: { '&[class]': { 'padding-inline': '0' } },
     },

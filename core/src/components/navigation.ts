@@ -1,6 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
-import { FADING, LINK, space, ROW } from './pieces.ts';
+import { BESIDE_WORDS, FADING, LINK, ROW, sign, space } from './pieces.ts';
 
 /** A line that stays clear of the words. */
 const CLEAR = { 'text-underline-offset': '0.3em' } as const;
@@ -25,7 +25,7 @@ export const navigation = component({
       markup: `<a class="nav-link" href="/times">Times</a>`,
       text: 'label',
       own: LINK,
-      inside: { '& > .icon': { 'margin-inline-end': '0.4em' } },
+      inside: { '& > .icon': { ...BESIDE_WORDS, 'margin-inline-end': 'var(--icon-gap)' } },
     },
     {
       name: 'nav-open',
@@ -42,7 +42,7 @@ export const navigation = component({
     {
       name: 'nav-group',
       says: 'a link of the navigation with those under it',
-      markup: `<div class="nav-group"><a class="nav-link" href="/times">Times</a><details class="nav-fold" name="site-nav"><summary class="nav-sign" aria-label="Times"></summary><ul class="nav-panel">…</ul></details></div>`,
+      markup: `<div class="nav-group"><a class="nav-link" href="/times">Times</a><details class="nav-fold" name="site-nav"><summary class="nav-sign" aria-label="Times"><span class="icon icon-open" aria-hidden="true"></span></summary><ul class="nav-panel">…</ul></details></div>`,
       own: { position: 'relative', display: 'flex', 'align-items': 'center' },
     },
     {
@@ -55,7 +55,7 @@ export const navigation = component({
       name: 'nav-sign',
       groundless: {},
       says: 'the sign that there are links under a link',
-      markup: `<summary class="nav-sign" aria-label="Times"></summary>`,
+      markup: `<summary class="nav-sign" aria-label="Times"><span class="icon icon-open" aria-hidden="true"></span></summary>`,
       own: {
         display: 'grid',
         'place-content': 'center',
@@ -64,16 +64,11 @@ export const navigation = component({
         cursor: 'pointer',
       },
       inside: {
-        '&::after': {
-          content: '""',
-          'inline-size': '0.5em',
-          'block-size': '0.5em',
-          'border-style': 'solid',
-          'border-width': '0 0.14em 0.14em 0',
-          rotate: '45deg',
-          translate: '0 -0.15em',
+        '& > .icon': {
+          'inline-size': 'calc(var(--icon-size) * 0.7)',
+          'block-size': 'calc(var(--icon-size) * 0.7)',
         },
-        '[open] > &::after': { rotate: '225deg', translate: '0 0.15em' },
+        '[open] > & > .icon': { rotate: '180deg' },
       },
     },
     {
@@ -191,7 +186,11 @@ export const navigation = component({
           element(
             'details',
             { class: 'nav-fold' },
-            element('summary', { class: 'nav-sign', 'aria-label': 'Times', ...state }),
+            element(
+              'summary',
+              { class: 'nav-sign', 'aria-label': 'Times', ...state },
+              sign('open'),
+            ),
           ),
         ),
     },

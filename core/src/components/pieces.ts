@@ -92,16 +92,15 @@ export const drawnPicture = (className?: string, width = 160): ProofElement =>
     }),
   );
 
+/** An icon of the sheet: it is nothing but its classes, and says nothing to who does not see it. */
+export const sign = (slug: string): ProofElement =>
+  element('span', { class: `icon icon-${slug}`, 'aria-hidden': 'true' });
+
 /** The sign that a link leads to another place. */
-export const outwardSign = (): ProofElement =>
-  element(
-    'svg',
-    {
-      class: 'icon',
-      viewBox: '0 0 24 24',
-      fill: 'none',
-      stroke: 'currentcolor',
-      'aria-hidden': 'true',
-    },
-    element('path', { d: 'M7 17L17 7M8.5 7H17v8.5' }),
-  );
+export const outwardSign = (): ProofElement => sign('outward');
+
+/** Beside words in the middle of a control, an icon is moved to be beside their capitals. */
+export const BESIDE_WORDS: Declarations = {
+  position: 'relative',
+  'inset-block-start': 'var(--icon-shift)',
+};

@@ -25,6 +25,12 @@ export const ways = component({
         'border-block-start-style': 'solid',
       },
     },
+    {
+      name: 'way-sign',
+      says: 'an icon, and the words that it stands for',
+      markup: `<dt class="way-sign"><span class="icon icon-outward" aria-hidden="true"></span><span class="type-label">Call</span></dt>`,
+      inside: { '& > .icon': { 'margin-inline-end': 'var(--icon-gap)' } },
+    },
   ],
   parts: lineAbove('way'),
   spaces: {

@@ -28,6 +28,7 @@ import {
 import { deriveCustomTokens } from './custom.ts';
 import type { Derived, Rule, RuleGroup, TokenGroup } from './derived.ts';
 import { createGraph, node, type Node } from './graph.ts';
+import { iconRules, icons, iconTokens } from './icons/nodes.ts';
 import { ruleNode, tokenNode, type TokenPart } from './parts.ts';
 import { patternClasses, patterns, shapeRules, shapeTokens } from './shape/nodes.ts';
 import {
@@ -158,6 +159,7 @@ const OWN: readonly (readonly [key: string, parts: readonly Node<TokenPart>[]])[
   ['space', [spaceTokens]],
   ['layout', [layoutTokens]],
   ['shape', shapeTokens],
+  ['icons', [iconTokens]],
   ['components', [componentTokens, ownVariantTokens, textTokens]],
   ['parts', [partTokens]],
 ];
@@ -320,6 +322,7 @@ const RULES = [
   ['layout', layoutRules],
   ['patterns', patternClasses],
   ['shape', shapeRules],
+  ['icons', iconRules],
   ['breakpoints', breakpointRulesOf],
 ] as const;
 
@@ -388,6 +391,7 @@ export function createDeriver(
       spaces: ask(spaces),
       grid: ask(gridRanges),
       patterns: ask(patterns),
+      icons: ask(icons),
       faces: ask(faces),
       rules: ask(rules),
       selectors: ask(selectors),

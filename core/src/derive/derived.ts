@@ -1,4 +1,5 @@
 import type { Themes } from '../system/themes.ts';
+import type { SystemIcon } from '../system/icons.ts';
 import type { Hex } from '../color/srgb.ts';
 import type { FontFamily, FontFile } from '../fonts/family.ts';
 import type { StandIn } from '../fonts/stand-in.ts';
@@ -266,6 +267,8 @@ export interface Derived {
   /** The column grid from the smallest screen up. */
   readonly grid: readonly GridRange[];
   readonly patterns: readonly DerivedPattern[];
+  /** The icons of the site, by id. */
+  readonly icons: ReadonlyMap<string, SystemIcon>;
   readonly faces: readonly DeliveredFace[];
   readonly rules: readonly RuleGroup[];
   /** The selectors of all rules, in their order: what pages are built with. */

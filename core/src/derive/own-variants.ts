@@ -33,7 +33,7 @@ const OTHERS =
   'face scale type palette color grid space step width picture logo radius corner border edge outline icon shadow opacity layer duration easing gradient veil pattern hint grid-frame screen-high site custom';
 /** What classes begin with that bear the name of a role. */
 const FAMILY =
-  /^(?:type|on|fill|wash|span|width|veil|over|pull|raise|picture|gradient|pattern|hide|show|sheet)-/;
+  /^(?:icon|type|on|fill|wash|span|width|veil|over|pull|raise|picture|gradient|pattern|hide|show|sheet)-/;
 
 const TAKEN: ReadonlySet<string> = new Set([
   ...OTHERS.split(' '),

@@ -16,7 +16,7 @@ const named = (markup: string, naming: Naming): string =>
 /** What a family of classes is for, with the classes that this system has of it. */
 const families = (
   { layout }: StyleDocument,
-  { styles, pairs, colors, gradients }: Derived,
+  { styles, pairs, colors, gradients, icons }: Derived,
 ): readonly (readonly [says: string, names: readonly string[]])[] => {
   const surfaces = new Set([
     ...pairs.map(({ on }) => on.slug),
@@ -30,6 +30,10 @@ const families = (
     [
       'a ground that text stands on',
       [...colors.values()].filter(({ slug }) => surfaces.has(slug)).map(({ slug }) => `on-${slug}`),
+    ],
+    [
+      'an icon, beside `icon`, in an element with nothing in it',
+      [...icons.values()].map(({ slug }) => `icon-${slug}`),
     ],
     ['a gradient', gradients.map(({ slug }) => `gradient-${slug}`)],
     ['a width', [...slugsOf(layout.widths).values()].map((slug) => `width-${slug}`)],

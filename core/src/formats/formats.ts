@@ -62,6 +62,22 @@ export const FORMATS: readonly Format[] = [
     isArchived: always,
   },
   {
+    file: 'icons.svg',
+    about: 'every icon as a symbol of one file',
+    type: 'image/svg+xml; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./icon-files.ts')).writeSprite(document, derived),
+    isArchived: always,
+  },
+  {
+    file: 'icon-licenses.txt',
+    about: 'where the icons come from, and their licenses',
+    type: 'text/plain; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./icon-files.ts')).writeIconLicenses(document, derived),
+    isArchived: ({ icons }) => icons.named.order.length > 0,
+  },
+  {
     file: 'tokens.json',
     about: 'the open token format, with all decisions',
     type: 'application/json; charset=utf-8',
@@ -81,6 +97,7 @@ export const FORMATS: readonly Format[] = [
 /** What is handed over as an archive; its bytes are put together where the font files are. */
 export const ARCHIVES = [
   { file: 'tokens.zip', about: 'the files above, with the font files and licenses' },
+  { file: 'icons.zip', about: 'the icons as SVG files, with their licenses' },
   { file: 'fonts.zip', about: 'the font files alone, to be installed for mock-ups' },
 ] as const;
 

@@ -3,6 +3,7 @@ import { veilSlugs } from '../derive/color/veil.ts';
 import type { Derived } from '../derive/derived.ts';
 import { raiseClass } from '../derive/shape/shape.ts';
 import { pictureSlugs } from '../derive/space/layout.ts';
+import { sign } from '../components/pieces.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { paintedArtwork } from './artwork.ts';
 import type { ProofElement } from './node.ts';
@@ -19,7 +20,7 @@ const NOTHING = { order: [], items: {} };
  */
 export function builder(
   { color, components, content, layout, shape, space }: StyleDocument,
-  { styles, colors, gradients }: Derived,
+  { styles, colors, gradients, icons }: Derived,
 ): Build {
   const slugOfVeil = veilSlugs(color.veils);
   const variants = new Map(ownVariantsOf(components).map((own) => [own.id, own]));
@@ -64,6 +65,10 @@ export function builder(
             own.isOff === true ? [] : sectionNodes(own, partPath(id, section), build),
           )
         : [],
+    icon(id) {
+      const icon = id === undefined ? undefined : icons.get(id);
+      return icon ? [sign(icon.slug)] : [];
+    },
     variant: (id) => variants.get(id),
     dressed: (specimen) => inSystem(specimen, { styles, colors }) as ProofElement,
   };

@@ -1,3 +1,4 @@
+import { sign } from '../components/pieces.ts';
 import { logoOf } from './mark.ts';
 import { inOrder } from '../system/document.ts';
 import { nowhere, quietButton, room } from './parts.ts';
@@ -68,7 +69,7 @@ export function header({
                 element(
                   'details',
                   { class: 'nav-fold', name: NAVIGATION },
-                  element('summary', { class: 'nav-sign', 'aria-label': words }),
+                  element('summary', { class: 'nav-sign', 'aria-label': words }, sign('open')),
                   element(
                     'ul',
                     { class: 'nav-panel' },

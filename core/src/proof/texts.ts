@@ -43,6 +43,7 @@ const READING: Build = {
   gradient: undefined,
   shapes: [],
   part: () => [],
+  icon: () => [],
   variant: () => undefined,
   dressed: (specimen) => specimen,
 };

@@ -12,10 +12,11 @@ import { isInherited } from './json.ts';
 import { partSection, section } from '../proof/sections/kinds.ts';
 import { collection, id, json, label, ownName, share, words } from './schema-parts.ts';
 import { componentsSchema, wears } from './component-schema.ts';
+import { iconsSchema } from './icon-schema.ts';
 import { layoutSchema, shapeSchema, spaceSchema } from './space-schema.ts';
 
 /** The number of the newest schema; documents of older ones are upgraded when they are read. */
-export const SCHEMA = 7;
+export const SCHEMA = 8;
 
 export const MODES = ['light', 'dark'] as const;
 export type Mode = (typeof MODES)[number];
@@ -386,6 +387,7 @@ export const documentSchema = z.strictObject({
   layout: layoutSchema,
   shape: shapeSchema,
   components: componentsSchema,
+  icons: iconsSchema,
   content,
   tokens: z.strictObject({ custom: collection(customToken), sheet: z.optional(sheetChoices) }),
   /** Findings that were accepted as they are, by the finding's id. */

@@ -3,6 +3,7 @@ import type { FontFamily } from '../fonts/family.ts';
 import { collectionOf, NOTHING } from './collection.ts';
 import { companionsOf, usualColorRoles } from './color-roles.ts';
 import { USUAL_COMPONENTS } from './component-schema.ts';
+import { USUAL_ICONS } from './icon-schema.ts';
 import { SCHEMA, type Paint, type PageSection, type StyleDocument } from './document.ts';
 import { contentOf, type SiteKindId } from './site-kinds.ts';
 import { usualLayout, usualShape, usualSpace } from './usual-space.ts';
@@ -146,6 +147,7 @@ export function newDocument(start: Start): StyleDocument {
     layout: logo === undefined ? layout : { ...layout, logo: { ...layout.logo, light: logo } },
     shape: usualShape,
     components: USUAL_COMPONENTS,
+    icons: USUAL_ICONS,
     content: {
       mark: 'plain',
       nav: collectionOf([

@@ -170,11 +170,6 @@ export const shapeSchema = z.strictObject({
   growing: z.optional(z.literal(true)),
   borders: collection(z.strictObject({ name: label, px: px(40) })),
   edges: z.strictObject({ line: id, strong: id }),
-  icon: z.strictObject({
-    /** In em of the text beside it. */
-    size: z.number().check(z.gte(0.5), z.lte(6)),
-    stroke: z.number().check(z.gte(0.5), z.lte(8)),
-  }),
   light: z.strictObject({
     /** Degrees clockwise from straight above. */
     from: z.number().check(z.gte(-90), z.lte(90)),

@@ -55,12 +55,13 @@ test('what comes of older documents never changes, whatever is usual today', () 
 
 /** Taken when the last step was written; one more step makes others of them, and adds one. */
 const PRINTS: readonly string[] = [
-  '4b45f85ac52fce5c',
-  'ab52c58ccfc3543f',
-  'f8c7f65143902b7c',
-  'b3ab1a80dd268aa8',
-  'a29676f61ad80631',
-  '65b5564673e87c0d',
+  '0e01801d77b7482b',
+  'ab6f86aff97ec606',
+  '06f17caa282cb6fd',
+  'be02fd0509c4c834',
+  '072e08eb9c699315',
+  'cbaf436faeb19eb6',
+  'f131552c78d9c010',
 ];
 
 describe('a change of an older schema', () => {
@@ -119,6 +120,8 @@ describe('a change of an older schema', () => {
       'Clear',
     ],
     [5, [{ op: 'remove', path: '/content/heroVeil' }], `${HOME}/hero/veil`, undefined],
+    [7, [{ op: 'replace', path: '/shape/icon/stroke', value: 2.5 }], '/icons/stroke', 2.5],
+    [7, [{ op: 'replace', path: '/shape/icon', value: { size: 2, stroke: 1 } }], '/icons/size', 2],
   ];
 
   test.each(changes)(
@@ -139,6 +142,13 @@ describe('a change of an older schema', () => {
       order: ['narrow', 'wide'],
       items: anchors,
     });
+  });
+
+  test('that replaced the whole shape of schema 7 leaves the icons alone', () => {
+    const shape = valueAt(written(7), '/shape') as Record<string, never>;
+    const value = { ...shape, icon: { size: 3, stroke: 3 } } as never;
+    const result = patched(read(7), upgradePatch([{ op: 'replace', path: '/shape', value }], 7));
+    expect(result.ok && result.document.icons).toEqual(read(7).icons);
   });
 
   test('of the newest schema is left alone', () => {

@@ -7,11 +7,12 @@ import { from3 } from './upgrades/from-3.ts';
 import { from4 } from './upgrades/from-4.ts';
 import { from5 } from './upgrades/from-5.ts';
 import { from6 } from './upgrades/from-6.ts';
+import { from7 } from './upgrades/from-7.ts';
 import { isRaw, type KeptKind, type UpgradeStep } from './upgrades/upgrade-step.ts';
 import { validate, type Validated } from './validate.ts';
 
 /** One step for each older schema number, to the next one. Schema 1 is the first. */
-const STEPS: readonly UpgradeStep[] = [from1, from2, from3, from4, from5, from6];
+const STEPS: readonly UpgradeStep[] = [from1, from2, from3, from4, from5, from6, from7];
 
 /** Reads a stored document of any schema number up to the newest; a newer one is a problem. */
 export function readDocument(value: unknown): Validated {

@@ -107,7 +107,6 @@ export const usualShape: Shape = {
     ['thick', { name: 'thick', px: 4 }],
   ]),
   edges: { line: 'hair', strong: 'thick' },
-  icon: { size: 1.25, stroke: 1.5 },
   light: { from: 0, reach: 0.5, softness: 1.5, strength: 0.16, ambient: 0.1 },
   dark: { strength: 0.5, ambient: 0.35, rim: 0.08 },
   shadows: collectionOf([

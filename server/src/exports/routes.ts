@@ -6,6 +6,7 @@ import * as z from 'zod';
 import type { FontSource } from '../fonts/delivered.ts';
 import { problemSchema } from '../problems.ts';
 import type { Store } from '../systems/store.ts';
+import { exportIcons } from './icon-archive.ts';
 import { exportMockUpFonts } from './mock-up-fonts.ts';
 import { exportZip } from './zip.ts';
 
@@ -17,6 +18,7 @@ interface Download {
 
 const ARCHIVISTS: Readonly<Record<ArchiveFile, Download['write']>> = {
   'tokens.zip': exportZip,
+  'icons.zip': exportIcons,
   'fonts.zip': exportMockUpFonts,
 };
 

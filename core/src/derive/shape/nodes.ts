@@ -20,7 +20,6 @@ const borders = ({ shape }: StyleDocument) => shape.borders;
 const corners = ({ shape }: StyleDocument) => shape.corners;
 const growing = ({ shape }: StyleDocument) => shape.growing;
 const edges = ({ shape }: StyleDocument) => shape.edges;
-const icon = ({ shape }: StyleDocument) => shape.icon;
 const radii = ({ shape }: StyleDocument) => shape.radii;
 const shadows = ({ shape }: StyleDocument) => shape.shadows;
 const light = ({ shape }: StyleDocument) => shape.light;
@@ -58,7 +57,7 @@ export const shapeTokens = [
     [radii, corners, insetPx, root, growing],
     deriveCornerTokens,
   ),
-  tokenNode('shape: tokens of edges', [borders, edges, icon, line], deriveEdgeTokens),
+  tokenNode('shape: tokens of edges', [borders, edges, line], deriveEdgeTokens),
   tokenNode('shape: tokens of shadows', [shadows, lit, grounds], deriveShadowTokens),
   tokenNode(
     'shape: tokens of motion',

@@ -109,7 +109,6 @@ export function deriveCornerTokens(
 export function deriveEdgeTokens(
   borders: Shape['borders'],
   edges: Shape['edges'],
-  icon: Shape['icon'],
   line: Pick<DerivedColorRole, 'name' | 'slug'> | undefined,
 ): MadeToken[] {
   const slugOf = slugsOf(borders);
@@ -155,21 +154,6 @@ export function deriveEdgeTokens(
           ),
         ]
       : []),
-    token(
-      ['icon', 'size'],
-      'dimension',
-      {
-        json: { value: icon.size, unit: 'rem' },
-        css: `${icon.size}em`,
-        extension: { em: icon.size },
-      },
-      { path: '/shape/icon/size', label: 'size of icons', value: `${icon.size} em` },
-    ),
-    token(['icon', 'stroke'], 'dimension', px(icon.stroke), {
-      path: '/shape/icon/stroke',
-      label: 'stroke of icons',
-      value: `${icon.stroke} px`,
-    }),
   ];
 }
 
@@ -312,7 +296,7 @@ export function deriveMotionTokens({
   ];
 }
 
-/** Classes for elevation, icons and less motion. What is raised takes the shadow that falls on its ground. */
+/** Classes for elevation and less motion. What is raised takes the shadow that falls on its ground. */
 export function deriveShapeRules(
   { shadows, durations }: Pick<Shape, 'shadows' | 'durations'>,
   [first, ...others]: readonly Pick<DerivedColorRole, 'slug'>[],
@@ -336,14 +320,6 @@ export function deriveShapeRules(
           })),
         ]
       : []),
-    {
-      selector: '.icon',
-      declarations: [
-        ['inline-size', 'var(--icon-size)'],
-        ['block-size', 'var(--icon-size)'],
-        ['stroke-width', 'var(--icon-stroke)'],
-      ],
-    },
     ...(durations.order.length > 0
       ? [
           {

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { collection, label, words } from '../../system/schema-parts.ts';
+import { collection, id, label, words } from '../../system/schema-parts.ts';
 import { element, type ProofNode } from '../node.ts';
 import { block, nowhere, picture, room, wordsAt } from '../parts.ts';
 import { each, kind, listed, shownPicture } from './kind.ts';
@@ -17,6 +17,7 @@ export const cards = kind({
         text: words,
         link: label,
         picture: z.optional(shownPicture),
+        icon: z.optional(id),
       }),
     ),
   },
@@ -41,7 +42,8 @@ export const cards = kind({
     ),
   }),
   shows: () => true,
-  nodes({ title, cards: all }, at, { text, ground, raised, hangs, shapes }) {
+  signed: 'cards',
+  nodes({ title, cards: all }, at, { text, ground, icon, raised, hangs, shapes }) {
     if (all.order.length === 0) return [];
     // A sign that hangs in the margin, so that the words after it keep to the edge.
     const hung: readonly ProofNode[] = hangs
@@ -56,8 +58,9 @@ export const cards = kind({
           'div',
           { class: 'grid cards' },
           '/layout/grid/base',
-          ...each(all, (card, id) => {
-            const own = `${at}/cards/items/${id}`;
+          ...each(all, (card, key) => {
+            const own = `${at}/cards/items/${key}`;
+            const shown = icon(card.icon);
             return ground(
               'article',
               'surface',
@@ -71,6 +74,7 @@ export const cards = kind({
                       ),
                     ]
                   : []),
+                ...(shown.length === 0 ? [] : [text('div', 'h3', shown)]),
                 text('h3', 'h4', [card.title], `${own}/title`),
                 text('p', 'body', [card.text], `${own}/text`),
                 text('p', 'body', [...hung, wordsAt('a', card.link, `${own}/link`, nowhere)]),

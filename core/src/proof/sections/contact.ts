@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { outwardSign } from '../../components/pieces.ts';
-import { collection, label, words } from '../../system/schema-parts.ts';
+import { collection, id, label, words } from '../../system/schema-parts.ts';
 import { element } from '../node.ts';
 import { block, nowhere, room, wordsAt } from '../parts.ts';
 import { each, kind, listed } from './kind.ts';
@@ -13,20 +13,21 @@ export const contact = kind({
   shape: {
     title: words,
     text: words,
-    ways: collection(z.strictObject({ sign: words, words: label })),
+    ways: collection(z.strictObject({ sign: words, words: label, icon: z.optional(id) })),
     places: collection(label),
   },
   start: () => ({
     title: 'How to reach us',
     text: 'The office is staffed from nine to five.',
     ways: listed(
-      { sign: 'Call', words: '555 0142' },
-      { sign: 'Write', words: 'hello@example.com' },
-      { sign: 'Come', words: '4 Mill Row' },
+      { sign: 'Call', words: '555 0142', icon: 'phone' },
+      { sign: 'Write', words: 'hello@example.com', icon: 'mail' },
+      { sign: 'Come', words: '4 Mill Row', icon: 'place' },
     ),
     places: listed('Pictures', 'Newsletter'),
   }),
-  nodes({ title, text: said, ways, places }, at, { text }) {
+  signed: 'ways',
+  nodes({ title, text: said, ways, places }, at, { text, icon }) {
     return [
       block(
         'width-text',
@@ -39,16 +40,23 @@ export const contact = kind({
                 'dl',
                 { class: 'ways' },
                 '/space/parts/ways.gap',
-                ...each(ways, (way, id) =>
-                  element(
+                ...each(ways, (way, key) => {
+                  const own = `${at}/ways/items/${key}`;
+                  const shown = icon(way.icon);
+                  return element(
                     'div',
                     { class: 'way' },
-                    text('dt', 'label', [way.sign], `${at}/ways/items/${id}/sign`),
-                    text('dd', 'body', [
-                      wordsAt('a', way.words, `${at}/ways/items/${id}/words`, nowhere),
-                    ]),
-                  ),
-                ),
+                    shown.length === 0
+                      ? text('dt', 'label', [way.sign], `${own}/sign`)
+                      : element(
+                          'dt',
+                          { class: 'way-sign' },
+                          ...shown,
+                          text('span', 'label', [way.sign], `${own}/sign`),
+                        ),
+                    text('dd', 'body', [wordsAt('a', way.words, `${own}/words`, nowhere)]),
+                  );
+                }),
               ),
             ]),
         ...(places.order.length === 0

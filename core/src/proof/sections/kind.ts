@@ -52,6 +52,8 @@ export interface Build {
   readonly shapes: readonly string[];
   /** The sections of a part of one’s own, each on the ground that it stands on. */
   readonly part: (id: string) => readonly ProofNode[];
+  /** An icon of the site, by its id; nothing where there is none. */
+  readonly icon: (id: string | undefined) => readonly ProofElement[];
   /** A variant of one’s own: its class, and that of what it follows. */
   readonly variant: (id: string) => { readonly of: string; readonly slug: string } | undefined;
   /** A specimen of a component with the classes that the system’s roles have. */
@@ -71,6 +73,8 @@ export interface Kind<Id extends string, Shape extends z.core.$ZodShape> {
   readonly whole?: () => z.infer<z.ZodMiniObject<Shape>>;
   /** Whether a thing of its collections can show a picture; none where absent. */
   readonly shows?: (thing: unknown) => boolean;
+  /** Which of its collections have things that an icon can stand beside; none where absent. */
+  readonly signed?: string;
   /** Its elements; `at` is where its words stand in the document. Nothing where it has none. */
   readonly nodes: (
     words: z.infer<z.ZodMiniObject<Shape>>,

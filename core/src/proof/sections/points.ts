@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { collection, words } from '../../system/schema-parts.ts';
+import { collection, id, words } from '../../system/schema-parts.ts';
 import { element } from '../node.ts';
 import { block, room } from '../parts.ts';
 import { each, kind, listed } from './kind.ts';
@@ -11,7 +11,7 @@ export const points = kind({
   says: 'what speaks for it, in a few words each',
   shape: {
     title: words,
-    points: collection(z.strictObject({ title: words, text: words })),
+    points: collection(z.strictObject({ title: words, text: words, icon: z.optional(id) })),
   },
   start: () => ({
     title: 'Why people come back',
@@ -21,7 +21,8 @@ export const points = kind({
       { title: 'Open', text: 'Every day but Monday, until late.' },
     ),
   }),
-  nodes({ title, points: all }, at, { text }) {
+  signed: 'points',
+  nodes({ title, points: all }, at, { text, icon }) {
     if (all.order.length === 0) return [];
     return [
       block(
@@ -31,14 +32,16 @@ export const points = kind({
           'ul',
           { class: 'grid points' },
           '/space/parts/points.gap',
-          ...each(all, (point, id) =>
-            element(
+          ...each(all, (point, key) => {
+            const shown = icon(point.icon);
+            return element(
               'li',
               { class: 'point span-4' },
-              text('h3', 'h6', [point.title], `${at}/points/items/${id}/title`),
-              text('p', 'small', [point.text], `${at}/points/items/${id}/text`),
-            ),
-          ),
+              ...(shown.length === 0 ? [] : [text('div', 'h5', shown)]),
+              text('h3', 'h6', [point.title], `${at}/points/items/${key}/title`),
+              text('p', 'small', [point.text], `${at}/points/items/${key}/text`),
+            );
+          }),
         ),
       ),
     ];

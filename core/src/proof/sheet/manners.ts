@@ -12,6 +12,7 @@ const MANNERS = {
   leading: 'line-height',
   tracking: 'letter-spacing',
   long: 'inline-size',
+  square: 'block-size',
   inset: 'padding',
   beside: 'padding-inline',
   below: 'padding-block',

@@ -69,6 +69,8 @@ export const SHEET_SETTING = `
 .sheet-rule { border-block-start-style: solid; }
 .sheet-framed { block-size: 48px; }
 .sheet-icon { font-size: 24px; }
+.sheet-icon-size { aspect-ratio: 1; justify-self: start; background: color-mix(in srgb, currentcolor 25%, transparent); }
+.sheet-length { block-size: 12px; background: color-mix(in srgb, currentcolor 25%, transparent); }
 .sheet-levels { display: grid; grid-template-columns: repeat(auto-fit, minmax(6rem, 1fr)); gap: 32px; padding: 16px 8px 24px; }
 .sheet-level { display: grid; place-items: center; block-size: 80px; background: inherit; border-radius: 4px; }
 .sheet-levels { background: inherit; }

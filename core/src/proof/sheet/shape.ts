@@ -19,15 +19,13 @@ import {
 const small = (given: Given, shown: ProofElement, id: string, value: string): ProofElement =>
   named(shown, caption(given, id, value));
 
-/** Corners, edges and icons. */
+/** Corners and edges. */
 export const shapes: Chapter = {
   id: 'shapes',
   name: 'Corners and edges',
   reads: ['shape'],
   nodes(given) {
-    const { mode, derived } = given;
-    const size = derived.tokenById.get('icon.size');
-    const stroke = derived.tokenById.get('icon.stroke');
+    const { mode } = given;
     return [
       ...row(
         given,
@@ -58,31 +56,6 @@ export const shapes: Chapter = {
               (token.type === 'border' ? '' : valueIn(token, mode)),
           ),
         ),
-      ),
-      ...row(
-        given,
-        'Icons',
-        'swatches',
-        size && stroke
-          ? [
-              small(
-                given,
-                element(
-                  'svg',
-                  {
-                    class: 'icon sheet-icon',
-                    viewBox: '0 0 24 24',
-                    fill: 'none',
-                    stroke: 'currentcolor',
-                    'aria-hidden': 'true',
-                  },
-                  element('path', { d: 'M4 12h15M13 6l6 6-6 6' }),
-                ),
-                'icon',
-                `${valueIn(size, mode)}, ${valueIn(stroke, mode)}`,
-              ),
-            ]
-          : [],
       ),
     ];
   },

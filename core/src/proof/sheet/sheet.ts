@@ -6,6 +6,7 @@ import { element, type ProofElement } from '../node.ts';
 import type { Chapter, Given } from './chapter.ts';
 import { grounded, ramps, roles } from './color.ts';
 import { components } from './components.ts';
+import { icons } from './icons.ts';
 import { imported } from './imported.ts';
 import { levels, motion, shapes } from './shape.ts';
 import { grid, pictures, spaces } from './space.ts';
@@ -23,6 +24,7 @@ export const CHAPTERS: readonly Chapter[] = [
   grid,
   pictures,
   shapes,
+  icons,
   levels,
   motion,
   states,

@@ -15,7 +15,7 @@ export const space = {
     {
       id: 'shape',
       name: 'Shape',
-      at: ['/shape/radii', '/shape/corners', '/shape/borders', '/shape/edges', '/shape/icon'],
+      at: ['/shape/radii', '/shape/corners', '/shape/borders', '/shape/edges'],
     },
     {
       id: 'depth',

@@ -8,18 +8,23 @@ interface TryChoiceProps {
   readonly options: readonly { readonly value: string; readonly name: string }[];
   readonly value: string;
   readonly path: string;
+  /** Whether it may be left open: it is added where it does not stand yet. */
+  readonly isOpen?: boolean;
 }
 
 /**
  * One of a few, as words in a row: pointing at one or reaching it by key tries it everywhere at once, a click or
  * Enter takes it, leaving it goes back.
  */
-export function TryChoice({ label, says, options, value, path }: TryChoiceProps) {
+export function TryChoice({ label, says, options, value, path, isOpen = false }: TryChoiceProps) {
   const candidates = options.map(({ value: one, name }) => ({
     id: one,
     name,
     label: `${says} ${name}`,
-    patch: () => (one === value ? undefined : [{ op: 'replace' as const, path, value: one }]),
+    patch: () =>
+      one === value
+        ? undefined
+        : [{ op: isOpen ? ('add' as const) : ('replace' as const), path, value: one }],
   }));
   const list = useTryList(candidates, value);
   return (

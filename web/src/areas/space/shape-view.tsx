@@ -79,7 +79,7 @@ function Nested() {
   );
 }
 
-/** Radii, borders and icons, and what each is for. */
+/** Radii and borders, and what each is for. */
 export function ShapeView() {
   const store = useStore();
   const decided = useDecided(['shape']);
@@ -204,42 +204,6 @@ export function ShapeView() {
               />
             ))}
           </div>
-        </div>
-      </Section>
-      <Section full title="Icons" aside="beside text, and as strong as its strokes">
-        <div className="flex items-end gap-x-6">
-          <div className="w-28">
-            <DecidedNumber
-              label="size"
-              path="/shape/icon/size"
-              name="size of icons"
-              value={shape.icon.size}
-              step={0.05}
-              unit="em"
-            />
-          </div>
-          <div className="w-28">
-            <DecidedNumber
-              label="stroke"
-              path="/shape/icon/stroke"
-              name="stroke of icons"
-              value={shape.icon.stroke}
-              step={0.25}
-              unit="px"
-            />
-          </div>
-          <p className="flex items-center gap-2 text-base" aria-hidden>
-            <svg
-              viewBox="0 0 24 24"
-              fill="none"
-              stroke="currentColor"
-              strokeWidth={(shape.icon.stroke * 24) / (shape.icon.size * 16)}
-              style={{ width: shape.icon.size * 16, height: shape.icon.size * 16 }}
-            >
-              <path d="M4 12h15M13 6l6 6-6 6" />
-            </svg>
-            <span style={{ fontSize: 16 }}>beside words of 16 px</span>
-          </p>
         </div>
       </Section>
     </>

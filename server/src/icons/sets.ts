@@ -1,0 +1,166 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import path from 'node:path';
+import type { IconDrawing } from '@garnish/core/icons/drawing';
+import type { IconMeasures } from '@garnish/core/icons/measure';
+import { readMeasures } from '@garnish/core/icons/measured-line';
+import { readIcon } from '@garnish/core/icons/read-svg';
+import * as z from 'zod';
+
+const require = createRequire(import.meta.url);
+
+/** Icons of one set that are drawn alike, told by how their names end. */
+interface StyleOfSet {
+  readonly ending: string;
+  readonly name: string;
+}
+
+/**
+ * The sets that ship, each with its styles, those with the longest ending first. Only licenses that are carried by
+ * a short text (MIT, ISC), and no set
+ * that has signs of brands without saying so.
+ */
+const SHIPPED: readonly { readonly id: string; readonly styles: readonly StyleOfSet[] }[] = [
+  { id: 'lucide', styles: [{ ending: '', name: 'outlined' }] },
+  {
+    id: 'tabler',
+    styles: [
+      { ending: '-filled', name: 'filled' },
+      { ending: '', name: 'outlined' },
+    ],
+  },
+  {
+    id: 'ph',
+    styles: [
+      { ending: '-duotone', name: 'two-toned' },
+      { ending: '-light', name: 'light' },
+      { ending: '-thin', name: 'thin' },
+      { ending: '-bold', name: 'bold' },
+      { ending: '-fill', name: 'filled' },
+      { ending: '', name: 'regular' },
+    ],
+  },
+  {
+    id: 'heroicons',
+    styles: [
+      { ending: '-20-solid', name: 'filled, small' },
+      { ending: '-16-solid', name: 'filled, smallest' },
+      { ending: '-solid', name: 'filled' },
+      { ending: '', name: 'outlined' },
+    ],
+  },
+  { id: 'radix-icons', styles: [{ ending: '', name: 'outlined' }] },
+  { id: 'duo-icons', styles: [{ ending: '', name: 'two-toned' }] },
+];
+
+export const SET_IDS = SHIPPED.map(({ id }) => id);
+
+const sideSchema = z.number().min(1).max(4096);
+const fileSchema = z.object({
+  icons: z.record(
+    z.string(),
+    z.object({
+      body: z.string(),
+      width: sideSchema.optional(),
+      height: sideSchema.optional(),
+      left: z.number().optional(),
+      top: z.number().optional(),
+      hidden: z.boolean().optional(),
+    }),
+  ),
+  aliases: z.record(z.string(), z.object({ parent: z.string() }).loose()).optional(),
+  width: sideSchema.optional(),
+  height: sideSchema.optional(),
+});
+const infoSchema = z.object({
+  name: z.string(),
+  author: z.object({ name: z.string(), url: z.string().optional() }),
+  license: z.object({ title: z.string(), spdx: z.string(), url: z.string() }),
+});
+
+type IconFile = z.infer<typeof fileSchema>;
+
+export interface ShippedIcon {
+  readonly set: string;
+  /** Its name in the set, unique there. */
+  readonly name: string;
+  readonly style: string;
+  /** Its name without what tells the style. */
+  readonly plain: string;
+  /** Other names that the set knows it by. */
+  readonly also: readonly string[];
+}
+
+export interface IconSet {
+  readonly id: string;
+  readonly name: string;
+  readonly author: string;
+  readonly license: { readonly title: string; readonly spdx: string; readonly url: string };
+  readonly icons: readonly ShippedIcon[];
+  readonly drawing: (name: string) => IconDrawing | undefined;
+  readonly measures: ReadonlyMap<string, IconMeasures>;
+}
+
+const read = <Schema extends z.ZodType>(name: string, schema: Schema): z.infer<Schema> =>
+  schema.parse(JSON.parse(readFileSync(require.resolve(name), 'utf8')));
+
+const fileOf = (id: string): IconFile => read(`@iconify-json/${id}/icons.json`, fileSchema);
+
+const styleOf = (styles: readonly StyleOfSet[], name: string): StyleOfSet | undefined =>
+  styles.find(({ ending }) => name.endsWith(ending));
+
+/** Whether a set says of an icon that it is the sign of a brand; those are not ours to give away. */
+const isBrand = (name: string): boolean => name.startsWith('brand-') || /-logo(-|$)/.test(name);
+
+function setOf({ id, styles }: (typeof SHIPPED)[number], file: IconFile): IconSet {
+  const { name, author, license } = read(`@iconify-json/${id}/info.json`, infoSchema);
+  const also = new Map<string, string[]>();
+  for (const [alias, { parent }] of Object.entries(file.aliases ?? {}))
+    also.set(parent, [...(also.get(parent) ?? []), alias]);
+  const icons = Object.entries(file.icons).flatMap(([own, { hidden }]): ShippedIcon[] => {
+    const style = styleOf(styles, own);
+    if (hidden === true || style === undefined) return [];
+    const plain = own.slice(0, own.length - style.ending.length);
+    if (isBrand(plain)) return [];
+    return [{ set: id, name: own, style: style.name, plain, also: also.get(own) ?? [] }];
+  });
+  const known = new Set(icons.map((icon) => icon.name));
+  let measures: ReadonlyMap<string, IconMeasures> | undefined;
+  return {
+    id,
+    name,
+    author: author.name,
+    license,
+    icons,
+    drawing(own) {
+      const icon = known.has(own) ? file.icons[own] : undefined;
+      if (!icon) return undefined;
+      const { body, left = 0, top = 0 } = icon;
+      const box = {
+        left,
+        top,
+        width: icon.width ?? file.width ?? 16,
+        height: icon.height ?? file.height ?? 16,
+      };
+      const reading = readIcon(body, box);
+      return reading.ok ? reading.drawing : undefined;
+    },
+    get measures() {
+      measures ??= readMeasures(readFileSync(measuredPath(id), 'utf8'));
+      return measures;
+    },
+  };
+}
+
+/** Where what was measured of a set is kept. */
+export const measuredPath = (id: string): string =>
+  path.join(import.meta.dirname, 'measured', `${id}.tsv`);
+
+let loaded: ReadonlyMap<string, IconSet> | undefined;
+
+/** The shipped sets by their ids; read from their packages when they are first asked for. */
+export function iconSets(): ReadonlyMap<string, IconSet> {
+  if (loaded) return loaded;
+  loaded = new Map(SHIPPED.map((shipped) => [shipped.id, setOf(shipped, fileOf(shipped.id))]));
+  return loaded;
+}

@@ -43,6 +43,30 @@ function withIcons(icons: Readonly<Record<string, string>>, changes: Patch = [])
   return after(document, changes);
 }
 
+/** Selling points on the home page, each with an icon. */
+const points = (icons: readonly string[]): Patch => [
+  {
+    op: 'add',
+    path: '/content/pages/items/home/sections/items/signed',
+    value: {
+      ...sectionOf('points'),
+      kind: 'points',
+      title: '',
+      points: {
+        order: icons.map((_, index) => `p${index}`),
+        items: Object.fromEntries(
+          icons.map((icon, index) => [`p${index}`, { title: 'One', text: 'Two', icon }]),
+        ),
+      },
+    } as never,
+  },
+  {
+    op: 'replace',
+    path: '/content/pages/items/home/sections/order',
+    value: [...(sampleDocument().content.pages.items['home']?.sections.order ?? []), 'signed'],
+  },
+];
+
 const found = (check: Check, document: StyleDocument): readonly Finding[] =>
   check.find(document, derive(document));
 
@@ -91,6 +115,7 @@ describe('icons', () => {
 
   test('too small for their details are found, and made larger where a size is large enough', () => {
     const document = withIcons({ a: TIGHT }, [
+      ...points(['a']),
       {
         op: 'replace',
         path: '/icons/sizes',
@@ -107,9 +132,13 @@ describe('icons', () => {
     expect(finding?.title).toBe('The icon a is too small for its details');
     expect(finding?.repair?.label).toBe('Make it Huge');
     expect(found(iconDetailsCheck, repaired(document, finding))).toEqual([]);
-    expect(found(iconDetailsCheck, withIcons({ a: OUTLINE }))).toEqual([]);
+    expect(found(iconDetailsCheck, withIcons({ a: OUTLINE }, points(['a'])))).toEqual([]);
+    // What stands nowhere is small nowhere.
+    expect(found(iconDetailsCheck, withIcons({ a: TIGHT }))).toEqual([]);
     // Without a size that would do, it is told all the same.
-    expect(found(iconDetailsCheck, withIcons({ a: TIGHT }))[0]?.repair).toBeUndefined();
+    const alone = found(iconDetailsCheck, withIcons({ a: TIGHT }, points(['a'])));
+    expect(alone[0]?.title).toBe('The icon a is too small for its details');
+    expect(alone[0]?.repair).toBeUndefined();
   });
 
   test('in a color that cannot be told from a ground are found in each theme, and let go', () => {
@@ -128,28 +157,6 @@ describe('icons', () => {
   });
 
   test('of uneven weight beside each other are found, with their ink', () => {
-    const points = (icons: readonly string[]): Patch => [
-      {
-        op: 'add',
-        path: '/content/pages/items/home/sections/items/signed',
-        value: {
-          ...sectionOf('points'),
-          kind: 'points',
-          title: '',
-          points: {
-            order: icons.map((_, index) => `p${index}`),
-            items: Object.fromEntries(
-              icons.map((icon, index) => [`p${index}`, { title: 'One', text: 'Two', icon }]),
-            ),
-          },
-        } as never,
-      },
-      {
-        op: 'replace',
-        path: '/content/pages/items/home/sections/order',
-        value: [...(sampleDocument().content.pages.items['home']?.sections.order ?? []), 'signed'],
-      },
-    ];
     const uneven = withIcons({ a: FILLED, b: DOT }, points(['a', 'b']));
     const [finding] = found(iconWeightCheck, uneven);
     expect(finding?.title).toBe('The icon a is much darker than b beside it');

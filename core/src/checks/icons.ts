@@ -2,6 +2,7 @@ import { contrastRatio } from '../color/contrast.ts';
 import { besideLabels } from '../derive/icons/beside.ts';
 import { fitBeside, STROKE_BESIDE_STEM, typicalOf, unlikeness } from '../icons/alike.ts';
 import { usualStroke } from '../icons/usual.ts';
+import { kindOf } from '../proof/sections/kinds.ts';
 import { allSections } from '../proof/texts.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import type { Icons } from '../system/icon-schema.ts';
@@ -117,32 +118,40 @@ export const iconStrokeCheck = checkOf(
   },
 );
 
-/** Details that run together at the size at which an icon is shown. */
+/** Details that run together at the smallest size at which an icon is shown. */
 export const iconDetailsCheck = checkOf(
-  ['icons'],
+  ['icons', 'content'],
   ['icons', 'styles'],
-  ({ icons: decided }, { icons, styles }) => {
-    const beside = besideLabels({ styles }, decided.size);
-    if (!beside) return [];
+  ({ icons: decided, content }, { icons, styles }) => {
+    const textPx = (role: string): number => (styles.get(role)?.size.minRem ?? 1) * ROOT_PX;
+    /** The smallest text that each icon stands beside. */
+    const smallest = new Map<string, number>();
+    const beside = (id: string, role: string): void => {
+      smallest.set(id, Math.min(smallest.get(id) ?? Infinity, textPx(role)));
+    };
+    for (const { ids, role } of collectionsWithIcons(content))
+      for (const id of ids) beside(id, role);
+    for (const { id, of } of icons.values()) if (of !== undefined) beside(id, 'label');
     return [...icons.values()].flatMap(
-      ({ id, slug, name, drawing, measures, decided: own }): Finding[] => {
-        if (!own || measures.gap === undefined) return [];
-        const size = sizePx(decided, own.size, beside.textPx);
+      ({
+        id,
+        slug,
+        name,
+        drawing,
+        measures: { gap, stroke, details },
+        decided: own,
+      }): Finding[] => {
+        const text = smallest.get(id);
+        if (!own || gap === undefined || text === undefined) return [];
+        const isStroked = usualStroke(drawing) !== undefined;
         // Where all strokes become thicker or thinner, the room between them changes with them.
-        const usual = usualStroke(drawing);
-        const drawnPx = measures.stroke * size;
-        const more = usual === undefined ? 0 : decided.stroke - drawnPx;
-        const roomPx = measures.gap * size - more;
-        if (roomPx >= LEAST_PX) return [];
+        const roomAt = (size: number): number =>
+          gap * size - (isStroked ? decided.stroke - stroke * size : 0);
+        const size = sizePx(decided, own.size, text);
+        if (roomAt(size) >= LEAST_PX) return [];
         const larger = inOrder(decided.sizes)
-          .map(([key, { name: called }]) => ({
-            key,
-            called,
-            px: sizePx(decided, key, beside.textPx),
-          }))
-          .filter(
-            ({ px: own1 }) => measures.gap !== undefined && measures.gap * own1 - more >= LEAST_PX,
-          )
+          .map(([key, { name: called }]) => ({ key, called, px: sizePx(decided, key, text) }))
+          .filter((one) => roomAt(one.px) >= LEAST_PX)
           .toSorted((one, other) => one.px - other.px)[0];
         return [
           {
@@ -150,7 +159,7 @@ export const iconDetailsCheck = checkOf(
             severity: 'look',
             ...ofIcon(id),
             title: `The icon ${name} is too small for its details`,
-            figures: `its narrowest room is ${px(Math.max(0, roomPx))} at ${px(size)}, of ${measures.details} pieces; ${px(LEAST_PX)} is needed`,
+            figures: `its narrowest room is ${px(Math.max(0, roomAt(size)))} at ${px(size)}, of ${details} ${details === 1 ? 'piece' : 'pieces'}; ${px(LEAST_PX)} is needed`,
             reason: 'What is nearer together than a pixel runs together.',
             source: 'common practice; measured from the paths',
             where: { selector: `.icon-${slug}` },
@@ -233,26 +242,27 @@ export const iconWeightCheck = checkOf(['content'], ['icons'], ({ content }, { i
 
 interface Signed {
   readonly path: string;
+  /** The text role that icons are as large as there. */
+  readonly role: string;
   readonly ids: readonly string[];
   readonly things: readonly (readonly [thing: string, icon: string])[];
 }
 
 /** The collections of sections whose things have icons beside them. */
 const collectionsWithIcons = (content: StyleDocument['content']): readonly Signed[] =>
-  allSections(content).flatMap(({ path, own }) =>
-    Object.entries(own).flatMap(([key, value]: readonly [string, unknown]): Signed[] => {
-      if (typeof value !== 'object' || value === null || !('items' in value)) return [];
-      const things = Object.entries(value.items as object).flatMap(
-        ([id, thing]: readonly [string, unknown]) =>
-          typeof thing === 'object' && thing !== null && 'icon' in thing
-            ? [[id, String(thing.icon)] as const]
-            : [],
-      );
-      return things.length === 0
-        ? []
-        : [{ path: `${path}/${key}`, things, ids: things.map(([, icon]) => icon) }];
-    }),
-  );
+  allSections(content).flatMap(({ path, own }) => {
+    const { signed } = kindOf(own.kind);
+    const part: unknown = signed && (own as Readonly<Record<string, unknown>>)[signed.of];
+    if (!signed || typeof part !== 'object' || part === null || !('items' in part)) return [];
+    const things = Object.entries(part.items as object).flatMap(
+      ([id, thing]: readonly [string, { readonly icon?: string }]) =>
+        thing.icon === undefined ? [] : [[id, thing.icon] as const],
+    );
+    const ids = things.map(([, icon]) => icon);
+    return things.length === 0
+      ? []
+      : [{ path: `${path}/${signed.of}`, role: signed.role, things, ids }];
+  });
 
 /** What refers to an icon, a size or a color that is gone by now. */
 export const lostIconsCheck = checkOf(

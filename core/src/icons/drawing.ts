@@ -93,6 +93,13 @@ export function runsOf(d: string): readonly Run[] {
   return runs;
 }
 
+export interface InkBox {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
 /** The box around everything that is inked; undefined where nothing is. Strokes count with half their width. */
 export function inkBox({
   shapes,
@@ -144,41 +151,6 @@ export function placed(
         .encode(),
       ...(shape.width !== undefined && { width: rounded(shape.width * scale) }),
     })),
-  };
-}
-
-/** The box that icons are set in where nothing else is said, and the room around what is drawn in it. */
-export const USUAL_BOX = 24;
-export const USUAL_ROOM = 2;
-
-/**
- * What is drawn alone, as large as it goes in a square box with some room around it, and in its middle.
- * @returns the drawing, and how much of the old box was empty on each side, as shares of it
- */
-export function cropped(
-  drawing: IconDrawing,
-  box = USUAL_BOX,
-  room = USUAL_ROOM,
-): { readonly drawing: IconDrawing; readonly cut: readonly [number, number, number, number] } {
-  const ink = inkBox(drawing);
-  if (!ink) return { drawing, cut: [0, 0, 0, 0] };
-  const wide = ink.right - ink.left;
-  const high = ink.bottom - ink.top;
-  const scale = (box - 2 * room) / Math.max(wide, high);
-  return {
-    drawing: placed(drawing, {
-      left: (box / scale - wide) / 2 - ink.left,
-      top: (box / scale - high) / 2 - ink.top,
-      scale,
-      width: box,
-      height: box,
-    }),
-    cut: [
-      ink.top / drawing.height,
-      (drawing.width - ink.right) / drawing.width,
-      (drawing.height - ink.bottom) / drawing.height,
-      ink.left / drawing.width,
-    ],
   };
 }
 

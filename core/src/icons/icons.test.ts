@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { fitBeside, typicalOf, unlikeness } from './alike.ts';
 import { distancesTo } from './distance.ts';
-import { cropped, evened, inkBox, type IconDrawing } from './drawing.ts';
+import { cropped } from './crop.ts';
+import { evened, inkBox, type IconDrawing } from './drawing.ts';
 import { measureIcon, type IconMeasures } from './measure.ts';
 import { readMeasures, writeMeasures } from './measured-line.ts';
 import { OWN_SIGNS, signDrawing } from './own-signs.ts';
@@ -154,6 +155,9 @@ describe('reading an icon', () => {
     );
     expect(inkBox(drawing)).toEqual({ left: 2, top: 7, right: 22, bottom: 17 });
     expect(cut.map((share) => Math.round(share * 100))).toEqual([40, 70, 50, 10]);
+    // Flat ends reach no further than the path.
+    const line = cropped(drawingOf(file(stroked('M20 50H60', 10), 'viewBox="0 0 100 100"')));
+    expect(line.cut.map((share) => Math.round(share * 100))).toEqual([45, 40, 45, 20]);
   });
 
   test('strokes are made even by the commonest', () => {

@@ -67,7 +67,7 @@ export function builder(
         : [],
     icon(id) {
       const icon = id === undefined ? undefined : icons.get(id);
-      return icon ? [sign(icon.slug)] : [];
+      return icon ? [{ ...sign(icon.slug), decision: `/icons/named/items/${icon.id}` }] : [];
     },
     variant: (id) => variants.get(id),
     dressed: (specimen) => inSystem(specimen, { styles, colors }) as ProofElement,

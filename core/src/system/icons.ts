@@ -2,6 +2,7 @@ import type { IconDrawing } from '../icons/drawing.ts';
 import type { IconMeasures } from '../icons/measure.ts';
 import { OWN_SIGNS, signDrawing, type SignUse } from '../icons/own-signs.ts';
 import { once } from '../once.ts';
+import { kindOf } from '../proof/sections/kinds.ts';
 import { allSections } from '../proof/texts.ts';
 import { plainName } from '../tokens/token.ts';
 import { inOrder, type StyleDocument } from './document.ts';
@@ -32,13 +33,13 @@ export const ownSign = (id: string): SignUse | undefined => OWN.get(id);
 /** The icons that the words of pages stand beside, by id, each once. */
 export const iconsOnPages = once((content: StyleDocument['content']): readonly string[] => {
   const found = new Set<string>();
-  for (const { own } of allSections(content))
-    for (const value of Object.values(own) as readonly unknown[]) {
-      if (typeof value !== 'object' || value === null || !('items' in value)) continue;
-      for (const thing of Object.values(value.items as object) as readonly unknown[])
-        if (typeof thing === 'object' && thing !== null && 'icon' in thing)
-          found.add(String(thing.icon));
-    }
+  for (const { own } of allSections(content)) {
+    const { signed } = kindOf(own.kind);
+    const part: unknown = signed && (own as Readonly<Record<string, unknown>>)[signed.of];
+    if (typeof part !== 'object' || part === null || !('items' in part)) continue;
+    for (const { icon } of Object.values(part.items as Record<string, { readonly icon?: string }>))
+      if (icon !== undefined) found.add(icon);
+  }
   return [...found];
 });
 

@@ -1,3 +1,4 @@
+import { iconsFrom } from './icons.ts';
 import { brackwaterPages, brackwaterParts } from './brackwater-pages.ts';
 import type { StyleDocument } from '@garnish/core/system/document';
 import {
@@ -244,6 +245,27 @@ export function brackwater(): StyleDocument {
         ],
       ]),
     },
+    icons: {
+      ...start.icons,
+      // As thick as the stems of the labels beside them.
+      stroke: 2,
+      sizes: collectionOf([['large', { name: 'Large', of: 'text', times: 1.6 }]]),
+      named: iconsFrom('lucide', [
+        ['bicycle', 'Bicycle', 'bike'],
+        ['car', 'Car', 'car'],
+        ['boat', 'Boat', 'ship', { size: 'large', color: 'link' }],
+        ['tide', 'Tide', 'waves-horizontal'],
+        ['changes', 'Changes', 'rotate-ccw'],
+        ['coins', 'Coins', 'hand-coins'],
+        ['fog', 'Fog', 'cloud-fog'],
+        ['phone', 'Phone', 'phone'],
+        ['mail', 'Mail', 'mail'],
+        ['place', 'Place', 'map-pin'],
+        ['outward', 'Leads elsewhere', 'arrow-up-right'],
+        ['send', 'Send', 'arrow-right'],
+        ['open', 'More below', 'chevron-down'],
+      ]),
+    },
     shape: { ...usualShape, cards: 'low' },
     content: {
       mark: 'tide',
@@ -370,6 +392,7 @@ export function brackwater(): StyleDocument {
                   'bicycles',
                   {
                     title: 'Bicycles travel free',
+                    icon: 'bicycle',
                     text: 'Twelve stand on the foredeck. Groups of more than six tell us the day before.',
                     link: 'Tell us about a group',
                   },
@@ -378,6 +401,7 @@ export function brackwater(): StyleDocument {
                   'cars',
                   {
                     title: 'Six spaces for cars',
+                    icon: 'car',
                     text: 'Be at the slip ten minutes before the boat leaves; the ramp is steep at low water.',
                     link: 'Reserve a space',
                   },
@@ -386,6 +410,7 @@ export function brackwater(): StyleDocument {
                   'fleet',
                   {
                     title: 'Tern and Turnstone',
+                    icon: 'boat',
                     text: 'Both boats were built on the estuary, run on hydrogenated oil and carry sixty people.',
                     link: 'See the fleet',
                   },
@@ -394,6 +419,7 @@ export function brackwater(): StyleDocument {
                   'tides',
                   {
                     title: 'The tide book',
+                    icon: 'tide',
                     text: 'High and low water at all three quays, printed every January and free on board.',
                     link: 'Read this month’s pages',
                   },

@@ -111,9 +111,13 @@ export const kestrelPages = (): readonly (readonly [string, SitePage])[] => [
         kind: 'points',
         title: 'What comes with it',
         points: list(
-          { title: 'First row', text: 'Booking opens a week early.' },
-          { title: 'Roof nights', text: 'Four evenings a year for members alone.' },
-          { title: 'The bulletin', text: 'Eight pages on paper, every second month.' },
+          { title: 'First row', text: 'Booking opens a week early.', icon: 'ticket' },
+          { title: 'Roof nights', text: 'Four evenings a year for members alone.', icon: 'roof' },
+          {
+            title: 'The bulletin',
+            text: 'Eight pages on paper, every second month.',
+            icon: 'bulletin',
+          },
         ),
       },
     ],

@@ -1,3 +1,4 @@
+import { iconsFrom } from './icons.ts';
 import { kestrelPages } from './kestrel-pages.ts';
 import type { StyleDocument } from '@garnish/core/system/document';
 import {
@@ -149,6 +150,18 @@ export function kestrel(): StyleDocument {
         ],
       ]),
     },
+    icons: {
+      ...start.icons,
+      place: 'capitals',
+      faint: 0.35,
+      named: iconsFrom('ph', [
+        ['ticket', 'Ticket', 'ticket-duotone'],
+        ['roof', 'Roof nights', 'shooting-star-duotone'],
+        ['bulletin', 'Bulletin', 'newspaper-duotone'],
+        ['school', 'School', 'student-duotone'],
+        ['quiet', 'Quiet', 'moon-duotone'],
+      ]),
+    },
     components: {
       ...start.components,
       // Titles and times leave no room for four names beside the logo on a phone.
@@ -256,6 +269,7 @@ export function kestrel(): StyleDocument {
                   'schools',
                   {
                     title: 'School mornings',
+                    icon: 'school',
                     text: 'Five programmes for ages six to sixteen, with work sheets to print.',
                     link: 'Dates for schools',
                   },
@@ -264,6 +278,7 @@ export function kestrel(): StyleDocument {
                   'quiet',
                   {
                     title: 'Quiet evenings',
+                    icon: 'quiet',
                     text: 'Half the seats, soft sound, no sudden light: every second Tuesday.',
                     link: 'The next quiet evening',
                   },

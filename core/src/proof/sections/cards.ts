@@ -42,7 +42,7 @@ export const cards = kind({
     ),
   }),
   shows: () => true,
-  signed: 'cards',
+  signed: { of: 'cards', role: 'h3' },
   nodes({ title, cards: all }, at, { text, ground, icon, raised, hangs, shapes }) {
     if (all.order.length === 0) return [];
     // A sign that hangs in the margin, so that the words after it keep to the edge.

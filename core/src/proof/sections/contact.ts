@@ -26,7 +26,7 @@ export const contact = kind({
     ),
     places: listed('Pictures', 'Newsletter'),
   }),
-  signed: 'ways',
+  signed: { of: 'ways', role: 'label' },
   nodes({ title, text: said, ways, places }, at, { text, icon }) {
     return [
       block(

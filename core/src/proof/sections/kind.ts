@@ -60,6 +60,12 @@ export interface Build {
   readonly dressed: (specimen: ProofElement) => ProofElement;
 }
 
+/** What icons stand beside. */
+export interface SignedThings {
+  readonly of: string;
+  readonly role: string;
+}
+
 /** A kind of section: the words it has, what it starts with, and how it is built. */
 export interface Kind<Id extends string, Shape extends z.core.$ZodShape> {
   readonly id: Id;
@@ -73,8 +79,8 @@ export interface Kind<Id extends string, Shape extends z.core.$ZodShape> {
   readonly whole?: () => z.infer<z.ZodMiniObject<Shape>>;
   /** Whether a thing of its collections can show a picture; none where absent. */
   readonly shows?: (thing: unknown) => boolean;
-  /** Which of its collections have things that an icon can stand beside; none where absent. */
-  readonly signed?: string;
+  /** The collection whose things an icon can stand beside, and the text role that it is as large as; none where absent. */
+  readonly signed?: SignedThings;
   /** Its elements; `at` is where its words stand in the document. Nothing where it has none. */
   readonly nodes: (
     words: z.infer<z.ZodMiniObject<Shape>>,

@@ -7,7 +7,7 @@ import { cards } from './cards.ts';
 import { contact } from './contact.ts';
 import { form } from './form.ts';
 import { gallery } from './gallery.ts';
-import type { Build, Kind } from './kind.ts';
+import type { Build, Kind, SignedThings } from './kind.ts';
 import { notice } from './notice.ts';
 import { ownPart } from './own-part.ts';
 import { pieces } from './pieces.ts';
@@ -96,6 +96,7 @@ export interface AnyKind {
   readonly says: string;
   readonly start: () => object;
   readonly shows?: (thing: unknown) => boolean;
+  readonly signed?: SignedThings;
   readonly nodes: (words: never, at: string, build: Build) => readonly ProofNode[];
 }
 

@@ -21,7 +21,7 @@ export const points = kind({
       { title: 'Open', text: 'Every day but Monday, until late.' },
     ),
   }),
-  signed: 'points',
+  signed: { of: 'points', role: 'h5' },
   nodes({ title, points: all }, at, { text, icon }) {
     if (all.order.length === 0) return [];
     return [

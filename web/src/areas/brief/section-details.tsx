@@ -11,6 +11,7 @@ import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { Paste } from './paste.tsx';
+import { IconField } from './icon-field.tsx';
 import { PictureField } from './picture-field.tsx';
 import { Wears } from './wears.tsx';
 import { freshId, ThingList } from './thing-list.tsx';
@@ -223,7 +224,7 @@ interface SectionDetailsProps {
 export function SectionDetails({ path, own, on }: SectionDetailsProps) {
   const store = useStore();
   const { ground = 'page', span } = own;
-  const { shows } = kindOf(own.kind);
+  const { shows, signed } = kindOf(own.kind);
   const setGround = (next: (typeof GROUNDS)[number]): void => {
     const at = `${path}/ground`;
     if (next === ground) return;
@@ -295,15 +296,25 @@ export function SectionDetails({ path, own, on }: SectionDetailsProps) {
               collection={collection}
               label={`${what}s of the section`}
               nameOf={(thing, id) => wordsOf(thing) || id}
-              {...(shows && {
-                below: (thing: unknown, id: string) =>
-                  shows(thing) && (
-                    <PictureField
-                      path={`${at}/items/${id}/picture`}
-                      of={wordsOf(thing) || id}
-                      picture={(thing as { readonly picture?: ShownPicture }).picture}
-                    />
-                  ),
+              {...((shows ?? signed) !== undefined && {
+                below: (thing: unknown, id: string) => (
+                  <>
+                    {signed?.of === key && (
+                      <IconField
+                        path={`${at}/items/${id}/icon`}
+                        of={wordsOf(thing) || id}
+                        icon={(thing as { readonly icon?: string }).icon}
+                      />
+                    )}
+                    {shows?.(thing) === true && (
+                      <PictureField
+                        path={`${at}/items/${id}/picture`}
+                        of={wordsOf(thing) || id}
+                        picture={(thing as { readonly picture?: ShownPicture }).picture}
+                      />
+                    )}
+                  </>
+                ),
               })}
               {...(own.kind === 'pieces' && {
                 adder: <PieceAdder path={at} order={collection.order} />,

@@ -133,7 +133,7 @@ export function IconFinder({ target, styles, query, onQuery }: IconFinderProps) 
       {found.problem !== undefined && (
         <p className="py-2 text-error">
           {found.problem}{' '}
-          <button type="button" className="act" onClick={() => onQuery({ ...query })}>
+          <button type="button" className="act" onClick={found.again}>
             Ask again
           </button>
         </p>

@@ -41,6 +41,7 @@ export function IconGrid({ found, candidateOf, list, onReach, label }: IconGridP
     getScrollElement: () => room.current,
     estimateSize: () => CELL_PX,
     overscan: 2,
+    initialRect: { width: CELL_PX, height: HIGH_PX },
   });
   const shown = rows.getVirtualItems();
   const from = (shown[0]?.index ?? 0) * columns;

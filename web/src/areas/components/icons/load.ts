@@ -1,7 +1,8 @@
 /** What reads and measures SVG, fetched when somebody brings some. */
 export async function loaded() {
-  const [{ readIcon }, { cropped, evened }, { measureIcon }] = await Promise.all([
+  const [{ readIcon }, { cropped }, { evened }, { measureIcon }] = await Promise.all([
     import('@garnish/core/icons/read-svg'),
+    import('@garnish/core/icons/crop'),
     import('@garnish/core/icons/drawing'),
     import('@garnish/core/icons/measure'),
   ]);

@@ -39,8 +39,8 @@ export function OpenedIcon({ icon, beside, onLike, onGone }: OpenedIconProps) {
       </span>
       <div className="grid min-w-0 content-start gap-y-2">
         {decided ? (
-          <div className="flex flex-wrap items-end gap-x-4 gap-y-1">
-            <div className="w-40">
+          <div className="grid grid-cols-[minmax(0,1fr)_6rem_7rem] items-end gap-x-4 @max-[26rem]:grid-cols-1">
+            <div className="min-w-0">
               <NameField
                 label="what it is for"
                 value={name}
@@ -52,7 +52,7 @@ export function OpenedIcon({ icon, beside, onLike, onGone }: OpenedIconProps) {
             <label>
               <span className="block text-quiet">size</span>
               <select
-                className="select w-28"
+                className="select w-full"
                 value={decided.size ?? ''}
                 onChange={({ currentTarget: { value } }) => departs('size', value)}
               >
@@ -67,7 +67,7 @@ export function OpenedIcon({ icon, beside, onLike, onGone }: OpenedIconProps) {
             <label>
               <span className="block text-quiet">color</span>
               <select
-                className="select w-32"
+                className="select w-full"
                 value={decided.color ?? ''}
                 onChange={({ currentTarget: { value } }) => departs('color', value)}
               >
@@ -86,11 +86,15 @@ export function OpenedIcon({ icon, beside, onLike, onGone }: OpenedIconProps) {
             found below stands for it.
           </p>
         )}
-        <p className="text-quiet">
-          {decided?.from &&
-            `${decided.from.icon} from ${decided.from.set} by ${decided.from.author}, ${decided.from.license}. `}
-          <span className="figures">{saidOf(measures, beside).join(' · ')}</span>
-        </p>
+        <div className="text-xs text-quiet">
+          {decided?.from && (
+            <p>
+              {decided.from.icon} from {decided.from.set} by {decided.from.author},{' '}
+              {decided.from.license}
+            </p>
+          )}
+          <p>{saidOf(measures, stroked ? undefined : beside).join(' · ')}</p>
+        </div>
         <div className="flex flex-wrap items-baseline gap-x-4">
           <Copy text={markup} className="text-quiet">
             Copy the markup

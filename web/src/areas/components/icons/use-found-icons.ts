@@ -14,6 +14,8 @@ export interface Found {
   /** Asks for what stands between two places, and lets what is far away go. */
   readonly need: (from: number, to: number) => void;
   readonly problem: string | undefined;
+  /** Asks once more where the server said nothing. */
+  readonly again: () => void;
 }
 
 interface Known {
@@ -102,5 +104,6 @@ export function useFoundIcons(query: Query): Found {
       setWanted((before) => (before.join() === pages.join() ? before : pages));
     },
     problem: known.problem,
+    again: () => setWanted((before) => [...before]),
   };
 }

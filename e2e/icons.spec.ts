@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
 import { capitalsShift } from '@garnish/core/derive/icons/icons';
@@ -266,4 +267,127 @@ test('the files of the icons: sprite, single files and licenses', async ({ reque
   const text = (file: string): string => new TextDecoder().decode(zip[file]);
   expect(text('licenses.txt')).toMatch(/ISC License[\s\S]*Permission to use/);
   expect(text('icons.svg')).toContain('<symbol id="icon-boat"');
+});
+
+test('all empty places filled at once, one drawn anew, one replaced, all undone together', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, KESTREL);
+  const order = (await documentOf(request, id)).content.pages.items['home']?.sections.order ?? [];
+  const empty = (caption: string) => ({ caption });
+  await change(request, id, [
+    {
+      op: 'add',
+      path: '/content/pages/items/home/sections/items/looks',
+      value: {
+        kind: 'gallery',
+        title: 'To look at',
+        pictures: {
+          order: ['a', 'b', 'c'],
+          items: { a: empty('Morning'), b: empty('Noon'), c: empty('Night') },
+        },
+      },
+    },
+    { op: 'replace', path: '/content/pages/items/home/sections/order', value: [...order, 'looks'] },
+  ]);
+  await openArea(page, id, 'brief?view=pages');
+  await page.getByRole('button', { name: 'dusk' }).click();
+  await page.getByRole('button', { name: 'Fill 3 empty places' }).click();
+  const shown = proof(page).locator('.gallery img');
+  await expect(shown).toHaveCount(3);
+  await saved(page);
+  const picturesNow = async () => {
+    const { content } = await documentOf(request, id);
+    const own = content.pages.items['home']?.sections.items['looks'];
+    return own?.kind === 'gallery'
+      ? Object.values(own.pictures.items).map((one) => one.picture)
+      : [];
+  };
+  const filled = await picturesNow();
+  for (const picture of filled)
+    expect(picture?.made).toMatchObject({ of: 'scene', manner: 'dusk' });
+  expect(new Set(filled.map((picture) => picture?.file)).size).toBe(3);
+  for (const image of await shown.all())
+    expect(await image.evaluate((one: HTMLImageElement) => one.naturalWidth)).toBe(1200);
+  // Another drawing for one leaves the others.
+  await page.getByRole('button', { name: /^Gallery/ }).click();
+  await page.getByRole('button', { name: 'Another drawing for Noon' }).click();
+  await expect.poll(async () => (await picturesNow())[1]?.file).not.toBe(filled[1]?.file);
+  expect((await picturesNow())[0]?.file).toBe(filled[0]?.file);
+  // One’s own takes its place, and is no drawing any more.
+  const dot = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  await page
+    .getByRole('group', { name: 'Picture of Morning' })
+    .getByLabel('Another file')
+    .setInputFiles({ name: 'own.png', mimeType: 'image/png', buffer: dot });
+  await expect.poll(async () => (await picturesNow())[0]?.file).toMatch(/png$/);
+  expect((await picturesNow())[0]?.made).toBeUndefined();
+  for (let step = 0; step < 3; step += 1) await page.keyboard.press('Control+z');
+  await expect(shown).toHaveCount(0);
+});
+
+test('a logo on an empty artboard is cropped and told; icons and the picture for links are made of it', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'space?view=page');
+  const group = page.getByRole('group', { name: 'Logo for light grounds from a file' });
+  await group.getByLabel(/Import/).setInputFiles({
+    name: 'logo.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 400 400"><path fill="#b5391a" d="M100 160H300V240H100Z"/></svg>',
+    ),
+  });
+  await expect(
+    page.getByText(/Cropped to what is drawn: of the artboard 40 %, 25 %, 40 %, 25 %/),
+  ).toBeVisible();
+  await saved(page);
+  const { light } = (await documentOf(request, id)).layout.logo;
+  expect(light).toMatch(/viewBox="100 160 200 80"/);
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: /^Browser, touch and application icons/ }).click();
+  const path = await (await waiting).path();
+  const zip = unzipSync(new Uint8Array(readFileSync(path)));
+  // Width and height of a PNG stand in its head. Source: PNG specification, IHDR.
+  const sizeOf = (file: string): readonly number[] => {
+    const bytes = Buffer.from(zip[file] ?? []);
+    return [bytes.readUInt32BE(16), bytes.readUInt32BE(20)];
+  };
+  expect(sizeOf('icon-32.png')).toEqual([32, 32]);
+  expect(sizeOf('touch-icon-180.png')).toEqual([180, 180]);
+  expect(sizeOf('app-icon-192.png')).toEqual([192, 192]);
+  expect(sizeOf('app-icon-512.png')).toEqual([512, 512]);
+  expect(sizeOf('shared.png')).toEqual([1200, 630]);
+  // What a mask cuts away is ground: nothing of the logo lies outside the circle of 80 %.
+  const blank = await page.context().newPage();
+  await blank.setContent(
+    `<img src="data:image/png;base64,${Buffer.from(zip['app-icon-512.png'] ?? []).toString('base64')}">`,
+  );
+  const outside = await blank.locator('img').evaluate(async (image: HTMLImageElement) => {
+    await image.decode();
+    const canvas = document.createElement('canvas');
+    canvas.width = canvas.height = 512;
+    const context = canvas.getContext('2d');
+    if (!context) throw new Error('there is no canvas');
+    context.drawImage(image, 0, 0);
+    const { data } = context.getImageData(0, 0, 512, 512);
+    let other = 0;
+    let inside = 0;
+    for (let place = 0; place < 512 * 512; place += 1) {
+      const isGround = Math.abs((data[place * 4 + 2] ?? 0) - (data[2] ?? 0)) < 24;
+      const far = Math.hypot((place % 512) - 255.5, Math.floor(place / 512) - 255.5);
+      if (!isGround && far > 0.4 * 512) other += 1;
+      if (!isGround) inside += 1;
+    }
+    return [other, inside];
+  });
+  await blank.close();
+  expect(outside[0]).toBe(0);
+  expect(outside[1]).toBeGreaterThan(10_000);
 });

@@ -33,6 +33,7 @@ test('the sheet of parts shows every chapter in each theme; pointing names a tok
     'Grid and widths',
     'Pictures and logo',
     'Corners and edges',
+    'Icons',
     'Levels',
     'Motion and layers',
     'Components in their states',

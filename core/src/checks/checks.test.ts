@@ -6,7 +6,8 @@ import { patched, type Patch } from '../system/patch.ts';
 import { sampleDocument, sampleFamily } from '../system/sample.ts';
 import { jsonOf } from '../system/patch.ts';
 import { ratioText } from './judge.ts';
-import { findingsOf, isAccepted } from './checks.ts';
+import { findingsOf } from './checks.ts';
+import { isAccepted } from './order.ts';
 import type { Finding } from './finding.ts';
 import { smallerStretch } from './heading-order.ts';
 

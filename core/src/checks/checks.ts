@@ -1,4 +1,3 @@
-import { modesOf, type Themes } from '../system/themes.ts';
 import type { Derived } from '../derive/derived.ts';
 import { keptList } from '../same.ts';
 import type { StyleDocument } from '../system/document.ts';
@@ -37,8 +36,10 @@ import {
   longWordsCheck,
   smallSizesCheck,
 } from './setting.ts';
+import { logoCheck } from './logo.ts';
 import { lostDeparturesCheck } from './lost-departures.ts';
 import { lostVariantsCheck } from './lost-variants.ts';
+import { inOrderOfWeight, inThemes } from './order.ts';
 import { namesCheck } from './names.ts';
 import { patternsCheck } from './patterns.ts';
 import { sameVariantsCheck } from './same-variants.ts';
@@ -69,6 +70,7 @@ export const CHECKS: readonly Check[] = [
   mixedIconsCheck,
   iconWeightCheck,
   lostIconsCheck,
+  logoCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,
@@ -94,18 +96,6 @@ export const CHECKS: readonly Check[] = [
   hiddenTokensCheck,
   namesCheck,
 ];
-
-/** What is to be repaired comes before what is to be looked at; else the order stays. */
-export const inOrderOfWeight = (findings: readonly Finding[]): readonly Finding[] => [
-  ...findings.filter(({ severity }) => severity === 'repair'),
-  ...findings.filter(({ severity }) => severity === 'look'),
-];
-
-/** Findings of a theme that the site does not have are none. */
-export const inThemes = (findings: readonly Finding[], themes: Themes): readonly Finding[] => {
-  const modes = modesOf(themes);
-  return findings.filter(({ where: { mode } }) => mode === undefined || modes.includes(mode));
-};
 
 const isSameReading = (one: readonly unknown[], other: readonly unknown[]): boolean =>
   one.every((part, index) => Object.is(part, other[index]));
@@ -138,7 +128,3 @@ export function createChecker(): (document: StyleDocument, derived: Derived) => 
 /** Every finding of one document, what is to be repaired first; nothing is remembered. */
 export const findingsOf = (document: StyleDocument, derived: Derived): readonly Finding[] =>
   createChecker()(document, derived);
-
-/** A finding that was accepted as it is stays known and becomes quiet. */
-export const isAccepted = ({ accepted }: StyleDocument, { id }: Finding): boolean =>
-  Object.hasOwn(accepted, id);

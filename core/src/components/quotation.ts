@@ -20,6 +20,18 @@ export const quotation = component({
         'border-inline-start-style': 'solid',
       },
     },
+    {
+      name: 'voice-picture',
+      says: 'who said it',
+      markup: `<img class="voice-picture" src="…" alt="…" width="800" height="800">`,
+      own: {
+        display: 'block',
+        'inline-size': '4.5rem',
+        'block-size': '4.5rem',
+        'border-radius': '50%',
+        'object-fit': 'cover',
+      },
+    },
   ],
   parts: [
     {

@@ -1,7 +1,8 @@
 import type { Derived } from '../derive/derived.ts';
 import { namedProperty, namedSelector, namedValue } from './naming.ts';
 import { tokenOf } from '../derive/space/space.ts';
-import { findingsOf, isAccepted } from '../checks/checks.ts';
+import { findingsOf } from '../checks/checks.ts';
+import { isAccepted } from '../checks/order.ts';
 import { reasonName, inOrder, type StyleDocument } from '../system/document.ts';
 import { chosenFaces, faceWords } from '../system/faces.ts';
 import { fluidCss } from '../type/fluid.ts';

@@ -5,13 +5,17 @@ import type { IconMeasures } from './measure.ts';
 const apart = (one: number, other: number): number =>
   one <= 0 || other <= 0 ? 0 : Math.abs(Math.log2(one / other));
 
+/** Whether what is drawn is strokes rather than full: two tones may be either. */
+const isThin = ({ kind, stroke }: IconMeasures): boolean =>
+  kind !== 'filled' && stroke <= THICKEST_STROKE;
+
 /**
  * How much two icons differ in how they are drawn, whatever they show: 0 for the same hand; above 1 nobody takes them
  * for one set. Our own weights: the kind counts most, then strokes, ends and corners, then how full they are.
  */
 export const unlikeness = (one: IconMeasures, other: IconMeasures): number =>
   (one.kind === other.kind ? 0 : 1) +
-  (one.kind === 'filled' && other.kind === 'filled' ? 0 : apart(one.stroke, other.stroke)) +
+  (isThin(one) && isThin(other) ? apart(one.stroke, other.stroke) : 0) +
   (one.roundEnds !== undefined && other.roundEnds !== undefined && one.roundEnds !== other.roundEnds
     ? 0.3
     : 0) +
@@ -75,10 +79,6 @@ export interface Fit {
 
 /** Between these shares of the stem a stroke looks meant; common practice. */
 export const STROKE_BESIDE_STEM = { from: 0.75, to: 1.35 } as const;
-
-/** Whether what is drawn is strokes rather than full: two tones may be either. */
-const isThin = ({ kind, stroke }: IconMeasures): boolean =>
-  kind !== 'filled' && stroke <= THICKEST_STROKE;
 
 /** How icons go with a face: their strokes against its stems at the sizes at which they stand beside each other. */
 export function fitBeside(icons: IconMeasures, { stemPx, iconPx }: FaceBeside): Fit {

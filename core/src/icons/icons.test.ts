@@ -396,6 +396,9 @@ describe('likeness', () => {
       expect(unlikeness(one, full)).toBeCloseTo(unlikeness(full, one), 12);
       expect(unlikeness(one, full)).toBeGreaterThan(1);
     }
+    // How wide what is full is, is what it shows, and no matter of the hand that drew it.
+    const moon = measured('<circle cx="12" cy="12" r="4"/>');
+    expect(unlikeness(full, moon)).toBeLessThan(1);
   });
 
   test('a stroke of 1.5 on 24 at 20 px is 1.25 px, half as thick again as a stem of 0.83', () => {

@@ -34,6 +34,12 @@ const markOf = (mark: Mark): ProofElement =>
     ...SHAPES[mark].map(({ d, part }) => element('path', { class: `mark-${part}`, d })),
   );
 
+/** The mark as a file of its own, in two colors. */
+export const markSvg = (mark: Mark, colors: Readonly<Record<'a' | 'b', string>>): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32" width="32" height="32">${SHAPES[mark]
+    .map(({ d, part }) => `<path fill="${colors[part]}" d="${d}"/>`)
+    .join('')}</svg>`;
+
 /** The site's logo, or the mark that stands for one; another for the dark theme where there is one. */
 export function logoOf(mark: Mark, { light, dark }: Logo): readonly ProofElement[] {
   if (light === undefined) return [element('span', { class: 'logo' }, markOf(mark))];

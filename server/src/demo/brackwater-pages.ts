@@ -1,3 +1,4 @@
+import { portrait } from './portraits.ts';
 import type { PageSection, SitePage, StyleDocument } from '@garnish/core/system/document';
 import { collectionOf } from '@garnish/core/system/collection';
 import { page } from './decide.ts';
@@ -216,8 +217,13 @@ export const brackwaterPages = (): readonly (readonly [string, SitePage])[] => [
           {
             text: 'I have missed trains in my life, but never because of this boat.',
             who: 'A commuter from Saltmere',
+            picture: portrait('commuter', 'A woman with long red hair, smiling'),
           },
-          { text: 'They knew my dog before they knew my name.', who: 'A walker' },
+          {
+            text: 'They knew my dog before they knew my name.',
+            who: 'A walker',
+            picture: portrait('walker', 'A man with a dark beard, smiling'),
+          },
         ),
       },
     ],

@@ -1,3 +1,4 @@
+import { portrait } from './portraits.ts';
 import type { SitePage } from '@garnish/core/system/document';
 import { collectionOf } from '@garnish/core/system/collection';
 import { page } from './decide.ts';
@@ -77,8 +78,13 @@ export const kestrelPages = (): readonly (readonly [string, SitePage])[] => [
           {
             text: 'Nobody spoke on the bus home. All of us looked out of the window.',
             who: 'A class teacher',
+            picture: portrait('teacher', 'An old person with gray hair, laughing'),
           },
-          { text: 'My father held my hand, and he is eighty.', who: 'A guest' },
+          {
+            text: 'My father held my hand, and he is eighty.',
+            who: 'A guest',
+            picture: portrait('guest', 'A young person with round glasses'),
+          },
         ),
       },
     ],

@@ -1,5 +1,6 @@
 import { modesOf } from '@garnish/core/system/themes';
-import { findingsOf, isAccepted } from '@garnish/core/checks/checks';
+import { findingsOf } from '@garnish/core/checks/checks';
+import { isAccepted } from '@garnish/core/checks/order';
 import { derive } from '@garnish/core/derive/derive';
 import { isFirst } from '@garnish/core/fonts/family';
 import type { StyleDocument } from '@garnish/core/system/document';

@@ -1,4 +1,4 @@
-import { createChecker, inOrderOfWeight, inThemes, isAccepted } from '@garnish/core/checks/checks';
+import { inOrderOfWeight, inThemes, isAccepted } from '@garnish/core/checks/order';
 import type { Finding, Repair } from '@garnish/core/checks/finding';
 import { MEASUREMENTS, stillMeasured, type Measured } from '@garnish/core/checks/measurements';
 import { isOffering } from '@garnish/core/checks/tried-repairs';
@@ -46,9 +46,18 @@ export function createFindings(
   changed: () => void,
   makeTrier?: (tell: Tell) => RepairTrier,
 ): Findings {
-  const check = createChecker();
   let view = first;
-  let judged = check(view.document, view.derived);
+  // The checks are fetched after what a person sees first; until then nothing is said.
+  let check:
+    ((document: StyleDocument, derived: View['derived']) => readonly Finding[]) | undefined;
+  let judged: readonly Finding[] = [];
+  let isClosed = false;
+  void import('@garnish/core/checks/checks').then(({ createChecker }) => {
+    if (isClosed) return;
+    check = createChecker();
+    judged = check(view.document, view.derived);
+    tell();
+  });
   let measured: Readonly<
     Partial<Record<Measured, { readonly of: StyleDocument; readonly findings: readonly Finding[] }>>
   > = {};
@@ -141,7 +150,7 @@ export function createFindings(
       callOff?.();
       callOff = afterFrame(() => {
         callOff = undefined;
-        judged = check(view.document, view.derived);
+        judged = check?.(view.document, view.derived) ?? judged;
         tell();
       });
     },
@@ -158,6 +167,7 @@ export function createFindings(
       };
     },
     close() {
+      isClosed = true;
       callOff?.();
       clearTimeout(asking);
       trier?.close();

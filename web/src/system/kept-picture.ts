@@ -11,7 +11,7 @@ const MOST_BYTES = 7_500_000;
 const KEPT_AS_IT_IS = new Set(['image/png', 'image/jpeg', 'image/webp', 'image/avif']);
 
 /** A file as a picture that is stored beside the systems; throws with the reason where it cannot be. */
-async function keptPicture(file: File): Promise<ShownPicture> {
+export async function keptPicture(file: File): Promise<ShownPicture> {
   const canvas = await drawnPicture(file, LONGEST_PX);
   const asItIs = KEPT_AS_IT_IS.has(file.type) && file.size <= MOST_BYTES;
   const blob = asItIs ? file : await canvas.convertToBlob({ type: 'image/webp', quality: 0.9 });

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { afterEach, beforeAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { contestedPaths } from '@garnish/core/system/contest';
 import { patched, valueAt, type Patch } from '@garnish/core/system/patch';
@@ -138,6 +138,11 @@ const settle = (ms = 500): Promise<void> => jest.advanceTimersByTimeAsync(ms);
 
 /** The checks come after the frame that shows a change. */
 const looked = (): Promise<void> => settle(1);
+
+beforeAll(async () => {
+  // Fetched once here, so that no test waits for it.
+  await import('@garnish/core/checks/checks');
+});
 
 beforeEach(() => {
   jest.useFakeTimers();

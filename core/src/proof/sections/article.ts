@@ -125,6 +125,7 @@ export const article = kind({
       { is: 'footnote', text: 'Where it is from.' },
     ),
   }),
+  keepsPlaces: true,
   shows: (thing) => (thing as Partial<ArticlePart>).is === 'figure',
   nodes({ title, lead, parts }, at, build) {
     let notes = 0;

@@ -24,6 +24,7 @@ export const gallery = kind({
     },
   }),
   shows: () => true,
+  keepsPlaces: true,
   nodes({ title, pictures }, at, build) {
     const { text, shapes } = build;
     if (pictures.order.length === 0) return [];

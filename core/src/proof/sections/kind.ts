@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { MADE_MANNERS, MADE_OF, type MadeOf } from '../../image/made/kinds.ts';
 import type { ProofElement, ProofNode } from '../node.ts';
 
 /** Everything on a page that text may stand on, by the id of its color role. */
@@ -10,6 +11,14 @@ export const shownPicture = z.strictObject({
   file: z.string().check(z.regex(/^[0-9a-f]{16}\.(png|jpg|webp|avif)$/)),
   width: z.int().check(z.gte(1), z.lte(20000)),
   height: z.int().check(z.gte(1), z.lte(20000)),
+  /** How it was drawn, where it only fills its place. */
+  made: z.optional(
+    z.strictObject({
+      of: z.enum(MADE_OF),
+      manner: z.enum(MADE_MANNERS),
+      seed: z.string().check(z.minLength(1), z.maxLength(40)),
+    }),
+  ),
 });
 
 export type ShownPicture = z.infer<typeof shownPicture>;
@@ -79,6 +88,10 @@ export interface Kind<Id extends string, Shape extends z.core.$ZodShape> {
   readonly whole?: () => z.infer<z.ZodMiniObject<Shape>>;
   /** Whether a thing of its collections can show a picture; none where absent. */
   readonly shows?: (thing: unknown) => boolean;
+  /** What is drawn where a picture is missing; a scene where absent. */
+  readonly draws?: MadeOf;
+  /** Whether a place without a picture is seen as an empty one; without, it is seen as none. */
+  readonly keepsPlaces?: true;
   /** The collection whose things an icon can stand beside, and the text role that it is as large as; none where absent. */
   readonly signed?: SignedThings;
   /** Its elements; `at` is where its words stand in the document. Nothing where it has none. */

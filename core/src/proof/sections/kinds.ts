@@ -7,6 +7,7 @@ import { cards } from './cards.ts';
 import { contact } from './contact.ts';
 import { form } from './form.ts';
 import { gallery } from './gallery.ts';
+import type { MadeOf } from '../../image/made/kinds.ts';
 import type { Build, Kind, SignedThings } from './kind.ts';
 import { notice } from './notice.ts';
 import { ownPart } from './own-part.ts';
@@ -96,6 +97,8 @@ export interface AnyKind {
   readonly says: string;
   readonly start: () => object;
   readonly shows?: (thing: unknown) => boolean;
+  readonly draws?: MadeOf;
+  readonly keepsPlaces?: true;
   readonly signed?: SignedThings;
   readonly nodes: (words: never, at: string, build: Build) => readonly ProofNode[];
 }

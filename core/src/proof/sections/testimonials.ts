@@ -1,8 +1,8 @@
 import * as z from 'zod/mini';
 import { collection, words } from '../../system/schema-parts.ts';
 import { element } from '../node.ts';
-import { block, room } from '../parts.ts';
-import { each, kind, listed } from './kind.ts';
+import { block, picture, room } from '../parts.ts';
+import { each, kind, listed, shownPicture } from './kind.ts';
 
 /** What others say of it. */
 export const testimonials = kind({
@@ -11,7 +11,9 @@ export const testimonials = kind({
   says: 'what others say, with who they are',
   shape: {
     title: words,
-    voices: collection(z.strictObject({ text: words, who: words })),
+    voices: collection(
+      z.strictObject({ text: words, who: words, picture: z.optional(shownPicture) }),
+    ),
   },
   start: () => ({
     title: 'What people say',
@@ -20,6 +22,8 @@ export const testimonials = kind({
       { text: 'We came for an hour and stayed until they closed.', who: 'A guest' },
     ),
   }),
+  shows: () => true,
+  draws: 'portrait',
   nodes({ title, voices }, at, { text }) {
     if (voices.order.length === 0) return [];
     return [
@@ -39,6 +43,7 @@ export const testimonials = kind({
                 {},
                 text('p', 'quote', [voice.text], `${at}/voices/items/${id}/text`),
               ),
+              ...(voice.picture ? [picture(voice.picture, 'voice-picture')] : []),
               text('figcaption', 'caption', [voice.who], `${at}/voices/items/${id}/who`),
             ),
           ),

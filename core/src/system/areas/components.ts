@@ -4,7 +4,7 @@ export const components = {
   id: 'components',
   name: 'Components',
   views: [
-    { id: 'parts', name: 'Parts', at: ['/components'] },
+    { id: 'parts', name: 'Parts', at: [] },
     { id: 'icons', name: 'Icons', at: ['/icons'] },
   ],
   decides: ['components', 'icons'],

@@ -22,6 +22,7 @@ import { useDecided, useStore, useSystem } from '../../system/system-context.ts'
 import { Section } from '../../ui/bench.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { firstWords, SectionDetails } from './section-details.tsx';
+import { Filling } from './filling.tsx';
 import { freshId, ThingList } from './thing-list.tsx';
 import { Wears } from './wears.tsx';
 
@@ -317,6 +318,9 @@ export default function PagesView() {
       <SectionsOfPage key={shown} page={shown} />
       <OwnParts />
       <HeadAndFoot />
+      <Section full title="Pictures" aside="drawn in the palette until there are your own">
+        <Filling />
+      </Section>
       <Section full title="Navigation" aside="links with those under them">
         <ThingList
           path="/content/nav"

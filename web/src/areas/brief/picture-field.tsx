@@ -1,7 +1,9 @@
+import type { MadeOf } from '@garnish/core/image/made/kinds';
 import type { ShownPicture } from '@garnish/core/proof/sections/kind';
 import { picturesOf } from '@garnish/core/system/pictures';
 import { jsonOf } from '@garnish/core/system/patch';
 import { useKeepingPicture } from '../../system/kept-picture.ts';
+import { useMadePictures } from '../../system/made-pictures.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { NameField } from '../../ui/name-field.tsx';
@@ -12,10 +14,12 @@ interface PictureFieldProps {
   /** What it is the picture of. */
   readonly of: string;
   readonly picture: ShownPicture | undefined;
+  /** What is drawn where there is none. */
+  readonly draws: MadeOf;
 }
 
 /** The picture of a thing: from a file, or one that the system has already; with what it shows, for who does not see it. */
-export function PictureField({ path, of, picture }: PictureFieldProps) {
+export function PictureField({ path, of, picture, draws }: PictureFieldProps) {
   const store = useStore();
   const all = useSystem(({ decided }) => picturesOf(decided.document));
   const others = all.filter(({ file }) => file !== picture?.file);
@@ -23,6 +27,7 @@ export function PictureField({ path, of, picture }: PictureFieldProps) {
     store.change([{ op: 'add', path, value: jsonOf(next) }], `picture of ${of}`.slice(0, 120));
   };
   const { take, busy, told } = useKeepingPicture(set);
+  const { draw, done, told: failed } = useMadePictures();
   return (
     <div className="ps-7 pb-1.5">
       <FileDrop
@@ -32,7 +37,17 @@ export function PictureField({ path, of, picture }: PictureFieldProps) {
         className="flex flex-wrap items-center gap-x-3 gap-y-1"
         onFiles={([file]) => take(file)}
       >
-        {busy && <span className="text-quiet">looking …</span>}
+        {(busy || done) && <span className="text-quiet">looking …</span>}
+        <button
+          type="button"
+          className="act"
+          aria-label={`${picture?.made ? 'Another drawing' : 'A drawing'} for ${of}`}
+          onClick={() =>
+            draw([{ path, draws, isKept: true, of, picture: picture?.made && picture }], undefined)
+          }
+        >
+          {picture?.made ? 'Another drawing' : 'Draw one'}
+        </button>
         {others.length > 0 && (
           <select
             aria-label={`Picture of ${of} that is here already`}
@@ -84,9 +99,9 @@ export function PictureField({ path, of, picture }: PictureFieldProps) {
           </>
         )}
       </FileDrop>
-      {told !== undefined && (
+      {(told ?? failed) !== undefined && (
         <p role="alert" className="text-error">
-          {told} Nothing was changed.
+          {told === undefined ? failed : `${told} Nothing was changed.`}
         </p>
       )}
     </div>

@@ -224,7 +224,7 @@ interface SectionDetailsProps {
 export function SectionDetails({ path, own, on }: SectionDetailsProps) {
   const store = useStore();
   const { ground = 'page', span } = own;
-  const { shows, signed } = kindOf(own.kind);
+  const { shows, signed, draws } = kindOf(own.kind);
   const setGround = (next: (typeof GROUNDS)[number]): void => {
     const at = `${path}/ground`;
     if (next === ground) return;
@@ -311,6 +311,7 @@ export function SectionDetails({ path, own, on }: SectionDetailsProps) {
                         path={`${at}/items/${id}/picture`}
                         of={wordsOf(thing) || id}
                         picture={(thing as { readonly picture?: ShownPicture }).picture}
+                        draws={draws ?? 'scene'}
                       />
                     )}
                   </>

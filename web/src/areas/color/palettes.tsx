@@ -20,21 +20,13 @@ import * as z from 'zod/mini';
 import { get, send } from '../../api/client.ts';
 import { useDecidedLater, useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
+import { saveAs } from '../../ui/save-as.ts';
 
 const ADDRESS = '/api/palettes';
 const keptList = z.array(
   z.object({ id: z.string(), palette: keptPalette, note: z.string(), origin: z.string() }),
 );
 type Kept = z.infer<typeof keptList>[number];
-
-/** Offers a text as a file. */
-function download(text: string, fileName: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type: 'text/plain' }));
-  link.download = fileName;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}
 
 interface RowProps {
   readonly name: string;
@@ -47,9 +39,9 @@ interface RowProps {
 /** One palette: a click on a color takes it; it can be written as a file of any open format. */
 function Row({ name, words, colors, onTake, onLetGo }: RowProps) {
   const write = (format: PaletteFormat): void =>
-    download(
-      writePalette({ name, colors }, format),
+    saveAs(
       `${name.toLowerCase().replaceAll(/[^\p{L}\p{N}]+/gu, '-')}.${format}`,
+      new Blob([writePalette({ name, colors }, format)], { type: 'text/plain' }),
     );
   return (
     <li className="grid grid-cols-[9rem_minmax(0,1fr)_5.5rem_1.5rem] items-center gap-x-3 border-b border-line py-1">

@@ -6,7 +6,9 @@ import { renderNode } from '../../proof/render.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
+import { croppedSvg } from '../../ui/cropped-svg.ts';
 import { sanitizedSvg } from '../../ui/sanitized-svg.ts';
+import { saveAs } from '../../ui/save-as.ts';
 
 const MOST_CHARACTERS = 60_000;
 const SHOWN_PX = 44;
@@ -58,6 +60,27 @@ export function LogoEditor() {
   const decided = useDecided(['layout']);
   const { logo } = decided.document.layout;
   const [told, setTold] = useState<string>();
+  const [cropped, setCropped] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const takeAway = async (): Promise<void> => {
+    setBusy(true);
+    try {
+      const [{ logoFiles }, { zipSync }] = await Promise.all([
+        import('./logo-files.ts'),
+        import('fflate'),
+      ]);
+      const { document, derived } = store.state().decided;
+      const files = await logoFiles(document, derived);
+      saveAs(
+        'site-icons.zip',
+        new Blob([Uint8Array.from(zipSync(files))], { type: 'application/zip' }),
+      );
+    } catch (error) {
+      setTold(error instanceof Error ? error.message : 'The files could not be made.');
+    } finally {
+      setBusy(false);
+    }
+  };
   const read = async (mode: Mode, file: File): Promise<void> => {
     const clean = sanitizedSvg(plainPaints(await file.text()));
     if (!/<svg[\s>]/i.test(clean)) {
@@ -74,13 +97,19 @@ export function LogoEditor() {
       setTold('Import the version for light grounds first. Nothing was changed.');
       return;
     }
+    const { svg, cut } = await croppedSvg(clean);
     setTold(undefined);
+    setCropped(
+      cut.some((share) => share > 0)
+        ? `Cropped to what is drawn: of the artboard ${cut.map((share) => `${Math.round(share * 100)} %`).join(', ')} was empty above, at the right, below and at the left.`
+        : undefined,
+    );
     store.change(
       [
         {
           op: logo[mode] === undefined ? 'add' : 'replace',
           path: `/layout/logo/${mode}`,
-          value: clean,
+          value: svg,
         },
       ],
       `logo for ${mode} grounds`,
@@ -146,6 +175,16 @@ export function LogoEditor() {
           {told}
         </p>
       )}
+      {cropped !== undefined && (
+        <p role="status" className="text-quiet">
+          {cropped}
+        </p>
+      )}
+      <p className="mt-2">
+        <button type="button" className="act" disabled={busy} onClick={() => void takeAway()}>
+          {busy ? 'Drawing …' : 'Browser, touch and application icons, picture for shared links'}
+        </button>
+      </p>
       {logo.light === undefined && (
         <p className="text-xs text-quiet">
           Until there is a file, a mark in the colors of the roles stands for it.

@@ -1,6 +1,5 @@
 import { contrastRatio } from '../color/contrast.ts';
-import type { Hex } from '../color/srgb.ts';
-import { fillsOf } from '../formats/artwork-fills.ts';
+import { isHex, type Hex } from '../color/srgb.ts';
 import { modesOf } from '../system/themes.ts';
 import { ROOT_PX } from '../type/fluid.ts';
 import { checkOf, type Finding } from './finding.ts';
@@ -10,6 +9,15 @@ const LEAST_SEEN = 2;
 /** A header bears a logo up to so many times the height of what one presses in it; common practice. */
 const MOST_TARGETS = 2;
 const TARGET_PX = 44;
+
+/** The colors that a logo is painted with: where it came in, each was written as #rrggbb. */
+const fillsOf = (svg: string): readonly Hex[] => [
+  ...new Set(
+    [...svg.matchAll(/(?:fill|stroke|stop-color)="([^"]*)"/g)].flatMap(([, value = '']) =>
+      isHex(value) ? [value] : [],
+    ),
+  ),
+];
 
 /** Every painted color of an SVG in one color. */
 const inOne = (svg: string, color: Hex): string =>

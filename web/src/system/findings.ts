@@ -30,6 +30,11 @@ export interface Findings {
 /** Repairs are tried when nothing has moved for so long. */
 const TRY_AFTER_MS = 300;
 
+/** The checks are fetched after what a person sees first, which is there by then; until then nothing is said. */
+const FETCHED_AFTER_MS = 2000;
+
+type Check = (document: StyleDocument, derived: View['derived']) => readonly Finding[];
+
 const KINDS = Object.keys(MEASUREMENTS) as readonly Measured[];
 
 const repairsOf = ({ repair, ways = [] }: Finding): readonly Repair[] =>
@@ -47,17 +52,18 @@ export function createFindings(
   makeTrier?: (tell: Tell) => RepairTrier,
 ): Findings {
   let view = first;
-  // The checks are fetched after what a person sees first; until then nothing is said.
-  let check:
-    ((document: StyleDocument, derived: View['derived']) => readonly Finding[]) | undefined;
+  let check: Check | undefined;
   let judged: readonly Finding[] = [];
-  let isClosed = false;
-  void import('@garnish/core/checks/checks').then(({ createChecker }) => {
-    if (isClosed) return;
-    check = createChecker();
-    judged = check(view.document, view.derived);
-    tell();
-  });
+  const fetching = setTimeout(
+    () => {
+      void import('@garnish/core/checks/checks').then(({ createChecker }) => {
+        check = createChecker();
+        judged = check(view.document, view.derived);
+        tell();
+      });
+    },
+    typeof window === 'undefined' ? 0 : FETCHED_AFTER_MS,
+  );
   let measured: Readonly<
     Partial<Record<Measured, { readonly of: StyleDocument; readonly findings: readonly Finding[] }>>
   > = {};
@@ -167,7 +173,7 @@ export function createFindings(
       };
     },
     close() {
-      isClosed = true;
+      clearTimeout(fetching);
       callOff?.();
       clearTimeout(asking);
       trier?.close();

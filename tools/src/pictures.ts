@@ -67,6 +67,19 @@ const VIEWS: readonly View[] = [
     act: (page) => page.getByText(/elements at .* px, measured in/).waitFor(),
   },
   {
+    name: 'icons',
+    system: BRACKWATER,
+    area: 'components?view=icons',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Boat' }).click();
+      await page.getByRole('searchbox', { name: 'by a word' }).fill('ship');
+      await page
+        .getByRole('option', { name: /^ship,/ })
+        .first()
+        .waitFor();
+    },
+  },
+  {
     name: 'brief-pages',
     system: KESTREL,
     area: 'brief?view=pages',
@@ -83,12 +96,6 @@ const VIEWS: readonly View[] = [
     preferences: { proofWidth: 1240, wide: true },
     act: (page) =>
       page.getByRole('combobox', { name: 'Page of the proof' }).selectOption('Sheet of parts'),
-  },
-  {
-    name: 'widths',
-    system: BRACKWATER,
-    area: 'brief',
-    preferences: { proofWidth: 1440, proofBeside: [720, 375], wide: true },
   },
   {
     name: 'color-roles',

@@ -80,3 +80,15 @@ test.each(CHECKS.map((check, index) => [index, check] as const))(
     expect(check.reads(document, derived)).toEqual(read);
   },
 );
+
+test('asked one after the other the checks say the same, and are not asked again', () => {
+  const pale = after(document, PALE);
+  const derived = derive(pale);
+  const check = createChecker();
+  const steps = [...check.warm(pale, derived)];
+  expect(steps).toHaveLength(CHECKS.length);
+  const found = check(pale, derived);
+  expect(found).toEqual(findingsOf(pale, derived));
+  expect(found.length).toBeGreaterThan(0);
+  expect(check(pale, derived)).toBe(found);
+});

@@ -100,29 +100,44 @@ export const CHECKS: readonly Check[] = [
 const isSameReading = (one: readonly unknown[], other: readonly unknown[]): boolean =>
   one.every((part, index) => Object.is(part, other[index]));
 
+/** Gives every finding of a document; see `createChecker`. */
+export interface Checker {
+  (document: StyleDocument, derived: Derived): readonly Finding[];
+  /** Asks the checks one after the other, so that whoever waits for a key can go between: then all is remembered. */
+  readonly warm: (document: StyleDocument, derived: Derived) => Generator<undefined>;
+}
+
 /**
  * A function that gives every finding, what is to be repaired first. It remembers what each check read
  * last: one that would read the same is not asked again, and a finding that says the same as before is
  * the very same object, as is the list where nothing changed.
  */
-export function createChecker(): (document: StyleDocument, derived: Derived) => readonly Finding[] {
+export function createChecker(): Checker {
   const known = new Map<
     Check,
     { readonly read: readonly unknown[]; readonly found: readonly Finding[] }
   >();
   let last: readonly Finding[] = [];
-  return (document, derived) => {
-    const all = CHECKS.flatMap((check) => {
-      const read = check.reads(document, derived);
-      const before = known.get(check);
-      if (before && isSameReading(before.read, read)) return before.found;
-      const found = keptList(before?.found ?? [], check.find(document, derived), ({ id }) => id);
-      known.set(check, { read, found });
-      return found;
-    });
-    last = keptList(last, inOrderOfWeight(inThemes(all, derived.themes)), ({ id }) => id);
+  const ask = (check: Check, document: StyleDocument, derived: Derived): readonly Finding[] => {
+    const read = check.reads(document, derived);
+    const before = known.get(check);
+    if (before && isSameReading(before.read, read)) return before.found;
+    const found = keptList(before?.found ?? [], check.find(document, derived), ({ id }) => id);
+    known.set(check, { read, found });
+    return found;
+  };
+  const all = (document: StyleDocument, derived: Derived): readonly Finding[] => {
+    const found = CHECKS.flatMap((check) => ask(check, document, derived));
+    last = keptList(last, inOrderOfWeight(inThemes(found, derived.themes)), ({ id }) => id);
     return last;
   };
+  function* warm(document: StyleDocument, derived: Derived): Generator<undefined> {
+    for (const check of CHECKS) {
+      ask(check, document, derived);
+      yield undefined;
+    }
+  }
+  return Object.assign(all, { warm });
 }
 
 /** Every finding of one document, what is to be repaired first; nothing is remembered. */

@@ -34,11 +34,13 @@ describe('what goes along with the tokens', () => {
   });
 
   test('has a row for each role and step', () => {
-    const { styles, colors, steps, spaces, grid } = derive(sampleDocument());
+    const { styles, colors, steps, spaces, grid, icons } = derive(sampleDocument());
     const rows = html(written()).match(/<tr>/g)?.length;
     const sides = [...spaces.values()].reduce((sum, { apart }) => sum + (apart ? 2 : 1), 0);
-    // Seven tables with a head each, two faces; three radii, and two each of borders, levels, durations.
-    expect(rows).toBe(7 + 2 + styles.size + colors.size + steps.size + sides + grid.length + 9);
+    // Eight tables with a head each, two faces; three radii, and two each of borders, levels, durations.
+    expect(rows).toBe(
+      8 + 2 + styles.size + colors.size + steps.size + sides + grid.length + 9 + icons.size,
+    );
   });
 
   test('keeps words that look like markup as words', () => {
@@ -75,6 +77,44 @@ describe('what goes along with the tokens', () => {
       }),
       { numRuns: 40 },
     );
+  });
+
+  test('names each icon with its class, what it departs in and where it is from', () => {
+    const icon = {
+      name: 'Boat *now*',
+      drawing: {
+        width: 24,
+        height: 24,
+        cap: 'round',
+        join: 'round',
+        shapes: [{ d: 'M4 12H20', paint: 'stroke', width: 2 }],
+      },
+      measures: {
+        kind: 'outlined',
+        stroke: 0.08,
+        evenness: 1,
+        ink: 0.1,
+        details: 1,
+        wide: 0.7,
+        high: 0.1,
+      },
+      from: { set: 'A set', icon: 'ship', author: 'Anna Rehn', license: 'MIT' },
+      size: 'large',
+    };
+    const text = written([
+      {
+        op: 'add',
+        path: '/icons/sizes/items/large',
+        value: { name: 'Large', of: 'text', times: 2 },
+      },
+      { op: 'replace', path: '/icons/sizes/order', value: ['large'] },
+      { op: 'add', path: '/icons/named/items/boat', value: icon },
+      { op: 'replace', path: '/icons/named/order', value: ['boat'] },
+    ]);
+    expect(html(text)).toContain(
+      '<td>Boat *now*</td>\n<td><code>icon-boat-now</code></td>\n<td>outlined</td>\n<td>Large</td>\n<td>A set, MIT</td>',
+    );
+    expect(text).toContain('strokes of 1.5 px at any size');
   });
 
   test('tells what the checks still say, and what was accepted', () => {

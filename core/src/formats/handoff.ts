@@ -1,5 +1,5 @@
 import type { Derived } from '../derive/derived.ts';
-import { namedProperty, namedSelector, namedValue } from './naming.ts';
+import { namedClass, namedProperty, namedSelector, namedValue } from './naming.ts';
 import { tokenOf } from '../derive/space/space.ts';
 import { findingsOf } from '../checks/checks.ts';
 import { isAccepted } from '../checks/order.ts';
@@ -194,6 +194,34 @@ const aboutShape = ({ shape }: StyleDocument): string[] => [
   '',
 ];
 
+const aboutIcons = (
+  { icons: decided, tokens: { sheet: naming } }: StyleDocument,
+  { icons }: Derived,
+): string[] => [
+  '## Icons',
+  '',
+  `${decided.size} em of the text beside them, strokes of ${decided.stroke} px at any size, in the color of the words.`,
+  '',
+  ...table(
+    ['icon', 'class', 'drawn', 'departs', 'from'],
+    [...icons.values()].map(({ name, slug, measures, decided: own }) => [
+      plain(name),
+      code(namedClass(`icon-${slug}`, naming)),
+      measures.kind,
+      plain(
+        [
+          own?.size === undefined ? '' : (decided.sizes.items[own.size]?.name ?? own.size),
+          own?.color ?? '',
+        ]
+          .filter((one) => one !== '')
+          .join(', '),
+      ),
+      own?.from ? plain(`${own.from.set}, ${own.from.license}`) : 'our own',
+    ]),
+  ),
+  '',
+];
+
 function aboutFindings(document: StyleDocument, derived: Derived): string[] {
   const all = findingsOf(document, derived);
   const open = all.filter((finding) => !isAccepted(document, finding));
@@ -237,6 +265,7 @@ export function writeHandoff(document: StyleDocument, derived: Derived): string 
     ...aboutColor(document, derived),
     ...aboutSpace(document, derived),
     ...aboutShape(document),
+    ...aboutIcons(document, derived),
     ...aboutFindings(document, derived),
   ];
   return `${lines.join('\n').trimEnd()}\n`;

@@ -2,7 +2,7 @@ import { ICON_KINDS } from '@garnish/core/icons/kinds';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { Problem, problemSchema } from '../problems.ts';
-import { findIcons, summarizeStyles } from './search.ts';
+import { findIcons, summarizeStyles, warmSearch } from './search.ts';
 import { iconSets } from './sets.ts';
 
 /** The most drawings that one answer has. */
@@ -16,9 +16,11 @@ const FRESH = 'private, max-age=3600';
 /** The shipped icon sets: what they are like, and single drawings by words, kind, set or likeness. */
 // eslint-disable-next-line @typescript-eslint/require-await -- a plugin is asynchronous by type
 export const iconRoutes: FastifyPluginAsyncZod = async (app) => {
-  app.get('/api/icons/sets', { schema: { response: { 200: z.any() } } }, (_, reply) =>
-    reply.header('cache-control', FRESH).send(summarizeStyles()),
-  );
+  app.get('/api/icons/sets', { schema: { response: { 200: z.any() } } }, (_, reply) => {
+    // Whoever asks for the sets searches next: that is made ready once this is answered.
+    reply.raw.once('finish', () => setImmediate(warmSearch));
+    return reply.header('cache-control', FRESH).send(summarizeStyles());
+  });
 
   app.get(
     '/api/icons',

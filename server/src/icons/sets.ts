@@ -55,22 +55,20 @@ const SHIPPED: readonly { readonly id: string; readonly styles: readonly StyleOf
 
 export const SET_IDS = SHIPPED.map(({ id }) => id);
 
-const sideSchema = z.number().min(1).max(4096);
+const sideSchema = z.number().min(1).max(4096).optional();
+const iconSchema = z.object({
+  body: z.string(),
+  width: sideSchema,
+  height: sideSchema,
+  left: z.number().optional(),
+  top: z.number().optional(),
+});
+/** Of thousands of icons each is checked when it is drawn: all at once would take a third of a second. */
 const fileSchema = z.object({
-  icons: z.record(
-    z.string(),
-    z.object({
-      body: z.string(),
-      width: sideSchema.optional(),
-      height: sideSchema.optional(),
-      left: z.number().optional(),
-      top: z.number().optional(),
-      hidden: z.boolean().optional(),
-    }),
-  ),
-  aliases: z.record(z.string(), z.object({ parent: z.string() }).loose()).optional(),
-  width: sideSchema.optional(),
-  height: sideSchema.optional(),
+  icons: z.custom<Readonly<Record<string, unknown>>>(isRecord),
+  aliases: z.custom<Readonly<Record<string, unknown>>>(isRecord).optional(),
+  width: sideSchema,
+  height: sideSchema,
 });
 const infoSchema = z.object({
   name: z.string(),
@@ -79,6 +77,10 @@ const infoSchema = z.object({
 });
 
 type IconFile = z.infer<typeof fileSchema>;
+
+function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
 
 export interface ShippedIcon {
   readonly set: string;
@@ -115,11 +117,13 @@ const isBrand = (name: string): boolean => name.startsWith('brand-') || /-logo(-
 function setOf({ id, styles }: (typeof SHIPPED)[number], file: IconFile): IconSet {
   const { name, author, license } = read(`@iconify-json/${id}/info.json`, infoSchema);
   const also = new Map<string, string[]>();
-  for (const [alias, { parent }] of Object.entries(file.aliases ?? {}))
-    also.set(parent, [...(also.get(parent) ?? []), alias]);
-  const icons = Object.entries(file.icons).flatMap(([own, { hidden }]): ShippedIcon[] => {
+  for (const [alias, own] of Object.entries(file.aliases ?? {}))
+    if (isRecord(own) && typeof own['parent'] === 'string')
+      also.set(own['parent'], [...(also.get(own['parent']) ?? []), alias]);
+  const icons = Object.entries(file.icons).flatMap(([own, icon]): ShippedIcon[] => {
     const style = styleOf(styles, own);
-    if (hidden === true || style === undefined) return [];
+    const isHidden = isRecord(icon) && icon['hidden'] === true;
+    if (isHidden || style === undefined) return [];
     const plain = own.slice(0, own.length - style.ending.length);
     if (isBrand(plain)) return [];
     return [{ set: id, name: own, style: style.name, plain, also: also.get(own) ?? [] }];
@@ -133,14 +137,14 @@ function setOf({ id, styles }: (typeof SHIPPED)[number], file: IconFile): IconSe
     license,
     icons,
     drawing(own) {
-      const icon = known.has(own) ? file.icons[own] : undefined;
-      if (!icon) return undefined;
-      const { body, left = 0, top = 0 } = icon;
+      const icon = known.has(own) ? iconSchema.safeParse(file.icons[own]) : undefined;
+      if (!icon?.success) return undefined;
+      const { body, left = 0, top = 0, width, height } = icon.data;
       const box = {
         left,
         top,
-        width: icon.width ?? file.width ?? 16,
-        height: icon.height ?? file.height ?? 16,
+        width: width ?? file.width ?? 16,
+        height: height ?? file.height ?? 16,
       };
       const reading = readIcon(body, box);
       return reading.ok ? reading.drawing : undefined;

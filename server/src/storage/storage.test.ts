@@ -92,7 +92,7 @@ describe('an archive', () => {
     const answer = await restore(empty, archive);
     expect([answer.status, await answer.json()]).toEqual([
       200,
-      { systems: 3, changes: 8, keepers: 1, families: 1, pictures: 1, same: 0 },
+      { systems: 3, changes: 8, keepers: 1, families: 1, pictures: 5, same: 0 },
     ]);
     expect(content(await backup(empty))).toEqual(content(archive));
     // Again: nothing is doubled.

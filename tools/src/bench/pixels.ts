@@ -1,3 +1,7 @@
+import { measureIcon } from '@garnish/core/icons/measure';
+import { drawMade } from '@garnish/core/image/made/made';
+import { findIcons } from '@garnish/server/icons/search';
+import { iconSets } from '@garnish/server/icons/sets';
 import { contrastTable } from '@garnish/core/color/contrast';
 import { dominantColors } from '@garnish/core/color/dominant';
 import { oklabDistance, oklabOf, type Oklab } from '@garnish/core/color/oklab';
@@ -144,9 +148,45 @@ function veil(): Row {
   return ms('least veil over 1.9 megapixels', performance.now() - started);
 }
 
+/** Searching all shipped icons, by a word, by the beginning of one and by a mistyped one. */
+function searching(): Row {
+  findIcons({ words: 'warm' });
+  const slowest = ['arrow', 'a', 'calender', 'telephone', '']
+    .map((words) => {
+      const started = performance.now();
+      findIcons({ words });
+      return performance.now() - started;
+    })
+    .reduce((most, one) => Math.max(most, one), 0);
+  return { ...ms('search all shipped icons, the slowest of five', slowest), limit: 50 };
+}
+
+/** Measuring one icon from its paths. */
+function measuring(): Row {
+  const names = ['phone', 'calendar', 'gear', 'house', 'globe'];
+  const set = iconSets().get('ph');
+  const drawings = names.flatMap((name) => set?.drawing(name) ?? []);
+  const started = performance.now();
+  for (const drawing of drawings) measureIcon(drawing);
+  return ms('measure an icon from its paths', (performance.now() - started) / drawings.length);
+}
+
+/** Drawing a scene and a portrait for an empty place. */
+function drawing(): Row {
+  const palette = { page: '#ffffff', ink: '#111111', vivid: ['#2a6365', '#b5391a'] } as const;
+  const started = performance.now();
+  for (let seed = 0; seed < 20; seed += 1)
+    for (const of of ['scene', 'portrait'] as const)
+      drawMade({ of, manner: 'flat', seed: `${seed}` }, palette);
+  return ms('draw a picture for an empty place', (performance.now() - started) / 40);
+}
+
 export const pixelRows = async (): Promise<readonly Row[]> => [
   contrasts(200),
   contrasts(500, 1 / 30),
   veil(),
+  searching(),
+  measuring(),
+  drawing(),
   ...(await sampling()),
 ];

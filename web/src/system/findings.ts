@@ -1,4 +1,5 @@
 import { inOrderOfWeight, inThemes, isAccepted } from '@garnish/core/checks/order';
+import type { Checker } from '@garnish/core/checks/checks';
 import type { Finding, Repair } from '@garnish/core/checks/finding';
 import { MEASUREMENTS, stillMeasured, type Measured } from '@garnish/core/checks/measurements';
 import { isOffering } from '@garnish/core/checks/tried-repairs';
@@ -33,7 +34,8 @@ const TRY_AFTER_MS = 300;
 /** The checks are fetched after what a person sees first, which is there by then; until then nothing is said. */
 const FETCHED_AFTER_MS = 2000;
 
-type Check = (document: StyleDocument, derived: View['derived']) => readonly Finding[];
+/** Where nobody looks, nobody waits for a key: all is checked at once. */
+const isSeen = typeof window !== 'undefined';
 
 const KINDS = Object.keys(MEASUREMENTS) as readonly Measured[];
 
@@ -52,17 +54,28 @@ export function createFindings(
   makeTrier?: (tell: Tell) => RepairTrier,
 ): Findings {
   let view = first;
-  let check: Check | undefined;
+  let check: Checker | undefined;
   let judged: readonly Finding[] = [];
-  const fetching = setTimeout(
+  let isClosed = false;
+  let waiting = setTimeout(
     () => {
       void import('@garnish/core/checks/checks').then(({ createChecker }) => {
-        check = createChecker();
-        judged = check(view.document, view.derived);
-        tell();
+        const made = createChecker();
+        const steps = made.warm(view.document, view.derived);
+        const step = (): void => {
+          if (isClosed) return;
+          if (isSeen && steps.next().done !== true) {
+            waiting = setTimeout(step);
+            return;
+          }
+          check = made;
+          judged = check(view.document, view.derived);
+          tell();
+        };
+        step();
       });
     },
-    typeof window === 'undefined' ? 0 : FETCHED_AFTER_MS,
+    isSeen ? FETCHED_AFTER_MS : 0,
   );
   let measured: Readonly<
     Partial<Record<Measured, { readonly of: StyleDocument; readonly findings: readonly Finding[] }>>
@@ -173,7 +186,8 @@ export function createFindings(
       };
     },
     close() {
-      clearTimeout(fetching);
+      isClosed = true;
+      clearTimeout(waiting);
       callOff?.();
       clearTimeout(asking);
       trier?.close();

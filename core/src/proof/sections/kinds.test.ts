@@ -158,7 +158,7 @@ test('a place without a picture is a surface of its shape, one with a picture th
 
 test('the things that can show a picture are known from their kinds', () => {
   const showing = KINDS.filter(({ shows }) => shows !== undefined).map(({ id }) => id);
-  expect(showing).toEqual(['cards', 'article', 'gallery']);
+  expect(showing).toEqual(['cards', 'article', 'testimonials', 'gallery']);
   const { shows } = kindOf('article');
   expect(shows?.({ is: 'figure', caption: '' })).toBe(true);
   expect(shows?.({ is: 'quote', text: '', source: '' })).toBe(false);

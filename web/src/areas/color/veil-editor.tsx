@@ -169,7 +169,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
           onChange={setMarking}
         />
       </div>
-      <div className="mt-1 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_5rem_7rem] items-start gap-x-3">
+      <div className="mt-1 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_5rem_7rem] items-start gap-x-3 @max-[26rem]:grid-cols-2">
         <RoleSelect
           label="text in"
           value={veil.ink}

@@ -28,7 +28,7 @@ function Nested() {
     .sort((one, other) => one - other)
     .map((inset) => ({ inset, inner: innerRadius(outer, 0, inset) }));
   return (
-    <div className="flex items-start gap-5">
+    <div className="flex items-start gap-5 @max-[26rem]:flex-wrap">
       <svg viewBox="0 0 150 96" className="w-28 shrink-0" role="img" aria-label="Nested corners">
         {rows.slice(0, 1).map(({ inset, inner }) => (
           <g key={inset} className="fill-none stroke-base-content">
@@ -44,7 +44,10 @@ function Nested() {
           </g>
         ))}
       </svg>
-      <table aria-label="Inner radius by inset" className="shrink-0 whitespace-nowrap">
+      <table
+        aria-label="Inner radius by inset"
+        className="shrink-0 whitespace-nowrap @max-[26rem]:shrink @max-[26rem]:whitespace-normal"
+      >
         <thead>
           <tr className="text-xs text-quiet">
             <th className="pe-4 text-end font-normal">inset</th>

@@ -3,7 +3,6 @@ import { namingIcon } from '@garnish/core/system/icons';
 import { useState } from 'react';
 import { useStore } from '../../../system/system-context.ts';
 import { FileDrop } from '../../../ui/file-drop.tsx';
-import { loaded } from './load.ts';
 
 interface Brought {
   readonly name: string;
@@ -31,7 +30,7 @@ export function BringIcons({ target }: BringIconsProps) {
   const [brought, setBrought] = useState<readonly Brought[]>([]);
 
   const take = async (name: string, text: string, isOnly: boolean): Promise<Brought> => {
-    const { readIcon, cropped, evened, measureIcon } = await loaded();
+    const { readIcon, cropped, evened, measureIcon } = await import('./reading.ts');
     const reading = readIcon(text);
     if (!reading.ok)
       return { name, isWrong: true, said: [`${reading.problem} Nothing was changed.`] };
@@ -68,11 +67,17 @@ export function BringIcons({ target }: BringIconsProps) {
   const bring = async (files: readonly { name: string; text: () => Promise<string> }[]) => {
     const all: Brought[] = [];
     for (const file of files)
-      all.push(await take(file.name, await file.text(), files.length === 1));
+      all.push(
+        await take(file.name, await file.text(), files.length === 1).catch(() => ({
+          name: file.name,
+          isWrong: true,
+          said: ['It could not be read. Nothing was changed.'],
+        })),
+      );
     setBrought(all);
   };
   const even = async (one: Brought): Promise<void> => {
-    const { measureIcon } = await loaded();
+    const { measureIcon } = await import('./reading.ts');
     const measures = one.even && measureIcon(one.even);
     if (!one.even || one.id === undefined || !measures) return;
     const { document } = store.state().decided;
@@ -103,9 +108,11 @@ export function BringIcons({ target }: BringIconsProps) {
             className="input min-w-0 grow"
             value=""
             placeholder="<svg …>"
-            onChange={({ currentTarget: { value } }) =>
-              void bring([{ name: 'Pasted', text: () => Promise.resolve(value) }])
-            }
+            // What is typed is no drawing; what is pasted comes at once.
+            onChange={({ currentTarget: { value } }) => {
+              if (/<svg/i.test(value))
+                void bring([{ name: 'Pasted', text: () => Promise.resolve(value) }]);
+            }}
           />
         </label>
       </div>

@@ -228,3 +228,34 @@ test('what is measured is said in figures on a box of 24', () => {
   expect(heavierText(0.01)).toBe('as thick as the stems');
   expect(heavierText(-0.25)).toBe('25 % thinner');
 });
+
+/** What reads SVG is fetched when it is asked for the first time. */
+const FETCHED = { timeout: 20_000 };
+
+describe('what is brought', () => {
+  const paste = (text: string): void => {
+    fireEvent.change(screen.getByRole('textbox', { name: 'or paste one' }), {
+      target: { value: text },
+    });
+  };
+
+  test('is taken when an SVG is pasted, with what was lost; words are none', async () => {
+    show();
+    paste('hello');
+    expect(icons().named.order).toEqual([]);
+    paste('<svg viewBox="0 0 10 10"><path d="M2 2H8V8Z"/><text>a</text></svg>');
+    expect(await screen.findByText(/Words were left out/, {}, FETCHED)).toBeDefined();
+    expect(Object.values(icons().named.items)[0]).toMatchObject({
+      name: 'Pasted',
+      measures: { kind: 'filled' },
+    });
+  });
+
+  test('swaps the drawing of the one that is opened', async () => {
+    show();
+    fireEvent.click(screen.getByRole('button', { name: 'Send' }));
+    paste('<svg viewBox="0 0 10 10"><path d="M2 2H8V8Z"/></svg>');
+    await waitFor(() => expect(icons().named.items['send']?.measures.kind).toBe('filled'), FETCHED);
+    expect(icons().named.items['send']?.name).toBe('Send');
+  });
+});

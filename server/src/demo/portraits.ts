@@ -1,11 +1,18 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import path from 'node:path';
 import type { Made } from '@garnish/core/image/made/made';
 import type { ShownPicture } from '@garnish/core/proof/sections/kind';
 
 const SIDE_PX = 480;
 
-const bytesOf = (name: string): Buffer => readFileSync(new URL(`./${name}.webp`, import.meta.url));
+/** Found by the name of the package, so that a bundle of this finds them too. */
+const FOLDER = path.dirname(
+  createRequire(import.meta.url).resolve('@garnish/server/demo/portraits'),
+);
+
+const bytesOf = (name: string): Buffer => readFileSync(path.join(FOLDER, `${name}.webp`));
 
 const PEOPLE = {
   commuter: { manner: 'flat', seed: 'commuter' },

@@ -158,7 +158,7 @@ function setOf({ id, styles }: (typeof SHIPPED)[number], file: IconFile): IconSe
 
 /** Where what was measured of a set is kept. */
 export const measuredPath = (id: string): string =>
-  path.join(import.meta.dirname, 'measured', `${id}.tsv`);
+  path.join(path.dirname(require.resolve('@garnish/server/icons/sets')), 'measured', `${id}.tsv`);
 
 let loaded: ReadonlyMap<string, IconSet> | undefined;
 

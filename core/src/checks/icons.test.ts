@@ -133,6 +133,22 @@ describe('icons', () => {
     expect(finding?.repair?.label).toBe('Make it Huge');
     expect(found(iconDetailsCheck, repaired(document, finding))).toEqual([]);
     expect(found(iconDetailsCheck, withIcons({ a: OUTLINE }, points(['a'])))).toEqual([]);
+    // A step is as large as it is: the same icon fits at the largest of them.
+    const step = sampleDocument().space.steps.order.at(-1) ?? '';
+    const sizes = (times: number): Patch => [
+      ...points(['a']),
+      {
+        op: 'replace',
+        path: '/icons/sizes',
+        value: { order: ['s'], items: { s: { name: 'Step', of: 'step', times, step } } },
+      },
+      { op: 'add', path: '/icons/named/items/a/size', value: 's' },
+    ];
+    const px = derive(sampleDocument()).steps.get(step)?.px ?? 0;
+    expect(found(iconDetailsCheck, withIcons({ a: TIGHT }, sizes(4)))).toEqual([]);
+    expect(found(iconDetailsCheck, withIcons({ a: TIGHT }, sizes(0.25)))[0]?.figures).toContain(
+      `at ${Number((px / 4).toFixed(2))} px`,
+    );
     // What stands nowhere is small nowhere.
     expect(found(iconDetailsCheck, withIcons({ a: TIGHT }))).toEqual([]);
     // Without a size that would do, it is told all the same.

@@ -1,5 +1,5 @@
 import { contrastRatio } from '../color/contrast.ts';
-import { besideLabels } from '../derive/icons/beside.ts';
+import { besideLabels, sizePx } from '../derive/icons/beside.ts';
 import { fitBeside, STROKE_BESIDE_STEM, typicalOf, unlikeness } from '../icons/alike.ts';
 import { usualStroke } from '../icons/usual.ts';
 import { kindOf } from '../proof/sections/kinds.ts';
@@ -25,14 +25,16 @@ const px = (value: number): string => `${Number(value.toFixed(2))} px`;
 const at = (id: string): string => `/icons/named/items/${id}`;
 const ofIcon = (id: string) => ({ area: 'components' as const, decision: at(id) });
 
-/** How large an icon is beside labels, in px; capitals and lines are taken as they usually are. */
-function sizePx({ size, sizes }: Icons, asked: string | undefined, textPx: number): number {
+/** How large an icon is beside text, in px. */
+const shownPx = (
+  { size, sizes }: Icons,
+  asked: string | undefined,
+  textPx: number,
+  steps: ReadonlyMap<string, { readonly px: number }>,
+): number => {
   const own = asked === undefined ? undefined : sizes.items[asked];
-  if (!own) return size * textPx;
-  return (
-    own.times * { text: textPx, capitals: 0.7 * textPx, line: 1.5 * textPx, step: ROOT_PX }[own.of]
-  );
-}
+  return own ? sizePx(own, textPx, steps) : size * textPx;
+};
 
 /** An icon that another hand has drawn than the others. */
 export const mixedIconsCheck = checkOf(['icons'], ['icons'], (_document, { icons }) => {
@@ -63,8 +65,8 @@ export const mixedIconsCheck = checkOf(['icons'], ['icons'], (_document, { icons
 /** Strokes that are far from the stems of the words beside them, or too thin for a pixel. */
 export const iconStrokeCheck = checkOf(
   ['icons', 'content'],
-  ['icons', 'styles'],
-  ({ icons: decided, content }, { icons, styles }) => {
+  ['icons', 'styles', 'steps'],
+  ({ icons: decided, content }, { icons, styles, steps }) => {
     const beside = besideLabels({ styles }, decided.size);
     const isUsed = decided.named.order.length > 0 || iconsOnPages(content).length > 0;
     if (!beside || !isUsed) return [];
@@ -100,7 +102,7 @@ export const iconStrokeCheck = checkOf(
         : [];
     for (const { id, slug, name, drawing, measures, decided: own } of icons.values()) {
       if (usualStroke(drawing) !== undefined || measures.kind === 'filled') continue;
-      const size = sizePx(decided, own?.size, beside.textPx);
+      const size = shownPx(decided, own?.size, beside.textPx, steps);
       const { strokePx } = fitBeside(measures, { stemPx: beside.stemPx, iconPx: size });
       if (strokePx < LEAST_PX)
         found.push({
@@ -121,8 +123,8 @@ export const iconStrokeCheck = checkOf(
 /** Details that run together at the smallest size at which an icon is shown. */
 export const iconDetailsCheck = checkOf(
   ['icons', 'content'],
-  ['icons', 'styles'],
-  ({ icons: decided, content }, { icons, styles }) => {
+  ['icons', 'styles', 'steps'],
+  ({ icons: decided, content }, { icons, styles, steps }) => {
     const textPx = (role: string): number => (styles.get(role)?.size.minRem ?? 1) * ROOT_PX;
     /** The smallest text that each icon stands beside. */
     const smallest = new Map<string, number>();
@@ -147,10 +149,14 @@ export const iconDetailsCheck = checkOf(
         // Where all strokes become thicker or thinner, the room between them changes with them.
         const roomAt = (size: number): number =>
           gap * size - (isStroked ? decided.stroke - stroke * size : 0);
-        const size = sizePx(decided, own.size, text);
+        const size = shownPx(decided, own.size, text, steps);
         if (roomAt(size) >= LEAST_PX) return [];
         const larger = inOrder(decided.sizes)
-          .map(([key, { name: called }]) => ({ key, called, px: sizePx(decided, key, text) }))
+          .map(([key, { name: called }]) => ({
+            key,
+            called,
+            px: shownPx(decided, key, text, steps),
+          }))
           .filter((one) => roomAt(one.px) >= LEAST_PX)
           .toSorted((one, other) => one.px - other.px)[0];
         return [

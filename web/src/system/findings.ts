@@ -57,9 +57,14 @@ export function createFindings(
   let check: Checker | undefined;
   let judged: readonly Finding[] = [];
   let isClosed = false;
-  let waiting = setTimeout(
-    () => {
-      void import('@garnish/core/checks/checks').then(({ createChecker }) => {
+  let isFetching = false;
+  /** Fetches the checks and asks them in steps; once more where they did not come. */
+  const fetchChecks = (): void => {
+    clearTimeout(waiting);
+    if (isFetching || check || isClosed) return;
+    isFetching = true;
+    import('@garnish/core/checks/checks')
+      .then(({ createChecker }) => {
         const made = createChecker();
         const steps = made.warm(view.document, view.derived);
         const step = (): void => {
@@ -73,10 +78,13 @@ export function createFindings(
           tell();
         };
         step();
+      })
+      .catch(() => {
+        isFetching = false;
+        if (!isClosed) waiting = setTimeout(fetchChecks, FETCHED_AFTER_MS);
       });
-    },
-    isSeen ? FETCHED_AFTER_MS : 0,
-  );
+  };
+  let waiting = setTimeout(fetchChecks, isSeen ? FETCHED_AFTER_MS : 0);
   let measured: Readonly<
     Partial<Record<Measured, { readonly of: StyleDocument; readonly findings: readonly Finding[] }>>
   > = {};
@@ -180,6 +188,7 @@ export function createFindings(
     },
     watchRepairs() {
       watchers += 1;
+      fetchChecks();
       if (watchers === 1) tell();
       return () => {
         watchers -= 1;

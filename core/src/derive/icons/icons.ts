@@ -8,6 +8,7 @@ import { slugsOf } from '../../tokens/slugs-of.ts';
 import { everyMode, type MadeToken } from '../../tokens/token.ts';
 import { ROOT_PX } from '../../type/fluid.ts';
 import type { Rule, TextSetting } from '../derived.ts';
+import { sizePx } from './beside.ts';
 
 type Decided = StyleDocument['icons'];
 type Metrics = Pick<TextSetting['family']['metrics'], 'ascent' | 'descent' | 'capHeight'>;
@@ -76,9 +77,8 @@ export function deriveIconTokens(
     ),
     ...inOrder(sizes).map(([id, size]) => {
       const css = sizeCss(size, slugOfStep);
-      const step = size.of === 'step' && size.step !== undefined ? steps.get(size.step) : undefined;
       // What the format has no unit for is told at the size of text that browsers begin with.
-      const px = step ? step.px * size.times : size.times * ROOT_PX * SHARE[size.of];
+      const px = sizePx(size, ROOT_PX, steps);
       return made(
         `size-${slugs.get(id) ?? id}`,
         { json: { value: four(px / ROOT_PX), unit: 'rem' }, css, extension: { css } },
@@ -114,9 +114,6 @@ export function deriveIconTokens(
       : []),
   ];
 }
-
-/** What each measure is of the size of text, about: capitals and lines differ from face to face. */
-const SHARE = { text: 1, capitals: 0.7, line: 1.5, step: 1 } as const;
 
 /** The address of an icon as a mask. */
 const imageOf = ({ drawing }: SystemIcon, drawn: Drawn): string =>

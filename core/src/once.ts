@@ -14,3 +14,10 @@ export function once<Given extends object, Result>(
     return result;
   };
 }
+
+/** What comes of steps that are gone through without a stop. */
+export function atOnce<Result>(steps: Generator<unknown, Result>): Result {
+  let step = steps.next();
+  while (step.done !== true) step = steps.next();
+  return step.value;
+}

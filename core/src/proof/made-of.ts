@@ -93,34 +93,49 @@ export interface MadeOf {
 }
 
 /**
- * The tokens that make an element, by their custom properties, from the very rules of the sheet. A property that a
- * rule sets (a shadow as its ground casts it) stands for the tokens in it. `isToken` knows the properties of tokens.
+ * What makes the elements of one page, from the very rules of the sheet: a question that remembers what it has read,
+ * because elements take properties from those around them. It holds as long as the page does not change. A property
+ * that a rule sets (a shadow as its ground casts it) stands for the tokens in it. `isToken` knows the properties of
+ * tokens.
  */
-export function madeOf<Self extends Asked<Self>>(
-  element: Self,
+export function askingWhatMakes<Self extends Asked<Self>>(
   groups: readonly RuleGroup[],
   isToken: (property: string) => boolean,
   applies: (within: string) => boolean = () => true,
-): MadeOf {
-  const properties = new Set<string>();
-  const unknown = new Set<string>();
-  const said = (name: string): string | undefined => {
-    for (let one: Self | null = element; one; one = one.parentElement) {
-      const value = declarationsOf(one, groups, applies).get(name);
-      if (value !== undefined) return value;
-    }
-    return undefined;
+): (element: Self) => MadeOf {
+  const read = new Map<Self, ReadonlyMap<string, string>>();
+  const declared = (element: Self): ReadonlyMap<string, string> => {
+    const known = read.get(element) ?? declarationsOf(element, groups, applies);
+    read.set(element, known);
+    return known;
   };
-  const take = (name: string, seen: readonly string[]): void => {
-    if (isToken(name)) {
-      properties.add(name);
-      return;
-    }
-    const value = seen.includes(name) ? undefined : said(name);
-    if (value === undefined) unknown.add(name);
-    else for (const next of namesIn(value)) take(next, [...seen, name]);
+  return (element) => {
+    const properties = new Set<string>();
+    const unknown = new Set<string>();
+    const said = (name: string): string | undefined => {
+      for (let one: Self | null = element; one; one = one.parentElement) {
+        const value = declared(one).get(name);
+        if (value !== undefined) return value;
+      }
+      return undefined;
+    };
+    const take = (name: string, seen: readonly string[]): void => {
+      if (isToken(name)) {
+        properties.add(name);
+        return;
+      }
+      const value = seen.includes(name) ? undefined : said(name);
+      if (value === undefined) unknown.add(name);
+      else for (const next of namesIn(value)) take(next, [...seen, name]);
+    };
+    for (const [property, value] of declared(element))
+      if (!property.startsWith('--')) for (const name of namesIn(value)) take(name, []);
+    return { properties: [...properties], unknown: [...unknown] };
   };
-  for (const [property, value] of declarationsOf(element, groups, applies))
-    if (!property.startsWith('--')) for (const name of namesIn(value)) take(name, []);
-  return { properties: [...properties], unknown: [...unknown] };
 }
+
+/** The same for one element. */
+export const madeOf = <Self extends Asked<Self>>(
+  element: Self,
+  ...sheet: Parameters<typeof askingWhatMakes>
+): MadeOf => askingWhatMakes<Self>(...sheet)(element);

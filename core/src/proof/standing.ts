@@ -1,5 +1,6 @@
 import type { Derived, Rule, RuleGroup } from '../derive/derived.ts';
 import { propertyOf, type TokenJson } from '../tokens/token.ts';
+import { atOnce } from '../once.ts';
 import { namesIn, partsOf } from './made-of.ts';
 
 /** A page that can be asked: a document of the DOM and each of its elements can. */
@@ -86,9 +87,5 @@ export function* standingInSteps(
 }
 
 /** The same at once. */
-export function tokensStanding(...given: Parameters<typeof standingInSteps>): ReadonlySet<string> {
-  const steps = standingInSteps(...given);
-  let step = steps.next();
-  while (step.done !== true) step = steps.next();
-  return step.value;
-}
+export const tokensStanding = (...given: Parameters<typeof standingInSteps>): ReadonlySet<string> =>
+  atOnce(standingInSteps(...given));

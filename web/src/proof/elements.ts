@@ -1,8 +1,8 @@
-import { madeOf } from '@garnish/core/proof/made-of';
+import { askingWhatMakes } from '@garnish/core/proof/made-of';
 import type { Derived, RuleGroup } from '@garnish/core/derive/derived';
 import { propertyShownBy, specimenRules } from '@garnish/core/proof/sheet/manners';
 import { propertyOf } from '@garnish/core/tokens/token';
-import { once } from '@garnish/core/once';
+import { atOnce, once } from '@garnish/core/once';
 
 type Made = Pick<Derived, 'rules' | 'tokens'>;
 
@@ -41,31 +41,44 @@ export function decisionOf(
   return trailOf(byProperty(tokens).get(property) ?? '')?.decisions[0]?.path;
 }
 
-/** The tokens that make an element of a page, by id. */
-export function tokensOf(element: Element, { rules, tokens }: Made): readonly string[] {
+/** Tells the tokens that make an element of a page, by id; it remembers what it has read of the page. */
+function askingTokens(
+  page: Document,
+  { rules, tokens }: Made,
+  own: RuleGroup,
+): (element: Element) => readonly string[] {
   const ids = byProperty(tokens);
-  const { properties } = madeOf<Element>(
-    element,
-    [...rules, specimens(element.classList)],
+  const ask = askingWhatMakes<Element>(
+    [...rules, own],
     (property) => ids.has(property),
-    holdsOn(element.ownerDocument),
+    holdsOn(page),
   );
-  return properties.flatMap((property) => ids.get(property) ?? []);
+  return (element) => ask(element).properties.flatMap((property) => ids.get(property) ?? []);
 }
 
-/** The elements of a page that any of these tokens makes. */
-export function elementsMadeOf(
+/** The tokens that make an element of a page, by id. */
+export const tokensOf = (element: Element, made: Made): readonly string[] =>
+  askingTokens(element.ownerDocument, made, specimens(element.classList))(element);
+
+/** So many elements are looked at before others may have their turn. */
+const PER_STEP = 10;
+
+/** The elements of a page that any of these tokens makes. It stops between some of them, so that keys are not held up. */
+export function* findingMadeOf(
   page: Document,
   wanted: readonly string[],
   made: Made,
-): readonly Element[] {
+): Generator<undefined, readonly Element[]> {
   const sought = new Set(wanted);
   const properties = [...byProperty(made.tokens)].flatMap(([property, id]) =>
     sought.has(id) ? [`var(${property})`, `var(${property},`] : [],
   );
   const candidates = new Set<Element>();
   const classes = [...page.querySelectorAll(SPECIMENS)].flatMap(({ classList }) => [...classList]);
-  for (const { rules } of [...made.rules, specimens(classes)])
+  const own = specimens(classes);
+  const tokens = askingTokens(page, made, own);
+  for (const { rules } of [...made.rules, own]) {
+    yield;
     for (const { selector, declarations } of rules)
       for (const [property, value] of declarations) {
         if (!properties.some((one) => value.includes(one))) continue;
@@ -73,7 +86,17 @@ export function elementsMadeOf(
         const there = property.startsWith('--') ? `:is(${selector}), :is(${selector}) *` : selector;
         for (const element of page.body.querySelectorAll(there)) candidates.add(element);
       }
-  return [...candidates].filter((element) =>
-    tokensOf(element, made).some((token) => sought.has(token)),
-  );
+  }
+  const found: Element[] = [];
+  let looked = 0;
+  for (const element of candidates) {
+    looked += 1;
+    if (looked % PER_STEP === 0) yield;
+    if (tokens(element).some((token) => sought.has(token))) found.push(element);
+  }
+  return found;
 }
+
+/** The same at once. */
+export const elementsMadeOf = (...asked: Parameters<typeof findingMadeOf>): readonly Element[] =>
+  atOnce(findingMadeOf(...asked));

@@ -13,7 +13,8 @@ import type { View } from '../system/views.ts';
 import { useStore } from '../system/system-context.ts';
 import { setPreferences, usePreferences } from '../ui/preferences.ts';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
-import { elementsMadeOf } from './elements.ts';
+import { inBreaths } from '../ui/in-breaths.ts';
+import { findingMadeOf } from './elements.ts';
 
 const MARK = 'data-place';
 /** A hand that goes through fields passes those that it does not mean. */
@@ -29,17 +30,22 @@ const isSeen = (element: Element): boolean => {
 };
 
 /** Another page of the site on which any of these tokens is used, by its id. */
-const pageWith = (
+function* pageWith(
   tokens: readonly string[],
   { document: system, derived }: View,
   but: string,
-): string | undefined =>
-  inOrder(system.content.pages).find(([id, { isOff }]) => {
-    if (id === but || isOff === true || tokens.length === 0) return false;
+): Generator<undefined, string | undefined> {
+  if (tokens.length === 0) return undefined;
+  for (const [id, { isOff }] of inOrder(system.content.pages)) {
+    if (id === but || isOff === true) continue;
+    yield;
     const there = document.implementation.createHTMLDocument('');
     there.body.innerHTML = writeHtml(sitePage(system, derived, id), sanitizedSvg);
-    return elementsMadeOf(there, tokens, derived).length > 0;
-  })?.[0];
+    const found = yield* findingMadeOf(there, tokens, derived);
+    if (found.length > 0) return id;
+  }
+  return undefined;
+}
 
 interface FollowingProps {
   readonly page: Document;
@@ -105,17 +111,20 @@ export default function Following({ page }: FollowingProps) {
   useEffect(() => {
     if (decision === undefined) return undefined;
     let frame = 0;
+    let isOver = false;
+    const isOff = (): boolean => isOver;
     const turnTo = (there: string): void => {
       wentToSheet.current = there === SHEET_OF_PARTS;
       showPage(store.state().id, there);
     };
-    const look = (): void => {
+    const look = async (): Promise<void> => {
       // The sheet of parts comes a moment after it was asked for.
       if (shown === SHEET_OF_PARTS && !page.querySelector('.sheet')) {
-        frame = requestAnimationFrame(look);
+        frame = requestAnimationFrame(() => void look());
         return;
       }
-      const { derived } = store.state().shown;
+      const { shown: now } = store.state();
+      const { derived } = now;
       const tokens = [
         ...new Set(decision.paths.flatMap((path) => tokensOfDecision(path, derived))),
       ];
@@ -123,13 +132,16 @@ export default function Following({ page }: FollowingProps) {
       const turns = !isHeld && turned.current !== decision;
       const better =
         turns && wentToSheet.current && shown === SHEET_OF_PARTS
-          ? pageWith(tokens, store.state().shown, shown)
+          ? await inBreaths(pageWith(tokens, now, shown), isOff)
           : undefined;
+      if (isOff()) return;
       if (better !== undefined) {
         turnTo(better);
         return;
       }
-      const all = tokens.length === 0 ? [] : elementsMadeOf(page, tokens, derived);
+      const all =
+        tokens.length === 0 ? [] : await inBreaths(findingMadeOf(page, tokens, derived), isOff);
+      if (!all || isOff()) return;
       const here = all
         .filter((element) => element.getBoundingClientRect().height > 0)
         .sort(inPageOrder);
@@ -144,13 +156,17 @@ export default function Following({ page }: FollowingProps) {
       }
       if (!turns || tokens.length === 0) return;
       // Another page has it: the proof turns there, and comes here again. What no page has stands on the sheet of parts.
-      const there = pageWith(tokens, store.state().shown, shown) ?? SHEET_OF_PARTS;
+      const there = (await inBreaths(pageWith(tokens, now, shown), isOff)) ?? SHEET_OF_PARTS;
+      if (isOff()) return;
       if (there === shown) turned.current = decision;
       else turnTo(there);
     };
     // The page is there by then, where the proof has just turned to it.
-    frame = requestAnimationFrame(look);
-    return () => cancelAnimationFrame(frame);
+    frame = requestAnimationFrame(() => void look());
+    return () => {
+      isOver = true;
+      cancelAnimationFrame(frame);
+    };
   }, [store, page, decision, isHeld, shown, go]);
 
   const count = places.length;

@@ -5,7 +5,7 @@ import { veilSlugs } from '@garnish/core/derive/color/veil';
 import { MODES, type Mode } from '@garnish/core/system/document';
 import type { View } from '../system/views.ts';
 import { inHiddenPage } from './hidden-page.ts';
-import { breathe } from './measure-layout.ts';
+import { breathe } from '../ui/in-breaths.ts';
 
 /** Where a text stands in a frame, as shares of it. */
 export interface TextBox {

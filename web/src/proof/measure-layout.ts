@@ -1,3 +1,4 @@
+import { breathe } from '../ui/in-breaths.ts';
 import type { MeasuredBox, MeasuredPage, Sides } from '@garnish/core/checks/page/measured-page';
 
 /** So many elements are read before the page may answer to its keys again. */
@@ -83,14 +84,6 @@ function boxOf(
     isOut: /absolute|fixed/.test(style.position),
   };
 }
-
-/** Lets whatever waits go first: keys, clicks, a frame. */
-export const breathe = (): Promise<void> =>
-  new Promise((resolve) => {
-    const channel = new MessageChannel();
-    channel.port1.onmessage = () => resolve();
-    channel.port2.postMessage(undefined);
-  });
 
 function* boxesOf(page: Document): Generator<MeasuredBox> {
   const view = page.defaultView;

@@ -7,7 +7,8 @@ import type { Token } from '@garnish/core/tokens/token';
 import type { View } from '../system/views.ts';
 import { inHiddenPage } from './hidden-page.ts';
 import { tell } from './last-measured.ts';
-import { breathe, measureLayout } from './measure-layout.ts';
+import { breathe, inBreaths } from '../ui/in-breaths.ts';
+import { measureLayout } from './measure-layout.ts';
 import { stressed } from './stressed.ts';
 
 const WIDE_PX = 1440;
@@ -180,12 +181,5 @@ export async function judged(
   isOff: () => boolean,
 ): Promise<readonly Finding[] | undefined> {
   if (!pages || isOff()) return undefined;
-  const checks = checkPages(pages, document, derived);
-  let step = checks.next();
-  while (!step.done) {
-    await breathe();
-    if (isOff()) return undefined;
-    step = checks.next();
-  }
-  return step.value;
+  return inBreaths(checkPages(pages, document, derived), isOff);
 }

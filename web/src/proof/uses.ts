@@ -11,7 +11,7 @@ import { useEffect } from 'react';
 import { useStore } from '../system/system-context.ts';
 import type { View } from '../system/views.ts';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
-import { breathe } from './measure-layout.ts';
+import { breathe, inBreaths } from '../ui/in-breaths.ts';
 
 /** So long nothing has to have changed before tokens are counted, in ms: everything else comes first. */
 const SETTLE_MS = 1500;
@@ -59,15 +59,9 @@ export default function Uses() {
         if (seen !== view) return;
         pages.push(page);
       }
-      const steps = standingInSteps(pages, view.derived);
-      let step = steps.next();
-      while (step.done !== true) {
-        await breathe();
-        if (seen !== view) return;
-        step = steps.next();
-      }
+      const standing = await inBreaths(standingInSteps(pages, view.derived), () => seen !== view);
+      if (!standing) return;
       known = now;
-      const standing = step.value;
       found = checkUses(
         view.derived.tokens.map(({ id }) => id),
         standing,

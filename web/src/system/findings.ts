@@ -5,6 +5,7 @@ import { MEASUREMENTS, stillMeasured, type Measured } from '@garnish/core/checks
 import { isOffering } from '@garnish/core/checks/tried-repairs';
 import { keptList } from '@garnish/core/same';
 import type { StyleDocument } from '@garnish/core/system/document';
+import { inBreaths } from '../ui/in-breaths.ts';
 import { afterFrame } from './after-frame.ts';
 import type { RepairTrier, Tell } from './repair-trier.ts';
 import type { View } from './views.ts';
@@ -67,17 +68,14 @@ export function createFindings(
       .then(({ createChecker }) => {
         const made = createChecker();
         const steps = made.warm(view.document, view.derived);
-        const step = (): void => {
+        const end = (): void => {
           if (isClosed) return;
-          if (isSeen && steps.next().done !== true) {
-            waiting = setTimeout(step);
-            return;
-          }
           check = made;
           judged = check(view.document, view.derived);
           tell();
         };
-        step();
+        if (isSeen) void inBreaths(steps, () => isClosed).then(end);
+        else end();
       })
       .catch(() => {
         isFetching = false;

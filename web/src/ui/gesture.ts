@@ -7,7 +7,10 @@ const BURST_MS = 1000;
 export function useGesture(): () => string {
   const burst = useRef({ id: '', until: 0 });
   return () => {
-    const now = performance.now();
+    // When the key was pressed, not when the window came to it: it may have been busy. No other way leads to the
+    // event from here.
+    // eslint-disable-next-line @typescript-eslint/no-deprecated
+    const now = window.event?.timeStamp ?? performance.now();
     if (now > burst.current.until) burst.current.id = crypto.randomUUID();
     burst.current.until = now + BURST_MS;
     return burst.current.id;

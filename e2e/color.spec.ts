@@ -493,7 +493,9 @@ test('logo in, readable palette out, opening proved over a photo, merged, repair
   });
   const picture = page.getByRole('group', { name: 'Picture walk' });
   await picture.getByRole('checkbox', { name: 'in the opening of the proof' }).check();
+  await picture.getByRole('button', { name: 'The same in both' }).click();
   await picture.getByRole('combobox', { name: 'text in' }).selectOption('page');
+  await picture.getByRole('combobox', { name: 'veil of' }).selectOption('#000000');
   await expect(picture.getByRole('table')).toBeVisible();
   await picture.getByRole('button', { name: /^Take the least veil/ }).click();
   await expect(picture.getByRole('button', { name: 'This is the least veil' })).toBeVisible();

@@ -1,3 +1,6 @@
+import { relativeLuminance } from '@garnish/core/color/contrast';
+import { derive } from '@garnish/core/derive/derive';
+import { veilIn } from '@garnish/core/system/veils';
 import { fileURLToPath } from 'node:url';
 import { sectionsOf } from '@garnish/core/proof/texts';
 import {
@@ -199,13 +202,23 @@ test('words over a picture are judged in both themes without anybody asking, and
   const picture = page.getByRole('group', { name: 'Picture bright' });
   await picture.getByRole('checkbox', { name: 'in the opening of the proof' }).check();
   await saved(page);
-  const [veil = ''] = (await documentOf(request, id)).color.veils.order;
+  const started = await documentOf(request, id);
+  const [veil = ''] = started.color.veils.order;
+  // It starts in the color that reads with the least veil: dark words on a bright picture, in each theme.
+  const derived = derive(started);
+  for (const mode of ['light', 'dark'] as const) {
+    const own = started.color.veils.items[veil];
+    if (!own) throw new Error('there is no picture');
+    const ink = derived.colors.get(veilIn(own, mode).ink)?.colors[mode] ?? '#ffffff';
+    expect(relativeLuminance(ink), mode).toBeLessThan(0.2);
+  }
   const path = `/color/veils/items/${veil}`;
   // Ink and veil change places from one theme to the other; the veil is too weak in both.
   await change(request, id, [
     { op: 'replace', path: `${path}/ink`, value: 'page' },
     { op: 'replace', path: `${path}/color`, value: 'text' },
     { op: 'replace', path: `${path}/strength`, value: 10 },
+    { op: 'add', path: `${path}/dark`, value: {} },
   ]);
   await goOn(page, id, 'review');
   const found = page.getByRole('listitem').filter({ hasText: /^Words over bright fall short in / });
@@ -216,12 +229,16 @@ test('words over a picture are judged in both themes without anybody asking, and
   expect(says).toMatch(/[\d.]+ of (3|4\.5) for .* at \d+ px, where [\d.]+ % of its pixels pass/);
   await found
     .first()
-    .getByRole('button', { name: /^Veil of \d+ of 255$/ })
+    .getByRole('button', { name: /^Veil of \d+ in light$/ })
     .click();
+  // The other theme is as it was, and has a repair of its own.
+  await expect(found).toHaveText([/fall short in dark/], { timeout: 60_000 });
+  await found.getByRole('button', { name: /^Veil of \d+ in dark$/ }).click();
   await expect(found).toHaveCount(0, { timeout: 60_000 });
   await saved(page);
   const { color } = await documentOf(request, id);
   expect(color.veils.items[veil]?.strength).toBeGreaterThan(100);
+  expect(color.veils.items[veil]?.dark?.strength).toBeGreaterThan(100);
   // What was repaired is what the browser draws.
   const blank = await page.context().newPage();
   for (const theme of ['light', 'dark'] as const) {
@@ -267,4 +284,45 @@ test('words over a picture are judged in both themes without anybody asking, and
     // The picture is scaled on the way to the screen.
     expect(lowest, theme).toBeGreaterThan(2.9);
   }
+});
+
+test('words change their end of a picture, another part of it stays in view, and both are exported', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'color?view=pictures');
+  const picture = page.getByRole('group', { name: 'Picture estuary' });
+  const words = proof(page).locator('.hero-words');
+  const image = proof(page).locator('.hero-picture');
+  const above = async (): Promise<number> =>
+    ((await words.boundingBox())?.y ?? 0) - ((await image.boundingBox())?.y ?? 0);
+  await expect.poll(above).toBeGreaterThan(100);
+  await picture.getByRole('button', { name: 'head' }).click();
+  await expect.poll(above).toBeLessThan(5);
+  const across = picture.getByRole('spinbutton', { name: 'in view, across' });
+  await across.fill('20');
+  await across.press('Enter');
+  await expect(image).toHaveCSS('object-position', '20% 50%');
+  await saved(page);
+  const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  expect(css).toMatch(/\.over-picture\.over-estuary \{\s*grid-template-rows: auto minmax/);
+  expect(css).toMatch(/\.over-estuary > \.hero-picture \{\s*object-position: 20% 50%/);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect.poll(above).toBeGreaterThan(100);
+});
+
+test('who comes from a finding over a picture sees which pixels fail', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'color?view=pictures&at=%2Fcolor%2Fveils%2Fitems%2Festuary%2Fstrength');
+  const picture = page.getByRole('group', { name: 'Picture estuary' });
+  await expect(
+    picture
+      .getByRole('group', { name: 'Mark failing pixels' })
+      .getByRole('button', { name: 'with it', exact: true }),
+  ).toHaveAttribute('aria-pressed', 'true');
 });

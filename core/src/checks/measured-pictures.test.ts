@@ -34,7 +34,10 @@ const picture = (...texts: readonly JudgedText[]): JudgedPicture => ({
   veil: 'hill',
   selector: '.over-a-hill',
   texts,
-  least: 131,
+  themes: {
+    light: { least: 131, ink: undefined },
+    dark: { least: 90, ink: { id: 'text', strength: 12 } },
+  },
 });
 
 describe('words over pictures', () => {
@@ -73,15 +76,53 @@ describe('words over pictures', () => {
     );
   });
 
-  test('are repaired with the least veil that was found', () => {
-    const [finding] = checkPictures([picture(text({ passing: 0 }))], document);
-    const after = patched(document, finding?.repair?.patch ?? []);
-    expect(after.ok && after.document.color.veils.items['hill']?.strength).toBe(131);
+  test('are repaired with the least veil of that theme, and the other theme stays', () => {
+    const [light, dark] = checkPictures(
+      [picture(text({ passing: 0 }), text({ mode: 'dark', passing: 0 }))],
+      document,
+    );
+    const after = (patch: Patch = []) => {
+      const result = patched(document, patch);
+      return result.ok ? result.document.color.veils.items['hill'] : undefined;
+    };
+    expect(after(light?.repair?.patch)).toMatchObject({ strength: 131, dark: { strength: 40 } });
+    expect(light?.ways).toBeUndefined();
+    expect(dark?.repair?.label).toBe('Veil of 90 in dark');
+    expect(after(dark?.repair?.patch)).toMatchObject({ strength: 40, dark: { strength: 90 } });
+    // Another color of the text, where it needs less.
+    expect(dark?.ways?.map(({ label }) => label)).toEqual(['Text in text, veil of 12 in dark']);
+    expect(after(dark?.ways?.[0]?.patch)).toMatchObject({
+      ink: 'page',
+      dark: { ink: 'text', strength: 12 },
+    });
+  });
+
+  test('are also repaired with another crop point, or with the words at the other end', () => {
+    const [finding] = checkPictures(
+      [{ ...picture(text({ passing: 0 })), crop: { x: 0, y: 1 }, otherEnd: true }],
+      document,
+    );
+    expect(finding?.ways?.map(({ label }) => label)).toEqual([
+      'Keep 0 % across, 100 % down in view',
+      'Words at the head',
+    ]);
+    const all = finding?.ways?.flatMap(({ patch }) => [...patch]) ?? [];
+    const after = patched(document, all);
+    const now = after.ok ? after.document : document;
+    expect(now.color.veils.items['hill']).toMatchObject({ crop: { x: 0, y: 1 }, atHead: true });
+    const [back] = checkPictures([{ ...picture(text({ passing: 0 })), otherEnd: true }], now);
+    const again = patched(now, back?.ways?.at(-1)?.patch ?? []);
+    expect(again.ok && again.document.color.veils.items['hill']?.atHead).toBeUndefined();
   });
 
   test('have no repair where no veil is enough, and say nothing of one that is gone', () => {
     const [finding] = checkPictures(
-      [{ ...picture(text({ passing: 0 })), least: undefined }],
+      [
+        {
+          ...picture(text({ passing: 0 })),
+          themes: { light: { least: undefined, ink: undefined } },
+        },
+      ],
       document,
     );
     expect(finding).toBeDefined();

@@ -1,7 +1,10 @@
 import type { Hex } from '../color/srgb.ts';
 import { LEVELS } from '../image/veil.ts';
-import type { Mode, StyleDocument } from '../system/document.ts';
-import type { Finding } from './finding.ts';
+import type { ThemeVerdict } from '../image/judge-veil.ts';
+import { MIDDLE, type Point } from '../image/veil.ts';
+import type { Mode, StyleDocument, Veil } from '../system/document.ts';
+import { settingVeil, veilIn } from '../system/veils.ts';
+import type { Finding, Repair } from './finding.ts';
 import type { Measurement } from './measurement.ts';
 
 /** What a text over a picture comes to, at one width and in one theme. */
@@ -26,8 +29,12 @@ export interface JudgedPicture {
   /** What selects it on the pages. */
   readonly selector: string;
   readonly texts: readonly JudgedText[];
-  /** The least strength (0 to 255) at which every text passes everywhere; none where no strength does. */
-  readonly least: number | undefined;
+  /** How each theme is helped where texts fall short in it. */
+  readonly themes: Readonly<Partial<Record<Mode, ThemeVerdict>>>;
+  /** Another crop point at which every text reads in every theme. */
+  readonly crop?: Point | undefined;
+  /** Whether every text reads in every theme where the words stand at the other end of the picture. */
+  readonly otherEnd?: boolean;
 }
 
 /** What is judged over pictures holds until anything changes that moves words or colors. */
@@ -49,12 +56,83 @@ export const measuredPictures: Measurement = {
 
 const percent = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
 
+/** What helps in one theme: the least veil, and another color of the text where that needs less. */
+function waysFor(
+  id: string,
+  veil: Veil,
+  mode: Mode,
+  { least, ink }: ThemeVerdict,
+  roles: StyleDocument['color']['roles']['items'],
+): readonly Repair[] {
+  const now = veilIn(veil, mode);
+  const nameOf = (role: string): string => roles[role]?.name ?? role;
+  return [
+    ...(least === undefined || least === now.strength
+      ? []
+      : [
+          {
+            label: `Veil of ${least} in ${mode}`,
+            patch: settingVeil(id, veil, [mode], { strength: least }),
+            before: `${now.strength} of ${LEVELS}`,
+            after: `${least} of ${LEVELS}, the least at which all read in ${mode}`,
+          },
+        ]),
+    ...(ink === undefined
+      ? []
+      : [
+          {
+            label: `Text in ${nameOf(ink.id)}, veil of ${ink.strength} in ${mode}`,
+            patch: settingVeil(id, veil, [mode], { ink: ink.id, strength: ink.strength }),
+            before: `${nameOf(now.ink)}, ${now.strength} of ${LEVELS}`,
+            after: `${nameOf(ink.id)}, ${ink.strength} of ${LEVELS}: the text with the least veil`,
+          },
+        ]),
+  ];
+}
+
+const where = ({ x, y }: Point): string =>
+  `${Math.round(x * 100)} % across, ${Math.round(y * 100)} % down`;
+
+/** What helps in every theme at once: another crop point, another place for the words. */
+const waysOfPlace = (
+  id: string,
+  { crop: now, atHead }: Veil,
+  { crop, otherEnd = false }: Pick<JudgedPicture, 'crop' | 'otherEnd'>,
+): readonly Repair[] => [
+  ...(crop
+    ? [
+        {
+          label: `Keep ${where(crop)} in view`,
+          patch: [
+            { op: 'add', path: `/color/veils/items/${id}/crop`, value: { ...crop } },
+          ] as const,
+          before: where(now ?? MIDDLE),
+          after: `${where(crop)}: every text reads there`,
+        },
+      ]
+    : []),
+  ...(otherEnd
+    ? [
+        {
+          label: `Words at the ${atHead ? 'foot' : 'head'}`,
+          patch: [
+            atHead
+              ? ({ op: 'remove', path: `/color/veils/items/${id}/atHead` } as const)
+              : ({ op: 'add', path: `/color/veils/items/${id}/atHead`, value: true } as const),
+          ],
+          before: `at the ${atHead ? 'head' : 'foot'} of the picture`,
+          after: `at the ${atHead ? 'foot' : 'head'}: every text reads there`,
+        },
+      ]
+    : []),
+];
+
 /** The texts over pictures of which too many pixels fall short: one finding for each picture and theme. */
 export const checkPictures = (
   pictures: readonly JudgedPicture[],
   { color, type }: Pick<StyleDocument, 'color' | 'type'>,
 ): readonly Finding[] =>
-  pictures.flatMap(({ veil: id, selector, texts, least }) => {
+  pictures.flatMap(({ veil: id, selector, texts, themes, crop, otherEnd }) => {
     const veil = Object.hasOwn(color.veils.items, id) ? color.veils.items[id] : undefined;
     if (!veil) return [];
     const failing = texts.filter(({ passing }) => passing < veil.pixels);
@@ -65,12 +143,16 @@ export const checkPictures = (
       );
       const names = [...new Set(own.map(({ text }) => type.roles.items[text]?.name ?? text))];
       const widths = new Set(own.map(({ screenPx }) => screenPx));
-      const path = `/color/veils/items/${id}/strength`;
+      const verdict = themes[mode];
+      const [repair, ...ways] = [
+        ...(verdict ? waysFor(id, veil, mode, verdict, color.roles.items) : []),
+        ...waysOfPlace(id, veil, { crop, ...(otherEnd !== undefined && { otherEnd }) }),
+      ];
       return {
         id: `over-picture:${id}:${mode}`,
         severity: 'repair',
         area: 'color',
-        decision: path,
+        decision: `/color/veils/items/${id}/strength`,
         title: `Words over ${veil.name} fall short in ${mode}`,
         figures: worst
           ? `${worst.lowest.toFixed(2)} of ${worst.needed} for ${type.roles.items[worst.text]?.name ?? worst.text} at ${worst.screenPx} px, where ${percent(worst.passing)} of its pixels pass and ${percent(veil.pixels)} are to; ${names.join(', ')} at ${widths.size} ${widths.size === 1 ? 'width' : 'widths'}`
@@ -82,15 +164,8 @@ export const checkPictures = (
           mode,
           ...(worst && { widthPx: worst.screenPx, page: worst.page }),
         },
-        ...(least !== undefined &&
-          least !== veil.strength && {
-            repair: {
-              label: `Veil of ${least} of ${LEVELS}`,
-              patch: [{ op: 'replace', path, value: least }],
-              before: `${veil.strength} of ${LEVELS}`,
-              after: `${least} of ${LEVELS}, the least at which all read in every theme`,
-            },
-          }),
+        ...(repair && { repair }),
+        ...(ways.length > 0 && { ways }),
       };
     });
   });

@@ -267,6 +267,8 @@ export interface VeilAsk {
   readonly needed: number;
   /** The share of the pixels that have to pass, 0 to 1. */
   readonly pixels: number;
+  /** Only weaker veils are tried; all where absent. */
+  readonly below?: number;
 }
 
 /**
@@ -274,7 +276,7 @@ export interface VeilAsk {
  * veil and a need of its own. Contrast
  * is not monotone in the strength, so every strength is tried from the weakest up, until one passes; one
  * that passes at a share of the pixels short of all may be followed by one that does not. Undefined where
- * none of the 256 passes.
+ * none of the 256 passes, or none below a limit.
  */
 export function leastStrength(
   boxes: readonly (Histogram & {
@@ -282,7 +284,7 @@ export function leastStrength(
     readonly ink?: Hex;
     readonly color?: Hex;
   })[],
-  { ink, color, needed, pixels }: VeilAsk,
+  { ink, color, needed, pixels, below = LEVELS + 1 }: VeilAsk,
 ): { readonly strength: number; readonly proofs: readonly VeilProof[] } | undefined {
   const asked = boxes.map((box) => ({
     box,
@@ -290,7 +292,7 @@ export function leastStrength(
     least: box.needed ?? needed,
     look: { ink: box.ink ?? ink, color: box.color ?? color },
   }));
-  for (let strength = 0; strength <= LEVELS; strength += 1) {
+  for (let strength = 0; strength < below; strength += 1) {
     if (
       !asked.every(({ box, order, least, look }) =>
         passes(box, order, { ...look, strength }, least, pixels),

@@ -52,15 +52,32 @@ export interface Pixels {
   readonly height: number;
 }
 
-/** The part of a picture that a frame shows, as `object-fit: cover` crops it around the middle. */
+/** A point of a picture, as shares of its width and height. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+export const MIDDLE: Point = { x: 0.5, y: 0.5 };
+
+/**
+ * The part of a picture that a frame shows, in pixels of the picture, as `object-fit: cover` crops it and
+ * `object-position` places it. Source: CSS Images 3, 5.5 and 5.6.
+ */
 export function coverCrop(
   picture: { readonly width: number; readonly height: number },
   frame: { readonly width: number; readonly height: number },
+  at: Point = MIDDLE,
 ): Area {
   const scale = Math.max(frame.width / picture.width, frame.height / picture.height);
   const width = Math.min(picture.width, frame.width / scale);
   const height = Math.min(picture.height, frame.height / scale);
-  return { x: (picture.width - width) / 2, y: (picture.height - height) / 2, width, height };
+  return {
+    x: (picture.width - width) * at.x,
+    y: (picture.height - height) * at.y,
+    width,
+    height,
+  };
 }
 
 /** How far from the veil’s side a place in the frame is, both as shares of the frame. */

@@ -165,6 +165,8 @@ const pictureFile = z.strictObject({
 /** From where a veil comes: over the whole picture, or fading out from one side. */
 export const VEIL_SIDES = ['all over', 'bottom', 'top', 'start', 'end'] as const;
 
+const veilStrength = z.int().check(z.gte(0), z.lte(255));
+
 /** Text over a picture, and the veil between the two that makes it readable. */
 const veil = z.strictObject({
   name: label,
@@ -178,7 +180,19 @@ const veil = z.strictObject({
   /** How many of the pixels have to pass. */
   pixels: z.number().check(z.gte(0.5), z.lte(1)),
   /** Opacity where the veil is strongest, in levels of 255. */
-  strength: z.int().check(z.gte(0), z.lte(255)),
+  strength: veilStrength,
+  /** What of these is other in the dark theme. */
+  dark: z.optional(
+    z.strictObject({
+      ink: z.optional(id),
+      color: z.optional(z.union([hex, id])),
+      strength: z.optional(veilStrength),
+    }),
+  ),
+  /** What of the picture stays in view when its frame crops it; its middle where absent. */
+  crop: z.optional(z.strictObject({ x: share, y: share })),
+  /** The words stand at the head of the picture; at its foot where absent. */
+  atHead: z.optional(z.literal(true)),
 });
 
 /** Artwork in SVG whose fills follow the palette. */

@@ -70,12 +70,18 @@ function* veilProblems({ color, content, type }: StyleDocument): Generator<Probl
       if (!Object.hasOwn(color.roles.items, role))
         yield { path: `${path}/items/${stop}/color`, message: `there is no color role “${role}”` };
   }
-  for (const [id, { boxes, color: tint, ink }] of inOrder(color.veils)) {
+  for (const [id, veil] of inOrder(color.veils)) {
     const path = `/color/veils/items/${id}`;
-    if (!Object.hasOwn(color.roles.items, ink))
-      yield { path: `${path}/ink`, message: `there is no color role “${ink}”` };
-    if (!tint.startsWith('#') && !Object.hasOwn(color.roles.items, tint))
-      yield { path: `${path}/color`, message: `there is no color role “${tint}”` };
+    const { boxes, dark } = veil;
+    for (const [at, look] of [
+      [path, veil],
+      ...(dark ? [[`${path}/dark`, dark] as const] : []),
+    ] as const)
+      for (const part of ['ink', 'color'] as const) {
+        const role = look[part];
+        if (role !== undefined && !role.startsWith('#') && !Object.hasOwn(color.roles.items, role))
+          yield { path: `${at}/${part}`, message: `there is no color role “${role}”` };
+      }
     for (const [box, { text }] of inOrder(boxes))
       if (!Object.hasOwn(type.roles.items, text))
         yield {

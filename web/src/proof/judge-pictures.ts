@@ -1,14 +1,15 @@
 import type { JudgedPicture } from '@garnish/core/checks/measured-pictures';
 import { REFLOW_PX } from '@garnish/core/checks/page/reflow';
-import { neededContrast } from '@garnish/core/color/contrast';
 import { veilColor } from '@garnish/core/derive/color/veil';
 import { sectionsOf } from '@garnish/core/proof/texts';
 import { inOrder, MODES } from '@garnish/core/system/document';
+import { patched } from '@garnish/core/system/patch';
 import { modesOf } from '@garnish/core/system/themes';
-import { ROOT_PX } from '@garnish/core/type/fluid';
-import type { View } from '../system/views.ts';
+import { inksOf, veilIn } from '@garnish/core/system/veils';
+import { createViewer, type View } from '../system/views.ts';
 import type { VeilCase, VeilSentence } from './judge-worker.ts';
 import { measureOver, type PictureOnPage } from './measure-hero.ts';
+import { neededOf } from './starting-look.ts';
 
 const WIDE_PX = 1440;
 
@@ -28,6 +29,9 @@ export function judgedWidths({
     return next === undefined ? [width] : [width, Math.round((width + next) / 2)];
   });
 }
+
+/** What else of a picture could stay in view: its corners, the middles of its sides, its middle. */
+const CROPS = [0.5, 0, 1].flatMap((y) => [0.5, 0, 1].map((x) => ({ x, y })));
 
 /** Asks a worker that is there for one judgment. */
 const sentenceOf = (worker: Worker, asked: VeilCase): Promise<VeilSentence> =>
@@ -51,12 +55,14 @@ export interface Judge {
 /** Judges words over pictures on their pixels, off the main thread; what cannot be read is not judged. */
 export function createJudge(): Judge {
   let worker: Worker | undefined;
+  let viewer: ReturnType<typeof createViewer> | undefined;
   let count = 0;
   const judge = async (
-    { document, derived }: View,
+    view: View,
     veilId: string,
     places: readonly PictureOnPage[],
   ): Promise<JudgedPicture | undefined> => {
+    const { document, derived } = view;
     const veil = document.color.veils.items[veilId];
     const [first] = places;
     if (!veil || !first) return undefined;
@@ -67,20 +73,11 @@ export function createJudge(): Judge {
         screenPx: frame.screenPx,
         width: frame.width,
         height: frame.height,
-        boxes: frame.boxes.map((box) => {
-          const style = derived.styles.get(box.text);
-          return {
-            ...box,
-            inks: modes.map((mode) => box.inks[mode]),
-            needed: style
-              ? neededContrast(
-                  style.size.minRem * ROOT_PX,
-                  style.weight,
-                  document.brief.conformance,
-                )
-              : 4.5,
-          };
-        }),
+        boxes: frame.boxes.map((box) => ({
+          ...box,
+          inks: modes.map((mode) => box.inks[mode]),
+          needed: neededOf(box.text, view),
+        })),
       })),
     );
     worker ??= new Worker(new URL('./judge-worker.ts', import.meta.url), { type: 'module' });
@@ -91,9 +88,20 @@ export function createJudge(): Judge {
       frames,
       veil: {
         side: veil.side,
-        strength: veil.strength,
         share: veil.pixels,
-        colors: modes.map((mode) => veilColor(veil, derived.colors, mode)),
+        ...(veil.crop && { crop: veil.crop }),
+        crops: CROPS,
+        themes: modes.map((mode) => {
+          const { ink, strength } = veilIn(veil, mode);
+          return {
+            color: veilColor(veil, derived.colors, mode),
+            strength,
+            inks: inksOf(document.color).flatMap((role) => {
+              const color = derived.colors.get(role)?.colors[mode];
+              return role === ink || color === undefined ? [] : [{ id: role, ink: color }];
+            }),
+          };
+        }),
       },
     }).catch(() => {
       // One that failed is not asked again: the next question gets another.
@@ -102,11 +110,12 @@ export function createJudge(): Judge {
       return undefined;
     });
     if (sentence?.ok !== true) return undefined;
-    const { proofs, least } = sentence.verdict;
+    const { proofs, themes, crop } = sentence.verdict;
     return {
       veil: veilId,
       selector: first.selector,
-      least,
+      crop,
+      themes: Object.fromEntries(modes.map((mode, theme) => [mode, themes[theme]])),
       texts: frames.flatMap(({ page, screenPx, boxes }, at) =>
         boxes.flatMap(({ text, needed, inks }, box) =>
           modes.flatMap((mode, theme) => {
@@ -130,6 +139,33 @@ export function createJudge(): Judge {
       ),
     };
   };
+  /** Whether all reads with the words at the other end of the picture; asked only where something falls short. */
+  const readsAtOtherEnd = async (
+    view: View,
+    { veil: id, texts }: JudgedPicture,
+    isOff: () => boolean,
+  ): Promise<boolean> => {
+    const veil = view.document.color.veils.items[id];
+    const isRead = (all: JudgedPicture['texts']): boolean =>
+      all.length > 0 && all.every(({ passing }) => passing >= (veil?.pixels ?? 1));
+    if (!veil || isRead(texts)) return false;
+    const path = `/color/veils/items/${id}/atHead`;
+    const next = patched(view.document, [
+      veil.atHead ? { op: 'remove', path } : { op: 'add', path, value: true },
+    ]);
+    if (!next.ok) return false;
+    viewer ??= createViewer();
+    const other = viewer(next.document);
+    const pages = [...new Set(texts.map(({ page }) => page))];
+    const places = await measureOver(other, judgedWidths(other), pages, isOff);
+    if (isOff()) return false;
+    const there = await judge(
+      other,
+      id,
+      places.filter((place) => place.veil === id),
+    );
+    return there !== undefined && isRead(there.texts);
+  };
   return {
     async judged(view, isOff) {
       const pages = sectionsOf(view.document.content, 'opening').flatMap(({ own, page }) =>
@@ -145,7 +181,7 @@ export function createJudge(): Judge {
           veil,
           places.filter((place) => place.veil === veil),
         );
-        if (one) all.push(one);
+        if (one) all.push({ ...one, otherEnd: await readsAtOtherEnd(view, one, isOff) });
       }
       return isOff() ? undefined : all;
     },

@@ -1,7 +1,10 @@
 import {
   judgeVeil,
+  leastLook,
+  type FoundLook,
   type JudgedFrame,
   type JudgedVeil,
+  type LookAsk,
   type VeilVerdict,
 } from '@garnish/core/image/judge-veil';
 
@@ -12,6 +15,18 @@ export interface VeilCase {
   readonly frames: readonly JudgedFrame[];
   readonly veil: JudgedVeil;
 }
+
+/** Asks in which ink and under which veil words over a picture read with the least of it: one question for a theme. */
+export interface LookCase {
+  readonly id: number;
+  readonly address: string;
+  readonly frame: Parameters<typeof leastLook>[1];
+  readonly looks: readonly LookAsk[];
+}
+
+export type LookSentence =
+  | { readonly id: number; readonly ok: true; readonly looks: readonly (FoundLook | undefined)[] }
+  | { readonly id: number; readonly ok: false };
 
 export type VeilSentence =
   | { readonly id: number; readonly ok: true; readonly verdict: VeilVerdict }
@@ -33,10 +48,16 @@ async function pixelsAt(address: string): Promise<ImageData> {
   return last.pixels;
 }
 
-self.onmessage = ({ data: { id, address, frames, veil } }: MessageEvent<VeilCase>) => {
-  const say = (sentence: VeilSentence): void => self.postMessage(sentence);
-  pixelsAt(address).then(
-    (pixels) => say({ id, ok: true, verdict: judgeVeil(pixels, frames, veil) }),
+self.onmessage = ({ data }: MessageEvent<VeilCase | LookCase>) => {
+  const { id } = data;
+  const say = (sentence: VeilSentence | LookSentence): void => self.postMessage(sentence);
+  pixelsAt(data.address).then(
+    (pixels) =>
+      say(
+        'looks' in data
+          ? { id, ok: true, looks: data.looks.map((look) => leastLook(pixels, data.frame, look)) }
+          : { id, ok: true, verdict: judgeVeil(pixels, data.frames, data.veil) },
+      ),
     () => say({ id, ok: false }),
   );
 };

@@ -38,7 +38,9 @@ export interface KeepingPicture {
 }
 
 /** Stores a picture that is chosen, and hands it on; says why where it cannot. */
-export function useKeepingPicture(onKept: (picture: ShownPicture) => void): KeepingPicture {
+export function useKeepingPicture(
+  onKept: (picture: ShownPicture) => void | Promise<void>,
+): KeepingPicture {
   const [told, setTold] = useState<string>();
   const [busy, setBusy] = useState(false);
   return {

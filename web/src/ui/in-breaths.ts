@@ -1,9 +1,13 @@
 /** So long may work go on before keys, clicks and frames have their turn, in ms. */
 const BREATH_MS = 8;
 
-/** Lets whatever waits go first: keys, clicks, a frame. */
+/** Lets whatever waits go first: keys, clicks, a frame. Timers wait longer, and are taken where there is no channel. */
 export const breathe = (): Promise<void> =>
   new Promise((resolve) => {
+    if (typeof MessageChannel === 'undefined') {
+      setTimeout(resolve);
+      return;
+    }
     const channel = new MessageChannel();
     channel.port1.onmessage = () => {
       channel.port1.close();

@@ -46,7 +46,7 @@ import type {
   TextPair,
   TextStyle,
 } from '../derived.ts';
-import { veilSlugs, veilToken } from './veil.ts';
+import { veilSlugs, veilInkTokens, veilToken } from './veil.ts';
 import { paintedBy } from './paint.ts';
 import { slugsOf } from '../../tokens/slugs-of.ts';
 
@@ -360,7 +360,10 @@ export const deriveVeilTokens = (
   roles: ReadonlyMap<string, DerivedColorRole>,
 ): readonly MadeToken[] => {
   const slugOf = veilSlugs(veils);
-  return inOrder(veils).map(([id, veil]) => veilToken(id, slugOf.get(id) ?? id, veil, roles));
+  return inOrder(veils).flatMap(([id, veil]) => {
+    const slug = slugOf.get(id) ?? id;
+    return [veilToken(id, slug, veil, roles), ...veilInkTokens(id, slug, veil, roles)];
+  });
 };
 
 /** The part of a text that a use speaks of, as a selector of the exported classes. */

@@ -5,7 +5,7 @@ import { FAMILIES } from '../../system/families.ts';
 import { inOrder, type StyleDocument } from '../../system/document.ts';
 import { propertyOfPath } from '../../tokens/token.ts';
 import type { NamedRole } from './color.ts';
-import { veilSlugs } from './veil.ts';
+import { veilInk, veilSlugs } from './veil.ts';
 import type { Rule } from '../derived.ts';
 import { STRUCTURE } from '../structure.ts';
 
@@ -71,16 +71,19 @@ export function groundlessOn(
 function placesOf(
   roles: ReadonlyMap<string, NamedRole>,
   veils: StyleDocument['color']['veils'],
-): readonly (readonly [place: string, ink: NamedRole])[] {
+): readonly (readonly [place: string, ink: string])[] {
   const slugOf = veilSlugs(veils);
   return [
     ...FAMILIES.flatMap((id) => {
       const [role, ink] = [roles.get(id), roles.get(`${id}-ink`)];
-      return role && ink ? [[`.on-${role.slug}`, ink] as const] : [];
+      return role && ink
+        ? [[`.on-${role.slug}`, `var(${propertyOfPath(['color', ink.slug])})`] as const]
+        : [];
     }),
     ...inOrder(veils).flatMap(([id, veil]) => {
-      const ink = roles.get(veil.ink);
-      return ink ? [[`.over-${slugOf.get(id) ?? id}`, ink] as const] : [];
+      const slug = slugOf.get(id) ?? id;
+      const ink = veilInk(veil, slug, roles);
+      return ink === undefined ? [] : [[`.over-${slug}`, ink] as const];
     }),
   ];
 }
@@ -124,17 +127,14 @@ export const deriveGroundlessRules = (
   label: string | undefined,
   manner: Manner,
 ): Rule[] =>
-  placesOf(roles, veils).flatMap(([place, { slug }]) => {
-    const ink = `var(${propertyOfPath(['color', slug])})`;
-    return [
-      ...groundlessOn(place, ink, label, manner),
-      ...(place.startsWith('.over-')
-        ? [
-            {
-              selector: linksIn(`${place} ${TEXTS}`).join(', '),
-              declarations: [['color', ink]],
-            } as const,
-          ]
-        : []),
-    ];
-  });
+  placesOf(roles, veils).flatMap(([place, ink]) => [
+    ...groundlessOn(place, ink, label, manner),
+    ...(place.startsWith('.over-')
+      ? [
+          {
+            selector: linksIn(`${place} ${TEXTS}`).join(', '),
+            declarations: [['color', ink]],
+          } as const,
+        ]
+      : []),
+  ]);

@@ -1,5 +1,6 @@
 import { inOrder, MODES, type Paint, type StyleDocument } from '../../system/document.ts';
 import { NEUTRAL } from '../../system/validate.ts';
+import { veilIn } from '../../system/veils.ts';
 import type { Token } from '../../tokens/token.ts';
 import type { Derived } from '../derived.ts';
 
@@ -71,8 +72,11 @@ export function usesOf(
   const gradients = inOrder(color.gradients).filter(([, { stops }]) =>
     inOrder(stops).some(([, stop]) => roles.has(stop.color)),
   );
-  const pictures = inOrder(color.veils).filter(
-    ([, veil]) => roles.has(veil.ink) || roles.has(veil.color),
+  const pictures = inOrder(color.veils).filter(([, veil]) =>
+    MODES.some((mode) => {
+      const { ink, color: own } = veilIn(veil, mode);
+      return roles.has(ink) || roles.has(own);
+    }),
   );
   const tokens = following(derived.tokens, start);
   return {

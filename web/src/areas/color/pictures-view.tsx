@@ -1,5 +1,7 @@
-import { adding } from '@garnish/core/system/collection';
+import { adding, collectionOf } from '@garnish/core/system/collection';
 import { inOrder } from '@garnish/core/system/document';
+import { inksOf } from '@garnish/core/system/veils';
+import { withStartingLook } from '../../proof/starting-look.ts';
 import { useKeepingPicture } from '../../system/kept-picture.ts';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
@@ -11,26 +13,32 @@ import { VeilEditor } from './veil-editor.tsx';
 export function PicturesView() {
   const store = useStore();
   const decided = useDecided(['color']);
-  const { veils, roles } = decided.document.color;
-  const { take, busy, told } = useKeepingPicture((picture) => {
+  const { veils } = decided.document.color;
+  const { take, busy, told } = useKeepingPicture(async (picture) => {
     const id = `picture-${crypto.randomUUID().slice(0, 8)}`;
-    store.change(
-      adding('/color/veils', veils, id, {
+    const { decided: view } = store.state();
+    const { color, type } = view.document;
+    const texts = ['h1', 'lead'].filter((text) => Object.hasOwn(type.roles.items, text));
+    const veil = await withStartingLook(
+      {
         name: picture.name,
         picture,
-        boxes: {
-          order: ['title', 'lead'],
-          items: {
-            title: { text: 'h1', x: 0.05, y: 0.45, width: 0.6, height: 0.25 },
-            lead: { text: 'lead', x: 0.05, y: 0.72, width: 0.6, height: 0.2 },
-          },
-        },
-        ink: 'page' in roles.items ? 'page' : (roles.order[0] ?? 'page'),
+        boxes: collectionOf(
+          texts.map((text, at) => [
+            `text-${at + 1}`,
+            { text, x: 0.05, y: 0.45 + at * 0.27, width: 0.6, height: 0.25 - at * 0.05 },
+          ]),
+        ),
+        ink: inksOf(color)[0] ?? 'page',
         color: '#000000',
         side: 'all over',
         pixels: 1,
         strength: 0,
-      }),
+      },
+      view,
+    );
+    store.change(
+      adding('/color/veils', store.state().decided.document.color.veils, id, veil),
       `picture ${picture.name}`,
     );
   });

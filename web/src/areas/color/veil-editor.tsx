@@ -1,23 +1,25 @@
 import { useProofTheme } from '../../system/proof-theme.ts';
 import { sectionsOf } from '@garnish/core/proof/texts';
 import type { Patch } from '@garnish/core/system/patch';
-import { neededContrast } from '@garnish/core/color/contrast';
-import { isHex, type Hex } from '@garnish/core/color/srgb';
+import type { Hex } from '@garnish/core/color/srgb';
 import { veilColor } from '@garnish/core/derive/color/veil';
 import { removing } from '@garnish/core/system/collection';
-import { inOrder, VEIL_SIDES, type Veil } from '@garnish/core/system/document';
-import { ROOT_PX } from '@garnish/core/type/fluid';
+import { MIDDLE } from '@garnish/core/image/veil';
+import { inOrder, MODES, VEIL_SIDES, type Veil } from '@garnish/core/system/document';
+import { settingVeil, veilIn } from '@garnish/core/system/veils';
 import { X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { measureHero, type PictureFrame } from '../../proof/measure-hero.ts';
+import { neededOf } from '../../proof/starting-look.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { usePreferences } from '../../ui/preferences.ts';
-import { RoleSelect } from './role-select.tsx';
 import { useVeilAnswer } from './use-veil-answer.ts';
 import { VeilFrame, type Marking } from './veil-frame.tsx';
+import { VeilLooks } from './veil-looks.tsx';
 import { VeilProof } from './veil-proof.tsx';
 import { VeilTexts } from './veil-texts.tsx';
 
@@ -35,15 +37,20 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
   const { document, derived } = useDecided(['color', 'content', 'brief'], ['colors', 'styles']);
   const mode = useProofTheme();
   const { proofWidth } = usePreferences();
-  const [marking, setMarking] = useState<Marking>('none');
+  const path = `/color/veils/items/${id}`;
+  // Who comes from a finding sees at once which pixels fail.
+  const [parameters] = useSearchParams();
+  const isFinding = parameters.get('at') === `${path}/strength`;
+  const [marking, setMarking] = useState<Marking>(isFinding ? 'after' : 'none');
   const [measured, setMeasured] = useState<readonly PictureFrame[]>([]);
-  const { color: colors, content, brief } = document;
+  const { color: colors, content } = document;
   const openings = sectionsOf(content, 'opening');
   const shown = openings.filter(({ own, page: on }) => own.veil === id && on !== undefined);
   const inHero = shown.length > 0;
   const page = shown[0]?.page;
-  const path = `/color/veils/items/${id}`;
-  const ink = derived.colors.get(veil.ink)?.colors[mode] ?? '#ffffff';
+  const look = veilIn(veil, mode);
+  const crop = veil.crop ?? MIDDLE;
+  const ink = derived.colors.get(look.ink)?.colors[mode] ?? '#ffffff';
   const color = veilColor(veil, derived.colors, mode);
 
   // The words of the hero are measured where they really stand, whenever the page may have moved.
@@ -69,12 +76,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
   }, [inHero, measured, veil]);
   const needs = frames.map((frame) => ({
     ...frame,
-    needed: frame.boxes.map(({ text }) => {
-      const style = derived.styles.get(text);
-      return style
-        ? neededContrast(style.size.minRem * ROOT_PX, style.weight, brief.conformance)
-        : 4.5;
-    }),
+    needed: frame.boxes.map(({ text }) => neededOf(text, { document, derived })),
   }));
   const nearest = frames.reduce(
     (best, { screenPx }, index) =>
@@ -90,7 +92,8 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
     color,
     side: veil.side,
     pixels: veil.pixels,
-    strength: veil.strength,
+    strength: look.strength,
+    crop,
     marked: nearest,
   });
   const replace = (part: string, value: string | number, label: string): void => {
@@ -152,6 +155,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
           marking={marking}
           color={color}
           ink={ink}
+          strength={look.strength}
         />
       ) : (
         <p className="py-6 text-quiet">Measuring where the words stand …</p>
@@ -169,43 +173,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
           onChange={setMarking}
         />
       </div>
-      <div className="mt-1 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_5rem_7rem] items-start gap-x-3 @max-[26rem]:grid-cols-2">
-        <RoleSelect
-          label="text in"
-          value={veil.ink}
-          onChange={(next) => replace('ink', next, `text on ${veil.name}`)}
-        />
-        <RoleSelect
-          label="veil of"
-          value={veil.color}
-          onChange={(next) => replace('color', next, `veil of ${veil.name}`)}
-        >
-          <option value="#000000">black</option>
-          <option value="#ffffff">white</option>
-          {isHex(veil.color) && !['#000000', '#ffffff'].includes(veil.color) && (
-            <option value={veil.color}>{veil.color}</option>
-          )}
-        </RoleSelect>
-        <DecidedNumber
-          path={`${path}/pixels`}
-          value={veil.pixels}
-          factor={0.01}
-          name={`pixels that pass on ${veil.name}`}
-          label="pixels"
-          step={1}
-          decimals={1}
-          unit="%"
-        />
-        <DecidedNumber
-          path={`${path}/strength`}
-          name={`veil of ${veil.name}`}
-          label="of 255"
-          value={veil.strength}
-          step={1}
-          decimals={0}
-          slider
-        />
-      </div>
+      <VeilLooks id={id} veil={veil} />
       <div className="mt-1 flex flex-wrap items-center gap-x-3">
         <span className="text-quiet">from</span>
         <Choice
@@ -215,13 +183,68 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
           onChange={(next) => replace('side', next, `veil from ${next}`)}
         />
       </div>
+      {inHero && (
+        <div className="mt-1 flex flex-wrap items-center gap-x-3">
+          <span className="text-quiet">words at the</span>
+          <Choice
+            label="Where the words stand"
+            options={[
+              { value: 'foot', name: 'foot' },
+              { value: 'head', name: 'head' },
+            ]}
+            value={veil.atHead ? 'head' : 'foot'}
+            onChange={(next) =>
+              store.change(
+                next === 'head'
+                  ? [{ op: 'add', path: `${path}/atHead`, value: true }]
+                  : [{ op: 'remove', path: `${path}/atHead` }],
+                `words at the ${next} of ${veil.name}`.slice(0, 120),
+              )
+            }
+          />
+        </div>
+      )}
+      <div className="mt-1 grid grid-cols-3 items-start gap-x-3">
+        <DecidedNumber
+          path={`${path}/pixels`}
+          value={veil.pixels}
+          factor={0.01}
+          name={`pixels that pass on ${veil.name}`}
+          label="pixels that pass"
+          step={1}
+          decimals={1}
+          unit="%"
+        />
+        {(['x', 'y'] as const).map((axis) => (
+          <DecidedNumber
+            key={axis}
+            path={`${path}/crop/${axis}`}
+            value={crop[axis]}
+            factor={0.01}
+            name={`what stays in view of ${veil.name}`}
+            label={axis === 'x' ? 'in view, across' : 'in view, down'}
+            change={(share) => [
+              { op: 'add', path: `${path}/crop`, value: { ...crop, [axis]: share } },
+            ]}
+            step={5}
+            decimals={0}
+            unit="%"
+          />
+        ))}
+      </div>
       {!inHero && <VeilTexts id={id} veil={veil} />}
       <VeilProof
         veil={veil}
+        strength={look.strength}
         frames={needs}
         answer={answer}
         other={other}
-        onTake={(strength) => replace('strength', strength, `least veil of ${veil.name}`)}
+        onTake={(strength) =>
+          store.change(
+            settingVeil(id, veil, veil.dark ? [mode] : MODES, { strength }),
+            `least veil of ${veil.name}`.slice(0, 120),
+          )
+        }
       />
     </div>
   );

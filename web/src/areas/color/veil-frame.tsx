@@ -21,11 +21,12 @@ interface VeilFrameProps {
   readonly marking: Marking;
   readonly color: Hex;
   readonly ink: Hex;
+  readonly strength: number;
 }
 
 /** The picture as the frame crops it, under its veil, with the boxes of text on it. */
 export function VeilFrame(props: VeilFrameProps) {
-  const { veil, id, frame, inHero, answer, marking, color, ink } = props;
+  const { veil, id, frame, inHero, answer, marking, color, ink, strength } = props;
   const store = useStore();
   const gesture = useGesture();
   const decided = useDecided([], ['styles']);
@@ -117,14 +118,13 @@ export function VeilFrame(props: VeilFrameProps) {
         src={`/proof/pictures/${veil.picture.file}`}
         alt={veil.picture.name}
         className="absolute inset-0 h-full w-full object-cover"
+        style={veil.crop && { objectPosition: `${veil.crop.x * 100}% ${veil.crop.y * 100}%` }}
       />
       <div
         className="absolute inset-0"
         style={{
           backgroundImage:
-            marking === 'before'
-              ? undefined
-              : veilCss({ color, side: veil.side, strength: veil.strength }),
+            marking === 'before' ? undefined : veilCss({ color, side: veil.side, strength }),
         }}
       />
       <canvas

@@ -5,6 +5,8 @@ import type { VeilAnswer, VeilQuestion } from './veil-worker.ts';
 
 interface VeilProofProps {
   readonly veil: Veil;
+  /** In the theme that is shown. */
+  readonly strength: number;
   readonly frames: VeilQuestion['frames'];
   readonly answer: VeilAnswer | undefined;
   /** The other color that text could have. */
@@ -13,7 +15,7 @@ interface VeilProofProps {
 }
 
 /** Whether the text on a picture reads, from which strength of the veil on, and how it stands at every width. */
-export function VeilProof({ veil, frames, answer, other, onTake }: VeilProofProps) {
+export function VeilProof({ veil, strength, frames, answer, other, onTake }: VeilProofProps) {
   const decided = useDecided([], ['styles']);
   const least = answer?.least[0];
   const failing = answer?.present.some((proofs) =>
@@ -26,16 +28,16 @@ export function VeilProof({ veil, frames, answer, other, onTake }: VeilProofProp
         {answer && (
           <p className="flex flex-wrap items-baseline gap-x-4">
             <span className={failing ? 'font-semibold text-error' : ''}>
-              {failing ? 'falls short' : 'reads'} at {veil.strength} of 255
+              {failing ? 'falls short' : 'reads'} at {strength} of 255
             </span>
             {least ? (
               <button
                 type="button"
                 className="act"
-                disabled={least.strength === veil.strength}
+                disabled={least.strength === strength}
                 onClick={() => onTake(least.strength)}
               >
-                {least.strength === veil.strength
+                {least.strength === strength
                   ? 'This is the least veil'
                   : `Take the least veil, ${least.strength}`}
               </button>

@@ -2,7 +2,14 @@ import { contrastRatio } from '@garnish/core/color/contrast';
 import type { Hex } from '@garnish/core/color/srgb';
 import { flattened } from '@garnish/core/color/transparent';
 import { hexOf } from '@garnish/core/color/srgb';
-import { coverCrop, fadeAt, LEVELS, wayFrom, type VeilSide } from '@garnish/core/image/veil';
+import {
+  coverCrop,
+  fadeAt,
+  LEVELS,
+  wayFrom,
+  type Point,
+  type VeilSide,
+} from '@garnish/core/image/veil';
 import {
   histogramUnder,
   leastStrength,
@@ -21,6 +28,8 @@ export interface VeilQuestion {
   readonly side: VeilSide;
   readonly pixels: number;
   readonly strength: number;
+  /** What of the picture stays in view. */
+  readonly crop: Point;
   /** The frame whose failing pixels are marked, and the strengths to mark them at. */
   readonly marked: number;
 }
@@ -49,7 +58,7 @@ function maskOf(
   const width = MASK_PX;
   const height = Math.max(1, Math.round(frame.height * scale));
   const mask = new ImageData(width, height);
-  const crop = coverCrop(pixels, frame);
+  const crop = coverCrop(pixels, frame, question.crop);
   const [ink = '#ffffff'] = question.inks;
   frame.boxes.forEach((box, index) => {
     const needed = frame.needed[index] ?? 4.5;
@@ -95,7 +104,7 @@ self.onmessage = ({ data: question }: MessageEvent<VeilQuestion>) => {
   const { frames, inks, color, side, pixels, strength, marked } = question;
   const pictured = picture;
   const byFrame = frames.map((frame) => {
-    const crop = coverCrop(pictured, frame);
+    const crop = coverCrop(pictured, frame, question.crop);
     return frame.boxes.map((box, index) => ({
       ...histogramUnder(pictured, crop, box, side),
       needed: frame.needed[index] ?? 4.5,

@@ -35,6 +35,10 @@ test('a gallery and cards show pictures from a file or from the system, told for
   await says.fill('The ferry before sunrise');
   await says.press('Enter');
   await expect(shown).toHaveAttribute('alt', 'The ferry before sunrise');
+  await page.getByRole('button', { name: 'The picture of In the morning is decoration' }).click();
+  await expect(shown).toHaveAttribute('alt', '');
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(shown).toHaveAttribute('alt', 'The ferry before sunrise');
   // What the system has already is chosen without a file.
   await page
     .getByRole('combobox', { name: 'Picture of At noon that is here already' })
@@ -306,8 +310,12 @@ test('words change their end of a picture, another part of it stays in view, and
   await expect(image).toHaveCSS('object-position', '20% 50%');
   await saved(page);
   const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
-  expect(css).toMatch(/\.over-picture\.over-estuary \{\s*grid-template-rows: auto minmax/);
-  expect(css).toMatch(/\.over-estuary > \.hero-picture \{\s*object-position: 20% 50%/);
+  expect(css).toMatch(
+    /\.over-picture\.over-estuary:not\(\.picture-band\) \{\s*grid-template-rows: auto minmax/,
+  );
+  expect(css).toMatch(
+    /\.over-estuary > \.hero-picture, \.over-estuary > \.ground-picture \{\s*object-position: 20% 50%/,
+  );
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect.poll(above).toBeGreaterThan(100);

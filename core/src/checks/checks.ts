@@ -2,6 +2,7 @@ import type { Derived } from '../derive/derived.ts';
 import { keptList } from '../same.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { alikeCheck } from './alike.ts';
+import { altCheck } from './alt.ts';
 import { bodySizeCheck } from './body-size.ts';
 import { componentStatesCheck } from './component-states.ts';
 import { componentWeightCheck } from './component-weight.ts';
@@ -71,6 +72,7 @@ export const CHECKS: readonly Check[] = [
   iconWeightCheck,
   lostIconsCheck,
   logoCheck,
+  altCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,

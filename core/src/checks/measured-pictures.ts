@@ -26,6 +26,8 @@ export interface JudgedText {
 export interface JudgedPicture {
   /** The veil between the picture and the words, by id. */
   readonly veil: string;
+  /** What the picture is on the pages; what a page opens with where absent. */
+  readonly role?: 'opening' | 'background';
   /** What selects it on the pages. */
   readonly selector: string;
   readonly texts: readonly JudgedText[];
@@ -132,7 +134,7 @@ export const checkPictures = (
   pictures: readonly JudgedPicture[],
   { color, type }: Pick<StyleDocument, 'color' | 'type'>,
 ): readonly Finding[] =>
-  pictures.flatMap(({ veil: id, selector, texts, themes, crop, otherEnd }) => {
+  pictures.flatMap(({ veil: id, role, selector, texts, themes, crop, otherEnd }) => {
     const veil = Object.hasOwn(color.veils.items, id) ? color.veils.items[id] : undefined;
     if (!veil) return [];
     const failing = texts.filter(({ passing }) => passing < veil.pixels);
@@ -149,7 +151,7 @@ export const checkPictures = (
         ...waysOfPlace(id, veil, { crop, ...(otherEnd !== undefined && { otherEnd }) }),
       ];
       return {
-        id: `over-picture:${id}:${mode}`,
+        id: `over-picture:${id}:${mode}${role === 'background' ? ':background' : ''}`,
         severity: 'repair',
         area: 'color',
         decision: `/color/veils/items/${id}/strength`,

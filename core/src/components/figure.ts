@@ -12,8 +12,14 @@ export const figure = component({
     {
       name: 'figure',
       says: 'a picture with its caption',
-      markup: `<figure class="figure"><img class="picture-opening" src="…" alt="…"><figcaption class="type-caption">…</figcaption></figure>`,
+      markup: `<figure class="figure"><img class="figure-picture picture-opening" src="…" alt="…"><figcaption class="type-caption">…</figcaption></figure>`,
       own: { display: 'grid', 'align-content': 'start', margin: '0' },
+    },
+    {
+      name: 'figure-picture',
+      says: 'the picture of a figure',
+      markup: `<img class="figure-picture picture-opening" src="…" alt="…">`,
+      own: { display: 'block', 'max-inline-size': '100%', 'block-size': 'auto' },
     },
     {
       name: 'gallery',

@@ -29,6 +29,19 @@ export const opening = component({
       },
     },
     {
+      name: 'picture-band',
+      says: 'the same in the middle of a page: as high as its words',
+      markup: `<section class="over-picture picture-band"><img class="ground-picture" src="…" alt=""><div class="hero-veil"></div><div class="hero-words">…</div></section>`,
+      own: { 'grid-template-rows': 'auto', 'min-block-size': '0' },
+      inside: { '& > .hero-words': { 'grid-row': '1' } },
+    },
+    {
+      name: 'ground-picture',
+      says: 'the picture under the words of a section',
+      markup: `<img class="ground-picture" src="…" alt="">`,
+      own: COVERING,
+    },
+    {
       name: 'hero-picture',
       says: 'the picture under the words',
       markup: `<img class="hero-picture" src="…" alt="">`,

@@ -16,6 +16,7 @@ import {
   ramps,
   groundlessRules,
   roleNames,
+  treatmentRules,
   veilRules,
   vividTexts,
 } from './color/nodes.ts';
@@ -320,6 +321,7 @@ const RULES = [
   ['pull', pullRules],
   ['grid', gridRules],
   ['layout', layoutRules],
+  ['treatments', treatmentRules],
   ['patterns', patternClasses],
   ['shape', shapeRules],
   ['icons', iconRules],

@@ -1,4 +1,5 @@
 import type { Hex } from '../color/srgb.ts';
+import { treat, type Treated } from './treat.ts';
 import { coverCrop, LEVELS, type Area, type Pixels, type Point, type VeilSide } from './veil.ts';
 import {
   histogramUnder,
@@ -28,6 +29,8 @@ export interface VeilInTheme {
   readonly color: Hex;
   /** Opacity where it is strongest, in levels of 255. */
   readonly strength: number;
+  /** What is done to the picture under it. */
+  readonly treated?: Treated | undefined;
   /** Other colors that the texts could have, by name. */
   readonly inks?: readonly { readonly id: string; readonly ink: Hex }[];
 }
@@ -131,16 +134,25 @@ export function judgeVeil(
   frames: readonly JudgedFrame[],
   { side, themes, share, crop: at, crops = [] }: JudgedVeil,
 ): VeilVerdict {
+  const pictures = themes.map(({ treated }) => (treated ? treat(pixels, treated) : pixels));
+  /** The pixels under a box in each theme; taken up once where the picture is the same. */
+  const under = (crop: Area, box: Area): readonly Histogram[] => {
+    const known = new Map<Pixels, Histogram>();
+    return pictures.map((picture) => {
+      const found = known.get(picture) ?? histogramUnder(picture, crop, box, side);
+      known.set(picture, found);
+      return found;
+    });
+  };
   const asked = frames.map((frame) => {
     const crop = coverCrop(pixels, frame, at);
-    return frame.boxes.map((box) => {
-      const histogram = histogramUnder(pixels, crop, box, side);
-      return themes.map((_, theme) => ({
+    return frame.boxes.map((box) =>
+      under(crop, box).map((histogram, theme) => ({
         ...histogram,
         ink: box.inks[theme] ?? '#ffffff',
         needed: box.needed,
-      }));
-    });
+      })),
+    );
   });
   const proofs = asked.map((boxes) =>
     boxes.map((own) =>
@@ -156,15 +168,11 @@ export function judgeVeil(
     frames.every((frame) => {
       const crop = coverCrop(pixels, frame, point);
       return frame.boxes.every((box) => {
-        const histogram = histogramUnder(pixels, crop, box, side);
-        return themes.every(
-          ({ color, strength }, theme) =>
-            proveStrength(
-              histogram,
-              { ink: box.inks[theme] ?? '#ffffff', color, strength },
-              box.needed,
-            ).passing >= share,
-        );
+        return under(crop, box).every((histogram, theme) => {
+          const { color = '#000000', strength = 0 } = themes[theme] ?? {};
+          const ink = box.inks[theme] ?? '#ffffff';
+          return proveStrength(histogram, { ink, color, strength }, box.needed).passing >= share;
+        });
       });
     });
   const isProved = proofs.flat(2).every(({ passing }) => passing >= share);

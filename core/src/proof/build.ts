@@ -2,7 +2,7 @@ import { ownVariantsOf } from '../derive/own-variants.ts';
 import { veilSlugs } from '../derive/color/veil.ts';
 import type { Derived } from '../derive/derived.ts';
 import { raiseClass } from '../derive/shape/shape.ts';
-import { pictureSlugs } from '../derive/space/layout.ts';
+import { placedPictures } from '../derive/color/treatments.ts';
 import { sign } from '../components/pieces.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { paintedArtwork } from './artwork.ts';
@@ -52,13 +52,13 @@ export function builder(
     veil(id) {
       const veil = color.veils.items[id];
       const slug = slugOfVeil.get(id);
-      return veil && slug !== undefined ? { slug, picture: veil.picture } : undefined;
+      return veil && slug !== undefined ? { id, slug, picture: veil.picture } : undefined;
     },
     raised: raiseClass(shape),
     hangs: 'hang' in space.roles.items,
     artwork: content.artwork && paintedArtwork(content.artwork, colors),
     gradient: gradients[0]?.slug,
-    shapes: [...pictureSlugs(layout).values()],
+    pictures: (role) => placedPictures(layout, role),
     part: (id) =>
       Object.hasOwn(parts, id)
         ? inOrder(parts[id]?.sections ?? NOTHING).flatMap(([section, own]) =>

@@ -1,5 +1,6 @@
 import { element, type ProofElement, type ProofNode } from './node.ts';
-import type { Build, ShownPicture } from './sections/kind.ts';
+import { PICTURE_ROLES, type PictureRole } from '../system/picture-roles.ts';
+import { altOf, type Build, type ShownPicture } from './sections/kind.ts';
 
 /** Leads nowhere that anybody has been: a link to the page itself would count as visited. */
 export const nowhere = { href: '#to-be-written' };
@@ -41,25 +42,57 @@ export const room = (
 export const block = (className: string, ...children: readonly ProofNode[]): ProofElement =>
   element('section', { class: ['block', className].filter(Boolean).join(' ') }, ...children);
 
-/** A picture in a shape; a place without one yet is a surface of the shape that it would have. */
+/**
+ * A picture in its role, cut to the shape that the role has; `at` is its place among others. What is done to it may
+ * take an element around it.
+ */
+export function pictureIn(
+  build: Pick<Build, 'pictures'>,
+  role: PictureRole,
+  shown: ShownPicture,
+  at = 0,
+): ProofElement {
+  const { isToned } = build.pictures(role);
+  const className = pictureClass(build, role, at);
+  return isToned
+    ? element('span', { class: `${className} toned toned-${role}` }, picture(shown, ''))
+    : picture(shown, className);
+}
+
+const HAS_SHAPE: ReadonlySet<PictureRole> = new Set(['card', 'figure']);
+
+/** The class of a role, and that of its shape. */
+function pictureClass(build: Pick<Build, 'pictures'>, role: PictureRole, at: number): string {
+  const own = PICTURE_ROLES.find(({ id }) => id === role)?.className ?? '';
+  const shape = HAS_SHAPE.has(role) ? build.pictures(role).shapeAt(at) : undefined;
+  return shape === undefined ? own : `${own} picture-${shape}`;
+}
+
+/** The same; a place without a picture yet is a surface of the shape that it would have. */
 export const pictureOr = (
+  build: Build,
+  role: PictureRole,
   shown: ShownPicture | undefined,
-  className: string,
-  { ground }: Build,
+  at = 0,
 ): ProofElement =>
   shown
-    ? picture(shown, className)
-    : ground('div', 'surface', { class: className, 'aria-hidden': 'true' }, []);
+    ? pictureIn(build, role, shown, at)
+    : build.ground(
+        'div',
+        'surface',
+        { class: pictureClass(build, role, at), 'aria-hidden': 'true' },
+        [],
+      );
 
 /** A stored picture, cut to a shape. */
 export const picture = (
-  { file, width, height, name }: ShownPicture,
+  { file, width, height, ...said }: ShownPicture,
   className: string,
 ): ProofElement =>
   element('img', {
-    class: className,
+    ...(className !== '' && { class: className }),
     src: `/proof/pictures/${file}`,
     width: String(width),
     height: String(height),
-    alt: name,
+    alt: altOf(said),
   });

@@ -36,12 +36,12 @@ const READING: Build = {
   },
   ground: (tag, _, attributes, children) => element(tag, attributes, ...children),
   color: (id) => id,
-  veil: (id) => ({ slug: id, picture: PICTURE }),
+  veil: (id) => ({ id, slug: id, picture: PICTURE }),
   raised: undefined,
   hangs: false,
   artwork: undefined,
   gradient: undefined,
-  shapes: [],
+  pictures: () => ({ isToned: false, shapeAt: () => undefined }),
   part: () => [],
   icon: () => [],
   variant: () => undefined,
@@ -212,6 +212,17 @@ export const allSections = once(({ pages, parts }: Pages): readonly PlacedSectio
     )?.page;
   return [...own, ...placed(parts, partPath, pageOf)];
 });
+
+/** Every section whose words stand over a picture, with its veil, page by page from the top. */
+export const sectionsOverPictures = (
+  content: Pages,
+): readonly (PlacedSection & { readonly veil: string })[] =>
+  allSections(content).flatMap((placed) => {
+    const { own } = placed;
+    return (own.kind === 'opening' || own.kind === 'call') && own.veil !== undefined
+      ? [{ ...placed, veil: own.veil }]
+      : [];
+  });
 
 /** Every section of a kind, shown or not, page by page from the top, then those of parts of one’s own. */
 export const sectionsOf = <Kind extends PageSection['kind']>(

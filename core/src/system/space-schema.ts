@@ -1,3 +1,4 @@
+import { pictureRolesSchema } from './picture-roles.ts';
 import * as z from 'zod/mini';
 import { MOST_COLUMNS } from '../space/grid.ts';
 import { PATTERN_KINDS } from '../space/pattern.ts';
@@ -135,6 +136,8 @@ export const layoutSchema = z.strictObject({
       y: share,
     }),
   ),
+  /** What pictures are on a page, and what is done to them there; the usual where absent. */
+  pictureRoles: z.optional(pictureRolesSchema),
   logo: z.strictObject({
     light: z.optional(svg),
     dark: z.optional(svg),

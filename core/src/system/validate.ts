@@ -1,4 +1,5 @@
-import { sectionsOf } from '../proof/texts.ts';
+import { treatmentColors } from './picture-roles.ts';
+import { sectionsOf, sectionsOverPictures } from '../proof/texts.ts';
 import {
   documentSchema,
   inOrder,
@@ -89,12 +90,29 @@ function* veilProblems({ color, content, type }: StyleDocument): Generator<Probl
           message: `there is no text role “${text}”`,
         };
   }
-  for (const { own, path } of sectionsOf(content, 'opening'))
-    if (own.veil !== undefined && !Object.hasOwn(color.veils.items, own.veil))
+  for (const { veil, path } of sectionsOverPictures(content))
+    if (!Object.hasOwn(color.veils.items, veil))
       yield { path: `${path}/veil`, message: 'names a picture that is not there' };
   for (const role of Object.values(content.artwork?.fills ?? {}))
     if (!Object.hasOwn(color.roles.items, role))
       yield { path: '/content/artwork/fills', message: `there is no color role “${role}”` };
+}
+
+function* treatmentProblems({ color, layout }: StyleDocument): Generator<Problem> {
+  for (const [path, role] of treatmentColors(layout))
+    if (!Object.hasOwn(color.roles.items, role))
+      yield { path, message: `there is no color role “${role}”` };
+  for (const [role, own] of Object.entries(layout.pictureRoles ?? {}))
+    if (
+      own &&
+      'shape' in own &&
+      own.shape !== undefined &&
+      !Object.hasOwn(layout.pictures.items, own.shape)
+    )
+      yield {
+        path: `/layout/pictureRoles/${role}/shape`,
+        message: `there is no shape “${own.shape}”`,
+      };
 }
 
 function* useProblems({ color, type }: StyleDocument): Generator<Problem> {
@@ -221,6 +239,10 @@ export const RULES: readonly DocumentRule[] = [
       type.roles.order,
     ],
     find: veilProblems,
+  },
+  {
+    reads: ({ color, layout }) => [color.roles.order, layout.pictureRoles, layout.pictures],
+    find: treatmentProblems,
   },
   ...SPACE_RULES,
 ];

@@ -48,6 +48,7 @@ export const brackwaterParts = (): NonNullable<StyleDocument['content']['parts']
               title: 'Rather by telephone?',
               text: 'The quay office answers from six in the morning.',
               action: 'Call the office',
+              veil: 'water',
               wears: { button: 'by-phone' },
             },
           ],

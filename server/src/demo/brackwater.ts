@@ -14,6 +14,13 @@ import { usualLayout, usualShape } from '@garnish/core/system/usual-space';
 import { family } from '../fonts/shipped.ts';
 import { itself, own, page, painted, rung, share, withRoles, withSpace } from './decide.ts';
 
+const ESTUARY = {
+  name: 'The estuary in the evening',
+  file: 'a798a25c593262fa.webp',
+  width: 1600,
+  height: 1000,
+} as const;
+
 const crossing = (quay: string, leaves: string, arrives: string, tide: string) => ({
   quay,
   leaves,
@@ -140,12 +147,7 @@ export function brackwater(): StyleDocument {
           'estuary',
           {
             name: 'estuary',
-            picture: {
-              name: 'The estuary in the evening',
-              file: 'a798a25c593262fa.webp',
-              width: 1600,
-              height: 1000,
-            },
+            picture: ESTUARY,
             boxes: collectionOf([
               ['title', { text: 'h1', x: 0.03, y: 0.4, width: 0.56, height: 0.32 }],
               ['lead', { text: 'lead', x: 0.03, y: 0.74, width: 0.56, height: 0.18 }],
@@ -155,6 +157,23 @@ export function brackwater(): StyleDocument {
             side: 'bottom',
             pixels: 1,
             strength: 61,
+          },
+        ],
+        [
+          'water',
+          {
+            name: 'water',
+            picture: ESTUARY,
+            boxes: collectionOf([
+              ['title', { text: 'h3', x: 0.03, y: 0.3, width: 0.5, height: 0.2 }],
+              ['text', { text: 'body', x: 0.03, y: 0.55, width: 0.5, height: 0.2 }],
+            ]),
+            ink: 'on-pictures',
+            color: '#000000',
+            side: 'all over',
+            pixels: 1,
+            strength: 99,
+            crop: { x: 0.5, y: 1 },
           },
         ],
       ]),
@@ -188,7 +207,10 @@ export function brackwater(): StyleDocument {
         'inset-small': { value: { kind: 'stepped', step: 's', at: { medium: 'm' } } },
         section: { value: { kind: 'step', step: 'xl', at: { middle: 'xxl', wide: 'xxxl' } } },
       }),
-      parts: { 'card.inset': { role: 'inset-small' } },
+      parts: {
+        'card.inset': { role: 'inset-small' },
+        'picture-words.inset': { role: 'inset-large' },
+      },
     },
     layout: {
       ...usualLayout(20, 16),

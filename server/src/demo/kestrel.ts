@@ -125,6 +125,8 @@ export function kestrel(): StyleDocument {
     },
     layout: {
       ...usualLayout(20, 20),
+      // Faces in the two colors of the house.
+      pictureRoles: { portrait: { treatment: { kind: 'toned', color: 'text', second: 'page' } } },
       grid: {
         align: 'full',
         whole: false,

@@ -1,7 +1,8 @@
 import type { JudgedPicture } from '@garnish/core/checks/measured-pictures';
 import { REFLOW_PX } from '@garnish/core/checks/page/reflow';
+import { treatedIn } from '@garnish/core/derive/color/treatments';
 import { veilColor } from '@garnish/core/derive/color/veil';
-import { sectionsOf } from '@garnish/core/proof/texts';
+import { sectionsOverPictures } from '@garnish/core/proof/texts';
 import { inOrder, MODES } from '@garnish/core/system/document';
 import { patched } from '@garnish/core/system/patch';
 import { modesOf } from '@garnish/core/system/themes';
@@ -43,6 +44,20 @@ const sentenceOf = (worker: Worker, asked: VeilCase): Promise<VeilSentence> =>
     worker.postMessage(asked);
   });
 
+/** Pictures that are judged together: of one veil, with the same done to them. */
+function alike(
+  places: readonly PictureOnPage[],
+  { document: { layout }, derived: { colors } }: View,
+): readonly (readonly PictureOnPage[])[] {
+  const groups = new Map<string, PictureOnPage[]>();
+  for (const place of places) {
+    const done = MODES.map((mode) => treatedIn(layout, place.role, colors, mode) ?? null);
+    const key = JSON.stringify([place.veil, done]);
+    groups.set(key, [...(groups.get(key) ?? []), place]);
+  }
+  return [...groups.values()];
+}
+
 export interface Judge {
   /** Every picture with words over it; nothing where it was called off. */
   readonly judged: (
@@ -59,12 +74,12 @@ export function createJudge(): Judge {
   let count = 0;
   const judge = async (
     view: View,
-    veilId: string,
     places: readonly PictureOnPage[],
   ): Promise<JudgedPicture | undefined> => {
     const { document, derived } = view;
-    const veil = document.color.veils.items[veilId];
     const [first] = places;
+    const veilId = first?.veil ?? '';
+    const veil = document.color.veils.items[veilId];
     if (!veil || !first) return undefined;
     const modes = MODES.filter((mode) => modesOf(derived.themes).includes(mode));
     const frames = places.flatMap((place) =>
@@ -96,6 +111,7 @@ export function createJudge(): Judge {
           return {
             color: veilColor(veil, derived.colors, mode),
             strength,
+            treated: treatedIn(document.layout, first.role, derived.colors, mode),
             inks: inksOf(document.color).flatMap((role) => {
               const color = derived.colors.get(role)?.colors[mode];
               return role === ink || color === undefined ? [] : [{ id: role, ink: color }];
@@ -113,6 +129,7 @@ export function createJudge(): Judge {
     const { proofs, themes, crop } = sentence.verdict;
     return {
       veil: veilId,
+      role: first.role,
       selector: first.selector,
       crop,
       themes: Object.fromEntries(modes.map((mode, theme) => [mode, themes[theme]])),
@@ -159,28 +176,25 @@ export function createJudge(): Judge {
     const pages = [...new Set(texts.map(({ page }) => page))];
     const places = await measureOver(other, judgedWidths(other), pages, isOff);
     if (isOff()) return false;
-    const there = await judge(
-      other,
-      id,
+    const asked = alike(
       places.filter((place) => place.veil === id),
+      other,
     );
-    return there !== undefined && isRead(there.texts);
+    for (const own of asked) {
+      const there = await judge(other, own);
+      if (!there || !isRead(there.texts)) return false;
+    }
+    return asked.length > 0;
   };
   return {
     async judged(view, isOff) {
-      const pages = sectionsOf(view.document.content, 'opening').flatMap(({ own, page }) =>
-        own.veil === undefined || page === undefined ? [] : [page],
-      );
+      const pages = sectionsOverPictures(view.document.content).flatMap(({ page }) => page ?? []);
       if (pages.length === 0) return [];
       const places = await measureOver(view, judgedWidths(view), [...new Set(pages)], isOff);
       const all: JudgedPicture[] = [];
-      for (const veil of new Set(places.map((place) => place.veil))) {
+      for (const own of alike(places, view)) {
         if (isOff()) return undefined;
-        const one = await judge(
-          view,
-          veil,
-          places.filter((place) => place.veil === veil),
-        );
+        const one = await judge(view, own);
         if (one) all.push({ ...one, otherEnd: await readsAtOtherEnd(view, one, isOff) });
       }
       return isOff() ? undefined : all;

@@ -9,6 +9,7 @@ export const madeOfNames = ({ document, derived }: View) => ({
   logo: document.layout.logo,
   cards: document.shape.cards,
   pictures: document.layout.pictures,
+  pictureRoles: document.layout.pictureRoles,
   narrow: document.components.narrow,
   selectors: derived.selectors,
 });

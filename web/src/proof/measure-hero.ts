@@ -34,6 +34,8 @@ export interface PictureOnPage {
   readonly page: string;
   /** Its veil, by id. */
   readonly veil: string;
+  /** What the picture is on the page. */
+  readonly role: 'opening' | 'background';
   readonly selector: string;
   readonly frames: readonly PictureFrame<InkedBox>[];
 }
@@ -140,7 +142,12 @@ export async function measureOver(
           const key = `${id} ${index}`;
           // Colors are the same at every width.
           const own = found.get(key) ?? {
-            on: { page: id, veil, selector: `.${name}` },
+            on: {
+              page: id,
+              veil,
+              role: picture.classList.contains('picture-band') ? 'background' : 'opening',
+              selector: `.${name}`,
+            },
             inks: MODES.map((mode) => inksIn(page, elements, mode)),
             frames: [],
           };
@@ -171,12 +178,13 @@ export async function measureOver(
   return [...found.values()].map(({ on, frames }) => ({ ...on, frames }));
 }
 
-/** The frames of the first picture with words over it on a page; nothing where there is none. */
+/** The frames of a picture with words over it on a page; nothing where it has none there. */
 export async function measureHero(
   view: View,
   widths: readonly number[],
   onPage: string,
+  ofVeil: string,
 ): Promise<readonly PictureFrame[]> {
-  const [first] = await measureOver(view, widths, [onPage]);
-  return first?.frames ?? [];
+  const all = await measureOver(view, widths, [onPage]);
+  return all.find(({ veil }) => veil === ofVeil)?.frames ?? [];
 }

@@ -44,6 +44,14 @@ function ownWords(element: Element): { text: string; width: number; height: numb
 const hasGround = ({ backgroundColor, backgroundImage }: CSSStyleDeclaration): boolean =>
   backgroundImage !== 'none' || !/^rgba?\(0, 0, 0, 0\)$|^transparent$/.test(backgroundColor);
 
+/** The picture that an element shows, by the name of its file and its own size. */
+function pictureOf(element: HTMLElement): Pick<MeasuredBox, 'picture'> {
+  const [, file] = /\/proof\/pictures\/([^/]+)$/.exec(element.getAttribute('src') ?? '') ?? [];
+  if (file === undefined) return {};
+  const own = (name: string): number => number(element.getAttribute(name) ?? '');
+  return { picture: { file, width: own('width'), height: own('height') } };
+}
+
 function boxOf(
   element: HTMLElement,
   { parent, child }: Pick<MeasuredBox, 'parent' | 'child'>,
@@ -82,6 +90,7 @@ function boxOf(
     isSeen: parent >= 0 && (hasGround(style) || border.some((width) => width > 0)),
     scrolls: /auto|scroll/.test(style.overflowX),
     isOut: /absolute|fixed/.test(style.position),
+    ...pictureOf(element),
   };
 }
 

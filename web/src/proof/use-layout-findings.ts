@@ -41,7 +41,8 @@ export function useLayoutFindings(): void {
       const shown = shownPageOf(store.state().id, decided.document);
       const here = await look(shown);
       if (!here) return;
-      const others = found.filter(({ where }) => where.page !== shown);
+      const told = new Set(here.map(({ id }) => id));
+      const others = found.filter(({ id, where }) => where.page !== shown && !told.has(id));
       store.found('layout', [...here, ...others]);
       const pictures = await (judge ??= createJudge()).judged(decided, isCalledOff);
       if (pictures) store.found('pictures', checkPictures(pictures, decided.document));

@@ -51,7 +51,8 @@ export function useMadePictures(): Drawing {
       const file = new File([drawMade(made, palette)], 'drawing.svg', { type: 'image/svg+xml' });
       const picture = await keptPicture(file);
       const name = place.picture?.name ?? madeName(place);
-      drawn.push([place.path, { ...picture, name, made }]);
+      const alt = place.picture?.alt;
+      drawn.push([place.path, { ...picture, name, ...(alt !== undefined && { alt }), made }]);
     }
     const said = drawn.length === 1 ? 'a picture drawn' : `${drawn.length} pictures drawn`;
     if (!stopped.current && !store.change(placing(drawn), said))

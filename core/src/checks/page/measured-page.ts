@@ -39,6 +39,8 @@ export interface MeasuredBox {
   readonly scrolls: boolean;
   /** Out of the flow: nothing beside it keeps its distance. */
   readonly isOut: boolean;
+  /** The picture that it is, with its own size in px; none where absent. */
+  readonly picture?: { readonly file: string; readonly width: number; readonly height: number };
 }
 
 /**

@@ -6,6 +6,7 @@ import { fitsCheck } from './fits.ts';
 import { headerRowsCheck } from './header-rows.ts';
 import { groupingCheck } from './grouping.ts';
 import { childrenOf, type MeasuredPage, type PageCheck } from './measured-page.ts';
+import { pictureSizes } from './picture-sizes.ts';
 import { offScaleCheck } from './off-scale.ts';
 import { reflowCheck } from './reflow.ts';
 import { roomCheck } from './room.ts';
@@ -55,7 +56,7 @@ export function* checkPages(
       yield;
     }
   }
-  return [...found.values()];
+  return [...found.values(), ...pictureSizes(pages, document)];
 }
 
 /** The same at once. */

@@ -25,11 +25,13 @@ import {
 import { needingTexts, needsOf } from './needs.ts';
 import { slugsOf } from '../../tokens/slugs-of.ts';
 import { deriveGroundlessRules, deriveVividTexts } from './groundless.ts';
+import { deriveTreatmentRules, deriveTreatmentTokens } from './treatments.ts';
 import { deriveVeilRules } from './veil.ts';
 
 const roles = ({ color: decided }: StyleDocument) => decided.roles;
 const texts = ({ color: decided }: StyleDocument) => decided.texts;
 const veils = ({ color: decided }: StyleDocument) => decided.veils;
+const pictureRoles = ({ layout }: StyleDocument) => layout.pictureRoles;
 const plainLinks = ({ color: decided }: StyleDocument) => decided.plainLinks ?? false;
 
 export const ramps = node(
@@ -91,6 +93,7 @@ export const colorTokens = [
   tokenNode('color: tokens of roles', [colors], deriveRoleTokens),
   tokenNode('color: tokens of gradients', [gradients], deriveGradientTokens),
   tokenNode('color: tokens of veils', [veils, colors], deriveVeilTokens),
+  tokenNode('color: tokens of treatments', [pictureRoles, colors], deriveTreatmentTokens),
 ] as const;
 
 /** The roles by their names alone: what colors they are is no rule's matter. */
@@ -141,6 +144,13 @@ export const veilRules = ruleNode(
   'color: rules of veils',
   [veils, roleNames, settings],
   deriveVeilRules,
+);
+
+/** After the structure of components and the shapes of pictures. */
+export const treatmentRules = ruleNode(
+  'color: rules of treatments',
+  [pictureRoles, ({ layout }: StyleDocument) => layout.pictures, roleNames],
+  deriveTreatmentRules,
 );
 
 /** Before the rules of surfaces. */

@@ -58,7 +58,7 @@ export function deriveVeilRules(
       ...(crop
         ? [
             {
-              selector: `.over-${slug} > .hero-picture`,
+              selector: `.over-${slug} > .hero-picture, .over-${slug} > .ground-picture`,
               declarations: [['object-position', `${shareCss(crop.x)} ${shareCss(crop.y)}`]],
             } as const,
           ]
@@ -66,7 +66,7 @@ export function deriveVeilRules(
       ...(atHead
         ? [
             {
-              selector: `.over-picture.over-${slug}`,
+              selector: `.over-picture.over-${slug}:not(.picture-band)`,
               declarations: [['grid-template-rows', 'auto minmax(19rem, 1fr)']],
             } as const,
             {

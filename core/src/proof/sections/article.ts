@@ -32,7 +32,7 @@ function partNodes(
   number: string,
   build: Build,
 ): readonly ProofNode[] {
-  const { text, shapes } = build;
+  const { text } = build;
   switch (own.is) {
     case 'heading':
       return [text(`h${own.level}`, `h${own.level}`, [own.text], `${at}/text`)];
@@ -75,7 +75,7 @@ function partNodes(
           'figure',
           { class: 'figure' },
           '/space/parts/figure.gap',
-          pictureOr(own.picture, shapes[0] === undefined ? '' : `picture-${shapes[0]}`, build),
+          pictureOr(build, 'figure', own.picture),
           text('figcaption', 'caption', [own.caption], `${at}/caption`),
         ),
       ];

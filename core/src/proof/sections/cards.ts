@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { collection, id, label, words } from '../../system/schema-parts.ts';
 import { element, type ProofNode } from '../node.ts';
-import { block, nowhere, picture, room, wordsAt } from '../parts.ts';
+import { block, nowhere, pictureIn, room, wordsAt } from '../parts.ts';
 import { each, kind, listed, shownPicture } from './kind.ts';
 
 /** A few things side by side, each on a surface of its own. */
@@ -43,13 +43,13 @@ export const cards = kind({
   }),
   shows: () => true,
   signed: { of: 'cards', role: 'h3' },
-  nodes({ title, cards: all }, at, { text, ground, icon, raised, hangs, shapes }) {
+  nodes({ title, cards: all }, at, build) {
+    const { text, ground, icon, raised, hangs } = build;
     if (all.order.length === 0) return [];
     // A sign that hangs in the margin, so that the words after it keep to the edge.
     const hung: readonly ProofNode[] = hangs
       ? [element('span', { class: 'pull-hang', 'aria-hidden': 'true' }, '+\u00a0')]
       : [];
-    const [shape] = shapes;
     return [
       block(
         '',
@@ -66,14 +66,7 @@ export const cards = kind({
               'surface',
               { class: ['card', 'span-4', raised].filter(Boolean).join(' ') },
               [
-                ...(card.picture
-                  ? [
-                      picture(
-                        card.picture,
-                        ['card-picture', shape && `picture-${shape}`].filter(Boolean).join(' '),
-                      ),
-                    ]
-                  : []),
+                ...(card.picture ? [pictureIn(build, 'card', card.picture)] : []),
                 ...(shown.length === 0 ? [] : [text('div', 'h3', shown)]),
                 text('h3', 'h4', [card.title], `${own}/title`),
                 text('p', 'body', [card.text], `${own}/text`),

@@ -26,7 +26,7 @@ export const gallery = kind({
   shows: () => true,
   keepsPlaces: true,
   nodes({ title, pictures }, at, build) {
-    const { text, shapes } = build;
+    const { text } = build;
     if (pictures.order.length === 0) return [];
     return [
       block(
@@ -37,13 +37,11 @@ export const gallery = kind({
           { class: 'grid gallery' },
           '/space/parts/gallery.gap',
           ...each(pictures, (own, id) => {
-            const shape = shapes[pictures.order.indexOf(id) % Math.max(1, shapes.length)];
-            const className = shape === undefined ? '' : `picture-${shape}`;
             return room(
               'figure',
               { class: 'figure span-4' },
               '/space/parts/figure.gap',
-              pictureOr(own.picture, className, build),
+              pictureOr(build, 'figure', own.picture, pictures.order.indexOf(id)),
               text('figcaption', 'caption', [own.caption], `${at}/pictures/items/${id}/caption`),
             );
           }),

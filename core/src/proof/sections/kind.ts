@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { MADE_MANNERS, MADE_OF, type MadeOf } from '../../image/made/kinds.ts';
+import type { PictureRole } from '../../system/picture-roles.ts';
 import type { ProofElement, ProofNode } from '../node.ts';
 
 /** Everything on a page that text may stand on, by the id of its color role. */
@@ -11,6 +12,8 @@ export const shownPicture = z.strictObject({
   file: z.string().check(z.regex(/^[0-9a-f]{16}\.(png|jpg|webp|avif)$/)),
   width: z.int().check(z.gte(1), z.lte(20000)),
   height: z.int().check(z.gte(1), z.lte(20000)),
+  /** What it shows, for who does not see it; empty where it says nothing that the words beside it do not say. */
+  alt: z.optional(z.string().check(z.maxLength(250))),
   /** How it was drawn, where it only fills its place. */
   made: z.optional(
     z.strictObject({
@@ -22,6 +25,9 @@ export const shownPicture = z.strictObject({
 });
 
 export type ShownPicture = z.infer<typeof shownPicture>;
+
+/** What is said of a picture to who does not see it: its name until somebody says more. */
+export const altOf = ({ alt, name }: Pick<ShownPicture, 'alt' | 'name'>): string => alt ?? name;
 
 /**
  * What a section is built with: elements whose classes are those of the exported sheet. It knows the system; a kind
@@ -48,7 +54,7 @@ export interface Build {
   /** A veil with its picture. */
   readonly veil: (
     id: string,
-  ) => { readonly slug: string; readonly picture: ShownPicture } | undefined;
+  ) => { readonly id: string; readonly slug: string; readonly picture: ShownPicture } | undefined;
   /** The class of the level that cards stand on. */
   readonly raised: string | undefined;
   /** Whether a sign hangs in the margin. */
@@ -57,8 +63,11 @@ export interface Build {
   readonly artwork: string | undefined;
   /** The slug of the first gradient. */
   readonly gradient: string | undefined;
-  /** The slugs of the shapes that pictures are cut to. */
-  readonly shapes: readonly string[];
+  /** How the pictures of a role stand: whether they are toned, and the slug of the shape of each in a row. */
+  readonly pictures: (role: PictureRole) => {
+    readonly isToned: boolean;
+    readonly shapeAt: (at: number) => string | undefined;
+  };
   /** The sections of a part of one’s own, each on the ground that it stands on. */
   readonly part: (id: string) => readonly ProofNode[];
   /** An icon of the site, by its id; nothing where there is none. */

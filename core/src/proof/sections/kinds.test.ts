@@ -104,6 +104,7 @@ describe('an opening', () => {
       veil: (id) =>
         id === 'dusk'
           ? {
+              id: 'dusk',
               slug: 'dusk',
               picture: { name: 'a hill', file: '0123456789abcdef.png', width: 8, height: 4 },
             }

@@ -1,8 +1,8 @@
 import * as z from 'zod/mini';
 import { id, label, words } from '../../system/schema-parts.ts';
 import { element, type ProofElement, type ProofNode } from '../node.ts';
-import { button, picture, quietButton, room } from '../parts.ts';
-import { kind } from './kind.ts';
+import { button, pictureIn, quietButton, room } from '../parts.ts';
+import { kind, type Build } from './kind.ts';
 
 /** Words over a picture. */
 export const overPicture = (
@@ -21,6 +21,25 @@ export const overPicture = (
       ...words,
     ),
   );
+
+/** Words over the picture of a veil, in the role that it has there. Its words say what it shows; it says nothing beside them. */
+export const overVeil = (
+  build: Build,
+  role: 'opening' | 'background',
+  veil: NonNullable<ReturnType<Build['veil']>>,
+  className: string,
+  words: readonly ProofNode[],
+): ProofElement => ({
+  ...overPicture(
+    ` over-${veil.slug}${className}`,
+    [
+      pictureIn(build, role, { ...veil.picture, alt: '' }),
+      element('div', { class: `hero-veil veil-${veil.slug}` }),
+    ],
+    words,
+  ),
+  decision: `/color/veils/items/${veil.id}`,
+});
 
 /** What a page opens with, over a picture where one was chosen. */
 export const opening = kind({
@@ -60,19 +79,6 @@ export const opening = kind({
       return [
         room('section', { class: `hero width-opening${high}` }, '/space/parts/hero.gap', ...said),
       ];
-    return [
-      {
-        ...overPicture(
-          ` over-${veil.slug}${high}`,
-          [
-            // Its words say what it shows; it says nothing beside them.
-            picture({ ...veil.picture, name: '' }, 'hero-picture'),
-            element('div', { class: `hero-veil veil-${veil.slug}` }),
-          ],
-          said,
-        ),
-        decision: `/color/veils/items/${chosen ?? ''}`,
-      },
-    ];
+    return [overVeil(build, 'opening', veil, high, said)];
   },
 });

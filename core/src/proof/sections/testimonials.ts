@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { collection, words } from '../../system/schema-parts.ts';
 import { element } from '../node.ts';
-import { block, picture, room } from '../parts.ts';
+import { block, pictureIn, room } from '../parts.ts';
 import { each, kind, listed, shownPicture } from './kind.ts';
 
 /** What others say of it. */
@@ -24,7 +24,8 @@ export const testimonials = kind({
   }),
   shows: () => true,
   draws: 'portrait',
-  nodes({ title, voices }, at, { text }) {
+  nodes({ title, voices }, at, build) {
+    const { text } = build;
     if (voices.order.length === 0) return [];
     return [
       block(
@@ -43,7 +44,7 @@ export const testimonials = kind({
                 {},
                 text('p', 'quote', [voice.text], `${at}/voices/items/${id}/text`),
               ),
-              ...(voice.picture ? [picture(voice.picture, 'voice-picture')] : []),
+              ...(voice.picture ? [pictureIn(build, 'portrait', voice.picture)] : []),
               text('figcaption', 'caption', [voice.who], `${at}/voices/items/${id}/who`),
             ),
           ),

@@ -64,6 +64,7 @@ export const SHEET_SETTING = `
 .sheet-width { block-size: 12px; background: color-mix(in srgb, currentcolor 25%, transparent); }
 .sheet-shapes { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 14rem), 1fr)); gap: 24px; align-items: end; }
 .sheet-empty { background: color-mix(in srgb, currentcolor 12%, transparent); }
+.sheet-treated { inline-size: 100%; block-size: auto; aspect-ratio: 3 / 2; object-fit: cover; }
 .sheet-clear { display: block; inline-size: 48px; block-size: 12px; background: currentcolor; opacity: 0.8; }
 .sheet-corner { block-size: 72px; background: color-mix(in srgb, currentcolor 16%, transparent); outline-offset: -1px; }
 .sheet-rule { border-block-start-style: solid; }

@@ -1,6 +1,8 @@
 import { pictureSlugs, widthSlugs } from '../../derive/space/layout.ts';
 import type { DerivedSpace } from '../../derive/derived.ts';
 import { inOrder } from '../../system/document.ts';
+import { picturesOf } from '../../system/pictures.ts';
+import { PICTURE_ROLES, pictureRole } from '../../system/picture-roles.ts';
 import type { Token } from '../../tokens/token.ts';
 import { element, type ProofElement } from '../node.ts';
 import {
@@ -15,7 +17,8 @@ import {
   type Chapter,
   type Given,
 } from './chapter.ts';
-import type { Manner } from './manners.ts';
+import { picture } from '../parts.ts';
+import { showing, type Manner } from './manners.ts';
 
 /** The tokens of a role of space: one, or one for each direction. */
 const tokensOf = ({ derived }: Given, { slug }: DerivedSpace): readonly Token[] =>
@@ -125,6 +128,7 @@ export const pictures: Chapter = {
     const { build, document, derived } = given;
     const { pictures: shapes } = document.layout;
     const [veil] = document.color.veils.order.flatMap((id) => build.veil(id) ?? []);
+    const [any] = picturesOf(document);
     const slugOf = pictureSlugs(document.layout);
     const tall = derived.tokenById.get('logo.height');
     const least = derived.tokenById.get('logo.least');
@@ -146,6 +150,26 @@ export const pictures: Chapter = {
               : element('div', { class: `sheet-empty ${className}` }),
             caption(given, name, `${width} : ${height}`),
           );
+        }),
+      ),
+      ...row(
+        given,
+        'What is done to pictures',
+        'shapes',
+        PICTURE_ROLES.flatMap(({ id, name }) => {
+          const treatment = pictureRole(document.layout, id)?.treatment;
+          if (!treatment) return [];
+          const opacity = derived.tokenById.get(`treatment.${id}.opacity`);
+          const faint = opacity ? showing('veiled', opacity) : '';
+          const shown = any
+            ? picture({ ...any, alt: '' }, `sheet-treated ${faint}`.trim())
+            : element('div', { class: `sheet-empty sheet-treated ${faint}`.trim() });
+          return [
+            named(
+              opacity ? shown : element('span', { class: `toned toned-${id}` }, shown),
+              caption(given, name, treatment.kind),
+            ),
+          ];
         }),
       ),
       ...row(

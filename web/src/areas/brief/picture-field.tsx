@@ -6,7 +6,7 @@ import { useKeepingPicture } from '../../system/kept-picture.ts';
 import { useMadePictures } from '../../system/made-pictures.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
-import { NameField } from '../../ui/name-field.tsx';
+import { LineField } from '../../ui/line-field.tsx';
 
 interface PictureFieldProps {
   /** Where the picture stands, or would stand, in the document. */
@@ -73,19 +73,37 @@ export function PictureField({ path, of, picture, draws }: PictureFieldProps) {
               alt=""
               className="h-7 w-10 object-cover outline-1 outline-line"
             />
-            <div className="min-w-24 flex-1">
-              <NameField
+            <div className="min-w-32 flex-1">
+              <LineField
                 label={`What the picture of ${of} shows`}
-                hideLabel
-                value={picture.name}
-                onChange={(name) =>
+                placeholder={picture.alt === '' ? 'decoration: passed over' : 'what it shows'}
+                className="input min-h-6 w-full py-0"
+                longest={250}
+                value={picture.alt ?? (picture.made ? picture.name : '')}
+                onChange={(alt) =>
                   store.change(
-                    [{ op: 'replace', path: `${path}/name`, value: name }],
-                    `picture ${name}`,
+                    [{ op: 'add', path: `${path}/alt`, value: alt }],
+                    `what the picture of ${of} shows`.slice(0, 120),
                   )
                 }
               />
             </div>
+            {picture.alt !== '' && (
+              <button
+                type="button"
+                className="act"
+                title="It says nothing that the words beside it do not say, and is passed over when the page is read aloud"
+                aria-label={`The picture of ${of} is decoration`}
+                onClick={() =>
+                  store.change(
+                    [{ op: 'add', path: `${path}/alt`, value: '' }],
+                    `picture of ${of} is decoration`.slice(0, 120),
+                  )
+                }
+              >
+                decoration
+              </button>
+            )}
             <button
               type="button"
               className="act"

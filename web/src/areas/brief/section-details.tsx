@@ -65,13 +65,14 @@ export const firstWords = (own: PageSection): string =>
     .find(({ words }) => words.trim() !== '')
     ?.words.slice(0, 80) ?? '';
 
-interface OpeningDetailsProps {
+interface OverPictureProps {
   readonly path: string;
-  readonly own: Extract<PageSection, { readonly kind: 'opening' }>;
+  readonly own: Extract<PageSection, { readonly kind: 'opening' | 'call' }>;
 }
 
-/** What an opening stands over, and whether it fills the screen. */
-function OpeningDetails({ path, own: { veil, isHigh } }: OpeningDetailsProps) {
+/** What an opening or a call stands over, and whether an opening fills the screen. */
+function OverPicture({ path, own }: OverPictureProps) {
+  const { kind, veil } = own;
   const store = useStore();
   const { veils } = useDecided(['color']).document.color;
   return (
@@ -89,7 +90,7 @@ function OpeningDetails({ path, own: { veil, isHigh } }: OpeningDetailsProps) {
                     ? { op: 'remove', path: `${path}/veil` }
                     : { op: 'add', path: `${path}/veil`, value },
                 ],
-                value === '' ? 'opening without a picture' : 'opening over a picture',
+                value === '' ? `${kind} without a picture` : `${kind} over a picture`,
               )
             }
           >
@@ -102,24 +103,26 @@ function OpeningDetails({ path, own: { veil, isHigh } }: OpeningDetailsProps) {
           </select>
         </label>
       )}
-      <label className="flex min-h-7 items-center gap-1.5">
-        <input
-          type="checkbox"
-          className="h-4 w-4 accent-primary"
-          checked={isHigh === true}
-          onChange={({ currentTarget: { checked } }) =>
-            store.change(
-              [
-                checked
-                  ? { op: 'add', path: `${path}/isHigh`, value: true }
-                  : { op: 'remove', path: `${path}/isHigh` },
-              ],
-              checked ? 'opening as high as the screen' : 'opening as high as its words',
-            )
-          }
-        />
-        as high as the screen
-      </label>
+      {kind === 'opening' && (
+        <label className="flex min-h-7 items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="h-4 w-4 accent-primary"
+            checked={own.isHigh === true}
+            onChange={({ currentTarget: { checked } }) =>
+              store.change(
+                [
+                  checked
+                    ? { op: 'add', path: `${path}/isHigh`, value: true }
+                    : { op: 'remove', path: `${path}/isHigh` },
+                ],
+                checked ? 'opening as high as the screen' : 'opening as high as its words',
+              )
+            }
+          />
+          as high as the screen
+        </label>
+      )}
     </div>
   );
 }
@@ -284,7 +287,7 @@ export function SectionDetails({ path, own, on }: SectionDetailsProps) {
         <Wears path={path} there={classesOfSection(own)} wears={own.wears} />
       </div>
       {on && <AsPart own={own} on={on} />}
-      {own.kind === 'opening' && <OpeningDetails path={path} own={own} />}
+      {(own.kind === 'opening' || own.kind === 'call') && <OverPicture path={path} own={own} />}
       {collectionsOf(own).map(([key, collection]) => {
         const at = `${path}/${key}`;
         const what = thingAt({ collection: at, id: '' });

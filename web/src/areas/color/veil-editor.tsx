@@ -1,7 +1,8 @@
 import { useProofTheme } from '../../system/proof-theme.ts';
-import { sectionsOf } from '@garnish/core/proof/texts';
+import { sectionsOf, sectionsOverPictures } from '@garnish/core/proof/texts';
 import type { Patch } from '@garnish/core/system/patch';
 import type { Hex } from '@garnish/core/color/srgb';
+import { treatedIn } from '@garnish/core/derive/color/treatments';
 import { veilColor } from '@garnish/core/derive/color/veil';
 import { removing } from '@garnish/core/system/collection';
 import { MIDDLE } from '@garnish/core/image/veil';
@@ -34,7 +35,10 @@ interface VeilEditorProps {
 /** Text over one picture, and the least veil at which it reads, proved at every width. */
 export function VeilEditor({ id, veil }: VeilEditorProps) {
   const store = useStore();
-  const { document, derived } = useDecided(['color', 'content', 'brief'], ['colors', 'styles']);
+  const { document, derived } = useDecided(
+    ['color', 'content', 'brief', 'layout'],
+    ['colors', 'styles'],
+  );
   const mode = useProofTheme();
   const { proofWidth } = usePreferences();
   const path = `/color/veils/items/${id}`;
@@ -45,9 +49,13 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
   const [measured, setMeasured] = useState<readonly PictureFrame[]>([]);
   const { color: colors, content } = document;
   const openings = sectionsOf(content, 'opening');
-  const shown = openings.filter(({ own, page: on }) => own.veil === id && on !== undefined);
+  const shown = sectionsOverPictures(content).filter(
+    ({ veil: own, page: on }) => own === id && on !== undefined,
+  );
   const inHero = shown.length > 0;
   const page = shown[0]?.page;
+  const role = shown[0]?.own.kind === 'call' ? 'background' : 'opening';
+  const treated = inHero ? treatedIn(document.layout, role, derived.colors, mode) : undefined;
   const look = veilIn(veil, mode);
   const crop = veil.crop ?? MIDDLE;
   const ink = derived.colors.get(look.ink)?.colors[mode] ?? '#ffffff';
@@ -59,7 +67,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
     if (!layout) return;
     let gone = false;
     const timer = setTimeout(() => {
-      measureHero(layout, WIDTHS, page ?? '')
+      measureHero(layout, WIDTHS, page ?? '', id)
         .then((frames) => !gone && setMeasured(frames))
         .catch(() => undefined);
     }, 250);
@@ -67,7 +75,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
       gone = true;
       clearTimeout(timer);
     };
-  }, [layout, page]);
+  }, [layout, page, id]);
 
   const frames = useMemo((): readonly PictureFrame[] => {
     if (inHero) return measured;
@@ -94,6 +102,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
     pixels: veil.pixels,
     strength: look.strength,
     crop,
+    ...(treated && { treated }),
     marked: nearest,
   });
   const replace = (part: string, value: string | number, label: string): void => {
@@ -129,7 +138,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
               )
             }
           />
-          in the opening of the proof
+          in {role === 'background' ? 'a section' : 'the opening'} of the proof
         </label>
         <button
           type="button"
@@ -156,6 +165,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
           color={color}
           ink={ink}
           strength={look.strength}
+          treated={treated}
         />
       ) : (
         <p className="py-6 text-quiet">Measuring where the words stand …</p>

@@ -1,4 +1,5 @@
 import type { Hex } from '@garnish/core/color/srgb';
+import type { Treated } from '@garnish/core/image/treat';
 import { veilCss } from '@garnish/core/image/veil';
 import { inOrder, type Veil } from '@garnish/core/system/document';
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
@@ -22,11 +23,44 @@ interface VeilFrameProps {
   readonly color: Hex;
   readonly ink: Hex;
   readonly strength: number;
+  /** What is done to the picture under the veil. */
+  readonly treated: Treated | undefined;
+}
+
+/** A picture with what is done to it, as the sheet does it. */
+function TreatedPicture({
+  veil: { picture, crop },
+  treated,
+}: Pick<VeilFrameProps, 'veil' | 'treated'>) {
+  const isToned = treated?.kind === 'toned';
+  return (
+    <div
+      className="absolute inset-0 isolate"
+      style={{ backgroundColor: isToned ? treated.light : treated?.ground }}
+    >
+      <img
+        src={`/proof/pictures/${picture.file}`}
+        alt={picture.name}
+        className="absolute inset-0 h-full w-full object-cover"
+        style={{
+          ...(crop && { objectPosition: `${crop.x * 100}% ${crop.y * 100}%` }),
+          ...(treated?.kind === 'faint' && { opacity: treated.opacity }),
+          ...(isToned && { filter: 'grayscale(1)', mixBlendMode: 'multiply' }),
+        }}
+      />
+      {isToned && (
+        <div
+          className="absolute inset-0"
+          style={{ backgroundColor: treated.dark, mixBlendMode: 'lighten' }}
+        />
+      )}
+    </div>
+  );
 }
 
 /** The picture as the frame crops it, under its veil, with the boxes of text on it. */
 export function VeilFrame(props: VeilFrameProps) {
-  const { veil, id, frame, inHero, answer, marking, color, ink, strength } = props;
+  const { veil, id, frame, inHero, answer, marking, color, ink, strength, treated } = props;
   const store = useStore();
   const gesture = useGesture();
   const decided = useDecided([], ['styles']);
@@ -114,12 +148,7 @@ export function VeilFrame(props: VeilFrameProps) {
       role="group"
       aria-label={`Text on ${veil.name}`}
     >
-      <img
-        src={`/proof/pictures/${veil.picture.file}`}
-        alt={veil.picture.name}
-        className="absolute inset-0 h-full w-full object-cover"
-        style={veil.crop && { objectPosition: `${veil.crop.x * 100}% ${veil.crop.y * 100}%` }}
-      />
+      <TreatedPicture veil={veil} treated={treated} />
       <div
         className="absolute inset-0"
         style={{

@@ -1,3 +1,4 @@
+import { treat, type Treated } from '@garnish/core/image/treat';
 import { contrastRatio } from '@garnish/core/color/contrast';
 import type { Hex } from '@garnish/core/color/srgb';
 import { flattened } from '@garnish/core/color/transparent';
@@ -7,6 +8,7 @@ import {
   fadeAt,
   LEVELS,
   wayFrom,
+  type Pixels,
   type Point,
   type VeilSide,
 } from '@garnish/core/image/veil';
@@ -28,6 +30,8 @@ export interface VeilQuestion {
   readonly side: VeilSide;
   readonly pixels: number;
   readonly strength: number;
+  /** What is done to the picture under the veil. */
+  readonly treated?: Treated;
   /** What of the picture stays in view. */
   readonly crop: Point;
   /** The frame whose failing pixels are marked, and the strengths to mark them at. */
@@ -46,10 +50,19 @@ export interface VeilAnswer {
 
 const MASK_PX = 320;
 let picture: ImageData | undefined;
+/** The picture as it was treated last: it is the same as long as only the veil changes. */
+let last: { readonly of: ImageData; readonly how: string; readonly pixels: Pixels } | undefined;
+
+function treatedPixels(of: ImageData, treated: Treated | undefined): Pixels {
+  if (!treated) return of;
+  const how = JSON.stringify(treated);
+  if (last?.of !== of || last.how !== how) last = { of, how, pixels: treat(of, treated) };
+  return last.pixels;
+}
 
 /** The failing pixels of a frame, as a transparent picture with marks. */
 function maskOf(
-  pixels: ImageData,
+  pixels: Pixels,
   frame: VeilQuestion['frames'][number],
   question: VeilQuestion,
   strength: number,
@@ -102,7 +115,7 @@ self.onmessage = ({ data: question }: MessageEvent<VeilQuestion>) => {
   picture = question.picture ?? picture;
   if (!picture) return;
   const { frames, inks, color, side, pixels, strength, marked } = question;
-  const pictured = picture;
+  const pictured = treatedPixels(picture, question.treated);
   const byFrame = frames.map((frame) => {
     const crop = coverCrop(pictured, frame, question.crop);
     return frame.boxes.map((box, index) => ({

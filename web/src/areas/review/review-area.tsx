@@ -1,5 +1,5 @@
 import { useModes } from '../../system/proof-theme.ts';
-import { sectionsOf } from '@garnish/core/proof/texts';
+import { sectionsOverPictures } from '@garnish/core/proof/texts';
 import type { Finding } from '@garnish/core/checks/finding';
 import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -40,7 +40,7 @@ function unjudged({
   readonly document: Pick<StyleDocument, 'color' | 'content'>;
 }): string {
   return [
-    sectionsOf(content, 'opening').some(({ own }) => own.veil !== undefined) &&
+    sectionsOverPictures(content).length > 0 &&
       ' Words over pictures are judged on their pixels, a few seconds after each change.',
     color.gradients.order.length > 0 &&
       ' Not judged here: text on gradients (Color, Palette tells its lowest contrast).',

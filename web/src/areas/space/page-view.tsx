@@ -6,6 +6,7 @@ import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { Crops } from './crops.tsx';
+import { PictureRoles } from './picture-roles.tsx';
 import { DecidedChoice } from '../../system/decided-choice.tsx';
 import { Items } from '../../system/items.tsx';
 import { LogoEditor } from './logo.tsx';
@@ -129,6 +130,9 @@ export function PageView() {
       </Section>
       <Section full title="Shapes of pictures" aside="with the crop on a picture of the site">
         <Crops />
+      </Section>
+      <Section full title="Pictures on pages" aside="by what they are there">
+        <PictureRoles />
       </Section>
       <Section full title="Logo" aside="least size, clear space, scale against the header">
         <LogoEditor />

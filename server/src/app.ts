@@ -141,7 +141,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await app.register(pictureRoutes(pictures));
   await app.register(iconRoutes);
   await app.register(storageRoutes(database, storage));
-  await app.register(exportRoutes(store, fontSource(own)));
+  await app.register(exportRoutes(store, fontSource(own), pictures));
   app.get('/api/docs/json', { schema: { hide: true } }, () => app.swagger());
   app.get('/proof/', { schema: { hide: true } }, async (_, reply) =>
     reply

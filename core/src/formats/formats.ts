@@ -1,5 +1,6 @@
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
+import { picturesOf } from '../system/pictures.ts';
 
 /** A file that a system is handed over as. */
 export interface Format {
@@ -78,6 +79,14 @@ export const FORMATS: readonly Format[] = [
     isArchived: ({ icons }) => icons.named.order.length > 0,
   },
   {
+    file: 'pictures.md',
+    about: 'the markup of every picture, with the widths that it is offered in',
+    type: 'text/markdown; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./picture-files.ts')).writePictures(document, derived),
+    isArchived: (document) => picturesOf(document).length > 0,
+  },
+  {
     file: 'tokens.json',
     about: 'the open token format, with all decisions',
     type: 'application/json; charset=utf-8',
@@ -98,6 +107,7 @@ export const FORMATS: readonly Format[] = [
 export const ARCHIVES = [
   { file: 'tokens.zip', about: 'the files above, with the font files and licenses' },
   { file: 'icons.zip', about: 'the icons as SVG files, with their licenses' },
+  { file: 'pictures.zip', about: 'the pictures of the pages as WebP, each in several widths' },
   { file: 'fonts.zip', about: 'the font files alone, to be installed for mock-ups' },
 ] as const;
 

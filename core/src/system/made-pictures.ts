@@ -9,6 +9,7 @@ import { kindOf } from '../proof/sections/kinds.ts';
 import { allSections } from '../proof/texts.ts';
 import { inOrder, type StyleDocument } from './document.ts';
 import type { Patch } from './patch.ts';
+import type { PictureRole } from './picture-roles.ts';
 import { jsonOf } from './json.ts';
 
 /** A place on the pages for a picture. */
@@ -16,6 +17,8 @@ export interface PicturePlace {
   /** Where the picture stands, or would stand, in the document. */
   readonly path: string;
   readonly draws: MadeOf;
+  /** What the picture is on the page. */
+  readonly role: PictureRole;
   /** Whether it is seen as an empty place while there is none. */
   readonly isKept: boolean;
   /** What it is the picture of, in the words beside it. */
@@ -28,10 +31,13 @@ const wordsOf = (thing: Readonly<Record<string, unknown>>): string =>
     .map((key) => thing[key])
     .find((one): one is string => typeof one === 'string' && one !== '') ?? '';
 
+/** What is drawn where a picture is missing. */
+export const drawnAs = (role: PictureRole): MadeOf => (role === 'portrait' ? 'portrait' : 'scene');
+
 /** Every place for a picture on the pages and in parts of one’s own, in their order. */
 export const picturePlaces = (content: StyleDocument['content']): readonly PicturePlace[] =>
   allSections(content).flatMap(({ path, own }) => {
-    const { shows, draws = 'scene', keepsPlaces = false } = kindOf(own.kind);
+    const { shows, role = 'figure', keepsPlaces = false } = kindOf(own.kind);
     if (!shows) return [];
     return Object.entries(own).flatMap(
       ([key, value]: readonly [string, unknown]): PicturePlace[] => {
@@ -43,7 +49,8 @@ export const picturePlaces = (content: StyleDocument['content']): readonly Pictu
             ? [
                 {
                   path: `${path}/${key}/items/${id}/picture`,
-                  draws,
+                  draws: drawnAs(role),
+                  role,
                   isKept: keepsPlaces,
                   of: wordsOf(thing),
                   picture: thing['picture'] as ShownPicture | undefined,

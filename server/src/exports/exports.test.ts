@@ -25,6 +25,15 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
+/** The width that a WebP file says in its head. Source: RFC 9649, 2.5 to 2.7. */
+function widthOfWebp(bytes: Uint8Array): number {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const kind = String.fromCharCode(...bytes.slice(12, 16));
+  if (kind === 'VP8 ') return view.getUint16(26, true) & 0x3fff;
+  if (kind === 'VP8L') return (view.getUint32(21, true) & 0x3fff) + 1;
+  return (view.getUint32(24, true) & 0xffffff) + 1;
+}
+
 const take = (file: string) => fetch(`${server.url}/api/systems/${id}/export/${file}`);
 
 describe('what is taken away', () => {
@@ -38,6 +47,47 @@ describe('what is taken away', () => {
       if (sheet === 'tokens.css') expect(files.length).toBeGreaterThan(2);
       expect(files.filter((file) => !Object.hasOwn(archive, file))).toEqual([]);
     }
+  });
+
+  test('pictures come in every width that their markup offers, and one that is broken is told', async () => {
+    const archive = unzipSync(new Uint8Array(await (await take('pictures.zip')).arrayBuffer()));
+    const markup = strFromU8(archive['pictures.md'] ?? new Uint8Array());
+    const offered = [...markup.matchAll(/(pictures\/[^\s",]+\.webp) (\d+)w/g)];
+    expect(offered.length).toBeGreaterThan(4);
+    for (const [, file = '', width] of offered)
+      expect([file, widthOfWebp(archive[file] ?? new Uint8Array())]).toEqual([file, Number(width)]);
+    expect(archive['not-made.txt']).toBeUndefined();
+
+    // One that begins as a picture does and is none: it is told, goes along as it came, and the others come.
+    const form = new FormData();
+    const bytes = Buffer.concat([
+      Buffer.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10]),
+      Buffer.alloc(40, 7),
+    ]);
+    form.append('picture', new Blob([bytes]), 'broken.png');
+    const kept = z
+      .object({ file: z.string() })
+      .parse(
+        await (await fetch(`${server.url}/api/pictures`, { method: 'POST', body: form })).json(),
+      );
+    const broken = demoSystems()[0];
+    if (!broken) throw new Error('there is no demo');
+    const [veil = ''] = broken.color.veils.order;
+    const { patched } = await import('@garnish/core/system/patch');
+    const changed = patched(broken, [
+      { op: 'replace', path: `/color/veils/items/${veil}/picture/file`, value: kept.file },
+    ]);
+    if (!changed.ok) throw new Error('it does not fit');
+    const { pictureArchivist } = await import('./picture-archive.ts');
+    const own = unzipSync(
+      await pictureArchivist({
+        bytes: async (name) =>
+          Buffer.from(await (await fetch(`${server.url}/proof/pictures/${name}`)).arrayBuffer()),
+      })(changed.document),
+    );
+    expect(strFromU8(own['not-made.txt'] ?? new Uint8Array())).toContain(kept.file);
+    expect(own[`pictures/${kept.file}`]).toEqual(new Uint8Array(bytes));
+    expect(Object.keys(own).filter((name) => name.endsWith('.webp')).length).toBeGreaterThan(0);
   });
 
   test('is named after the system and comes as a download', async () => {

@@ -7,6 +7,8 @@ import type { FontSource } from '../fonts/delivered.ts';
 import { problemSchema } from '../problems.ts';
 import type { Store } from '../systems/store.ts';
 import { exportIcons } from './icon-archive.ts';
+import type { Pictures } from '../pictures/pictures.ts';
+import { pictureArchivist } from './picture-archive.ts';
 import { exportMockUpFonts } from './mock-up-fonts.ts';
 import { exportZip } from './zip.ts';
 
@@ -16,20 +18,23 @@ interface Download {
   readonly write: (document: StyleDocument, fonts: FontSource) => Promise<string | Uint8Array>;
 }
 
-const ARCHIVISTS: Readonly<Record<ArchiveFile, Download['write']>> = {
+const archivists = (
+  pictures: Pick<Pictures, 'bytes'>,
+): Readonly<Record<ArchiveFile, Download['write']>> => ({
   'tokens.zip': exportZip,
   'icons.zip': exportIcons,
+  'pictures.zip': pictureArchivist(pictures),
   'fonts.zip': exportMockUpFonts,
-};
+});
 
 /** Everything that can be taken away. */
-const ALL: readonly Download[] = [
+const downloads = (archived: ReturnType<typeof archivists>): readonly Download[] => [
   ...FORMATS.map(({ file, type, write }) => ({
     file,
     type,
     write: (document: StyleDocument) => write(document, derive(document)),
   })),
-  ...ARCHIVES.map(({ file }) => ({ file, type: 'application/zip', write: ARCHIVISTS[file] })),
+  ...ARCHIVES.map(({ file }) => ({ file, type: 'application/zip', write: archived[file] })),
 ];
 
 const fileName = (name: string, file: string): string => {
@@ -42,10 +47,10 @@ const fileName = (name: string, file: string): string => {
 };
 
 export const exportRoutes =
-  (store: Store, fonts: FontSource): FastifyPluginAsyncZod =>
+  (store: Store, fonts: FontSource, pictures: Pick<Pictures, 'bytes'>): FastifyPluginAsyncZod =>
   // eslint-disable-next-line @typescript-eslint/require-await -- a plugin is asynchronous by type
   async (app) => {
-    for (const { file, type, write } of ALL)
+    for (const { file, type, write } of downloads(archivists(pictures)))
       app.get(
         `/api/systems/:id/export/${file}`,
         {

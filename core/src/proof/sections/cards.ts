@@ -42,6 +42,7 @@ export const cards = kind({
     ),
   }),
   shows: () => true,
+  role: 'card',
   signed: { of: 'cards', role: 'h3' },
   nodes({ title, cards: all }, at, build) {
     const { text, ground, icon, raised, hangs } = build;

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { MADE_MANNERS, MADE_OF, type MadeOf } from '../../image/made/kinds.ts';
+import { MADE_MANNERS, MADE_OF } from '../../image/made/kinds.ts';
 import type { PictureRole } from '../../system/picture-roles.ts';
 import type { ProofElement, ProofNode } from '../node.ts';
 
@@ -97,8 +97,8 @@ export interface Kind<Id extends string, Shape extends z.core.$ZodShape> {
   readonly whole?: () => z.infer<z.ZodMiniObject<Shape>>;
   /** Whether a thing of its collections can show a picture; none where absent. */
   readonly shows?: (thing: unknown) => boolean;
-  /** What is drawn where a picture is missing; a scene where absent. */
-  readonly draws?: MadeOf;
+  /** What its pictures are on the page; a figure where absent. */
+  readonly role?: PictureRole;
   /** Whether a place without a picture is seen as an empty one; without, it is seen as none. */
   readonly keepsPlaces?: true;
   /** The collection whose things an icon can stand beside, and the text role that it is as large as; none where absent. */

@@ -7,7 +7,7 @@ import { cards } from './cards.ts';
 import { contact } from './contact.ts';
 import { form } from './form.ts';
 import { gallery } from './gallery.ts';
-import type { MadeOf } from '../../image/made/kinds.ts';
+import type { PictureRole } from '../../system/picture-roles.ts';
 import type { Build, Kind, SignedThings } from './kind.ts';
 import { notice } from './notice.ts';
 import { ownPart } from './own-part.ts';
@@ -97,7 +97,7 @@ export interface AnyKind {
   readonly says: string;
   readonly start: () => object;
   readonly shows?: (thing: unknown) => boolean;
-  readonly draws?: MadeOf;
+  readonly role?: PictureRole;
   readonly keepsPlaces?: true;
   readonly signed?: SignedThings;
   readonly nodes: (words: never, at: string, build: Build) => readonly ProofNode[];

@@ -23,7 +23,7 @@ export const testimonials = kind({
     ),
   }),
   shows: () => true,
-  draws: 'portrait',
+  role: 'portrait',
   nodes({ title, voices }, at, build) {
     const { text } = build;
     if (voices.order.length === 0) return [];

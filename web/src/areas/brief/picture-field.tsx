@@ -1,4 +1,5 @@
-import type { MadeOf } from '@garnish/core/image/made/kinds';
+import { drawnAs } from '@garnish/core/system/made-pictures';
+import type { PictureRole } from '@garnish/core/system/picture-roles';
 import type { ShownPicture } from '@garnish/core/proof/sections/kind';
 import { picturesOf } from '@garnish/core/system/pictures';
 import { jsonOf } from '@garnish/core/system/patch';
@@ -14,12 +15,12 @@ interface PictureFieldProps {
   /** What it is the picture of. */
   readonly of: string;
   readonly picture: ShownPicture | undefined;
-  /** What is drawn where there is none. */
-  readonly draws: MadeOf;
+  /** What it is on the page. */
+  readonly role: PictureRole;
 }
 
 /** The picture of a thing: from a file, or one that the system has already; with what it shows, for who does not see it. */
-export function PictureField({ path, of, picture, draws }: PictureFieldProps) {
+export function PictureField({ path, of, picture, role }: PictureFieldProps) {
   const store = useStore();
   const all = useSystem(({ decided }) => picturesOf(decided.document));
   const others = all.filter(({ file }) => file !== picture?.file);
@@ -43,7 +44,19 @@ export function PictureField({ path, of, picture, draws }: PictureFieldProps) {
           className="act"
           aria-label={`${picture?.made ? 'Another drawing' : 'A drawing'} for ${of}`}
           onClick={() =>
-            draw([{ path, draws, isKept: true, of, picture: picture?.made && picture }], undefined)
+            draw(
+              [
+                {
+                  path,
+                  role,
+                  draws: drawnAs(role),
+                  isKept: true,
+                  of,
+                  picture: picture?.made && picture,
+                },
+              ],
+              undefined,
+            )
           }
         >
           {picture?.made ? 'Another drawing' : 'Draw one'}

@@ -227,7 +227,7 @@ interface SectionDetailsProps {
 export function SectionDetails({ path, own, on }: SectionDetailsProps) {
   const store = useStore();
   const { ground = 'page', span } = own;
-  const { shows, signed, draws } = kindOf(own.kind);
+  const { shows, signed, role = 'figure' } = kindOf(own.kind);
   const setGround = (next: (typeof GROUNDS)[number]): void => {
     const at = `${path}/ground`;
     if (next === ground) return;
@@ -314,7 +314,7 @@ export function SectionDetails({ path, own, on }: SectionDetailsProps) {
                         path={`${at}/items/${id}/picture`}
                         of={wordsOf(thing) || id}
                         picture={(thing as { readonly picture?: ShownPicture }).picture}
-                        draws={draws ?? 'scene'}
+                        role={role}
                       />
                     )}
                   </>

@@ -229,6 +229,12 @@ test('words over a picture are judged in both themes without anybody asking, and
   await expect(found).toHaveText([/fall short in light/, /fall short in dark/], {
     timeout: 60_000,
   });
+  // The handoff tells what was measured, a few seconds later.
+  await expect
+    .poll(async () => (await request.get(`/api/systems/${id}/export/handoff.md`)).text(), {
+      timeout: 60_000,
+    })
+    .toContain('Words over bright fall short in dark');
   const says = await found.first().innerText();
   expect(says).toMatch(/[\d.]+ of (3|4\.5) for .* at \d+ px, where [\d.]+ % of its pixels pass/);
   await found

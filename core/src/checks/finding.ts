@@ -48,6 +48,9 @@ export interface Finding {
   readonly ways?: readonly Repair[];
 }
 
+/** What is told of a finding where nothing can be done about it. */
+export type ToldFinding = Pick<Finding, 'id' | 'severity' | 'title' | 'figures'>;
+
 type DocumentPart = keyof StyleDocument;
 type DerivedPart = keyof Derived;
 

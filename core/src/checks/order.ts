@@ -15,5 +15,5 @@ export const inThemes = (findings: readonly Finding[], themes: Themes): readonly
 };
 
 /** A finding that was accepted as it is stays known and becomes quiet. */
-export const isAccepted = ({ accepted }: StyleDocument, { id }: Finding): boolean =>
+export const isAccepted = ({ accepted }: StyleDocument, { id }: Pick<Finding, 'id'>): boolean =>
   Object.hasOwn(accepted, id);

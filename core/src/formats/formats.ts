@@ -1,3 +1,4 @@
+import type { ToldFinding } from '../checks/finding.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { picturesOf } from '../system/pictures.ts';
@@ -9,7 +10,12 @@ export interface Format {
   readonly about: string;
   readonly type: string;
   /** Its text; what writes it is loaded when somebody asks. */
-  readonly write: (document: StyleDocument, derived: Derived) => Promise<string>;
+  readonly write: (
+    document: StyleDocument,
+    derived: Derived,
+    /** What was found on the pages as they are; nothing where they were not measured. */
+    measured?: readonly ToldFinding[],
+  ) => Promise<string>;
   /** Whether it goes into the archive of everything. */
   readonly isArchived: (document: StyleDocument) => boolean;
 }
@@ -97,8 +103,8 @@ export const FORMATS: readonly Format[] = [
     file: 'handoff.md',
     about: 'what was decided and why, in words',
     type: 'text/markdown; charset=utf-8',
-    write: async (document, derived) =>
-      (await import('./handoff.ts')).writeHandoff(document, derived),
+    write: async (document, derived, measured) =>
+      (await import('./handoff.ts')).writeHandoff(document, derived, measured),
     isArchived: always,
   },
 ];

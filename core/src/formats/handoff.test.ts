@@ -117,6 +117,20 @@ describe('what goes along with the tokens', () => {
     expect(text).toContain('strokes of 1.5 px at any size');
   });
 
+  test('tells what was measured on the pages, and that they were', () => {
+    const document = sampleDocument([
+      { op: 'add', path: '/accepted/edge', value: { reason: 'Meant so.' } },
+    ]);
+    const text = writeHandoff(document, derive(document), [
+      { id: 'over', severity: 'repair', title: 'Words over *hill*', figures: '1.9 of 3' },
+      { id: 'edge', severity: 'look', title: 'An edge', figures: '2 px' },
+    ]);
+    expect(text).toContain('The pages were measured in a browser as they are');
+    expect(html(text)).toContain('<li>Words over *hill*: 1.9 of 3</li>');
+    expect(html(text)).toContain('<li>An edge: Meant so.</li>');
+    expect(text).not.toContain('None.');
+  });
+
   test('tells what the checks still say, and what was accepted', () => {
     const pale: Patch = [
       {
@@ -125,8 +139,10 @@ describe('what goes along with the tokens', () => {
         value: { kind: 'own', value: '#a09a90' },
       },
     ];
-    expect(written()).toContain('## Open findings\n\nNone.');
-    expect(written(pale)).toMatch(/## Open findings\n\n- .*2\.\d\d of 4\.50/);
+    expect(written()).toMatch(
+      /## Open findings\n\n.*was not measured since the last change\.\n\nNone\./,
+    );
+    expect(written(pale)).toMatch(/## Open findings\n\n.*\n\n- .*2\.\d\d of 4\.50/);
     const accepted = written([
       ...pale,
       {

@@ -2,6 +2,7 @@ import type { Derived } from '../derive/derived.ts';
 import { namedClass, namedProperty, namedSelector, namedValue } from './naming.ts';
 import { tokenOf } from '../derive/space/space.ts';
 import { findingsOf } from '../checks/checks.ts';
+import type { ToldFinding } from '../checks/finding.ts';
 import { isAccepted } from '../checks/order.ts';
 import { reasonName, inOrder, type StyleDocument } from '../system/document.ts';
 import { chosenFaces, faceWords } from '../system/faces.ts';
@@ -222,12 +223,20 @@ const aboutIcons = (
   '',
 ];
 
-function aboutFindings(document: StyleDocument, derived: Derived): string[] {
-  const all = findingsOf(document, derived);
+function aboutFindings(
+  document: StyleDocument,
+  derived: Derived,
+  measured: readonly ToldFinding[] | undefined,
+): string[] {
+  const all = [...findingsOf(document, derived), ...(measured ?? [])];
   const open = all.filter((finding) => !isAccepted(document, finding));
   const accepted = all.filter((finding) => isAccepted(document, finding));
   return [
     '## Open findings',
+    '',
+    measured
+      ? 'The pages were measured in a browser as they are: their layout, words over pictures pixel by pixel, pictures against their places.'
+      : 'What is measured in a browser (the layout of the pages, words over pictures, pictures against their places) was not measured since the last change.',
     '',
     ...(open.length === 0
       ? ['None.']
@@ -248,9 +257,14 @@ function aboutFindings(document: StyleDocument, derived: Derived): string[] {
 
 /**
  * What whoever builds the site needs to know beside the tokens, as Markdown (CommonMark with
- * tables): what was decided and why, in the words of the system, and what the checks still say.
+ * tables): what was decided and why, in the words of the system, and what the checks still say. `measured` is what was
+ * found on the pages as they are; nothing where they were not measured.
  */
-export function writeHandoff(document: StyleDocument, derived: Derived): string {
+export function writeHandoff(
+  document: StyleDocument,
+  derived: Derived,
+  measured?: readonly ToldFinding[],
+): string {
   const { brief, description, name } = document;
   const lines = [
     `# ${plain(name)}`,
@@ -266,7 +280,7 @@ export function writeHandoff(document: StyleDocument, derived: Derived): string 
     ...aboutSpace(document, derived),
     ...aboutShape(document),
     ...aboutIcons(document, derived),
-    ...aboutFindings(document, derived),
+    ...aboutFindings(document, derived, measured),
   ];
   return `${lines.join('\n').trimEnd()}\n`;
 }

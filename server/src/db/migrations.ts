@@ -145,6 +145,18 @@ const STEPS: readonly Step[] = [
       `);
     },
   },
+  {
+    // What windows measured on the pages, and of which change.
+    name: '0007-what-was-measured',
+    up: async ({ sequelize }) => {
+      await sequelize.query(
+        'ALTER TABLE systems ADD COLUMN measured jsonb, ADD COLUMN measured_of integer',
+      );
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('ALTER TABLE systems DROP COLUMN measured, DROP COLUMN measured_of');
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

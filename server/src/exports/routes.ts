@@ -1,3 +1,4 @@
+import type { ToldFinding } from '@garnish/core/checks/finding';
 import { derive } from '@garnish/core/derive/derive';
 import { ARCHIVES, FORMATS, type ArchiveFile } from '@garnish/core/formats/formats';
 import type { StyleDocument } from '@garnish/core/system/document';
@@ -15,7 +16,11 @@ import { exportZip } from './zip.ts';
 interface Download {
   readonly file: string;
   readonly type: string;
-  readonly write: (document: StyleDocument, fonts: FontSource) => Promise<string | Uint8Array>;
+  readonly write: (
+    document: StyleDocument,
+    fonts: FontSource,
+    measured: readonly ToldFinding[] | undefined,
+  ) => Promise<string | Uint8Array>;
 }
 
 const archivists = (
@@ -32,7 +37,11 @@ const downloads = (archived: ReturnType<typeof archivists>): readonly Download[]
   ...FORMATS.map(({ file, type, write }) => ({
     file,
     type,
-    write: (document: StyleDocument) => write(document, derive(document)),
+    write: (
+      document: StyleDocument,
+      _fonts: FontSource,
+      measured: readonly ToldFinding[] | undefined,
+    ) => write(document, derive(document), measured),
   })),
   ...ARCHIVES.map(({ file }) => ({ file, type: 'application/zip', write: archived[file] })),
 ];
@@ -60,8 +69,8 @@ export const exportRoutes =
           },
         },
         async ({ params }, reply) => {
-          const { document } = await store.open(params.id);
-          const bytes = await write(document, fonts);
+          const { document, measured } = await store.openMeasured(params.id);
+          const bytes = await write(document, fonts, measured);
           return reply
             .type(type)
             .header('cache-control', 'no-store')

@@ -1,3 +1,4 @@
+import type { ToldFinding } from '@garnish/core/checks/finding';
 import { derive } from '@garnish/core/derive/derive';
 import { FORMATS } from '@garnish/core/formats/formats';
 import { FONT_FOLDER } from '@garnish/core/formats/sheet';
@@ -12,11 +13,15 @@ export const FIXED = new Date('2000-01-01T00:00:00');
 const STORED = { level: 0, mtime: FIXED } as const;
 
 /** The files that belong to everything handed over, the font files and their licenses, as one archive. */
-export async function exportZip(document: StyleDocument, fonts: FontSource): Promise<Uint8Array> {
+export async function exportZip(
+  document: StyleDocument,
+  fonts: FontSource,
+  measured?: readonly ToldFinding[],
+): Promise<Uint8Array> {
   const derived = derive(document);
   const folder: Zippable = {};
   for (const { file, isArchived, write } of FORMATS)
-    if (isArchived(document)) folder[file] = strToU8(await write(document, derived));
+    if (isArchived(document)) folder[file] = strToU8(await write(document, derived, measured));
   for (const {
     family: { id },
     files,

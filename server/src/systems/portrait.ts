@@ -1,5 +1,6 @@
 import { modesOf } from '@garnish/core/system/themes';
 import { findingsOf } from '@garnish/core/checks/checks';
+import type { ToldFinding } from '@garnish/core/checks/finding';
 import { isAccepted } from '@garnish/core/checks/order';
 import { derive } from '@garnish/core/derive/derive';
 import { isFirst } from '@garnish/core/fonts/family';
@@ -11,10 +12,14 @@ import type { SystemSummary } from './schemas.ts';
 const WIDTH_PX = 1280;
 
 /** A small picture of a system in figures: its faces, colors and sizes, and what waits in it. */
-export function portraitOf(document: StyleDocument): Pick<SystemSummary, 'portrait' | 'findings'> {
+export function portraitOf(
+  document: StyleDocument,
+  measured: readonly ToldFinding[] | undefined,
+): Pick<SystemSummary, 'portrait' | 'findings'> {
   const derived = derive(document);
   const [mode] = modesOf(derived.themes);
-  const open = findingsOf(document, derived).filter((finding) => !isAccepted(document, finding));
+  const all: readonly ToldFinding[] = [...findingsOf(document, derived), ...(measured ?? [])];
+  const open = all.filter((finding) => !isAccepted(document, finding));
   const count = (severity: 'repair' | 'look'): number =>
     open.filter((finding) => finding.severity === severity).length;
   const face = (role: 'heading' | 'text') => {
@@ -39,6 +44,10 @@ export function portraitOf(document: StyleDocument): Pick<SystemSummary, 'portra
       ink: derived.colors.get('text')?.colors[mode] ?? '#000000',
       sizes: [...new Set(sizes)].sort((one, other) => one - other),
     },
-    findings: { repair: count('repair'), look: count('look') },
+    findings: {
+      repair: count('repair'),
+      look: count('look'),
+      isMeasured: measured !== undefined,
+    },
   };
 }

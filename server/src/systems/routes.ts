@@ -10,6 +10,7 @@ import {
   changesQuery,
   newChange,
   listQuery,
+  measuredBody,
   newSystem,
   openSystem,
   systemParams,
@@ -170,6 +171,22 @@ export const systemRoutes =
         const taken = await store.change(params.id, body, person);
         reply.raw.once('finish', () => summarizeSoon(params.id));
         return change(taken);
+      },
+    );
+
+    app.put(
+      '/api/systems/:id/measured',
+      {
+        schema: {
+          params: systemParams,
+          body: measuredBody,
+          response: { 204: z.null(), ...failures },
+        },
+      },
+      async ({ params, body }, reply) => {
+        await store.keepMeasured(params.id, body);
+        reply.raw.once('finish', () => summarizeSoon(params.id));
+        return reply.status(204).send(null);
       },
     );
 

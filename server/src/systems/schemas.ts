@@ -41,7 +41,8 @@ export const systemSummary = z.object({
   description: z.string(),
   updatedAt: z.iso.datetime(),
   portrait: portraitSchema.optional(),
-  findings: z.object({ repair: z.number(), look: z.number() }).optional(),
+  /** What waits, and whether the pages were measured as they are. */
+  findings: z.object({ repair: z.number(), look: z.number(), isMeasured: z.boolean() }).optional(),
   /** Why it cannot be shown, in words; absent where it can. */
   problem: z.string().optional(),
 });
@@ -59,6 +60,22 @@ export type ListQuery = z.infer<typeof listQuery>;
 export const systemPage = z.object({ systems: z.array(systemSummary), total: z.number() });
 
 export const openSystem = z.object({ id: z.uuid(), sequence: z.number(), document: json });
+
+/** What a window found on the pages, as they are after a change. */
+export const measuredBody = z.strictObject({
+  sequence: z.int32().min(0),
+  findings: z
+    .array(
+      z.strictObject({
+        id: z.string().min(1).max(400),
+        severity: z.enum(['repair', 'look']),
+        title: z.string().max(400),
+        figures: z.string().max(1000),
+      }),
+    )
+    .max(500),
+});
+export type MeasuredBody = z.infer<typeof measuredBody>;
 
 export const newChange = z.strictObject({
   id: z.uuid(),

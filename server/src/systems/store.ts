@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { ToldFinding } from '@garnish/core/checks/finding';
 import { SCHEMA, type StyleDocument } from '@garnish/core/system/document';
 import { contestedPaths } from '@garnish/core/system/contest';
 import { patched, valueAt, type Operation } from '@garnish/core/system/patch';
@@ -8,7 +9,7 @@ import { Op, QueryTypes, type Transaction } from 'sequelize';
 import type { ChangeRow, Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
 import { portraitOf } from './portrait.ts';
-import type { ListQuery, NewChange, SystemSummary } from './schemas.ts';
+import type { ListQuery, MeasuredBody, NewChange, SystemSummary } from './schemas.ts';
 
 /** The channel on which every server process hears of changes. */
 export const CHANNEL = 'garnish_changes';
@@ -34,6 +35,13 @@ interface Row {
   /** The document as JSON. */
   readonly text: string;
 }
+
+/** With what was measured of just this state; nothing where it was not. */
+interface MeasuredRow extends Row {
+  readonly measured: readonly ToldFinding[] | null;
+}
+
+const MEASURED = 'CASE WHEN measured_of = sequence THEN measured END AS measured';
 
 const problemWords = (problems: readonly { path: string; message: string }[]): string =>
   problems
@@ -62,10 +70,12 @@ const unknown = (): Problem =>
 /** What the list tells of a system that is more than its name, or why there is nothing to tell. */
 type Told = Pick<SystemSummary, 'portrait' | 'findings' | 'problem'>;
 
-function toldOf(text: string): Told {
+function toldOf({ text, measured }: MeasuredRow): Told {
   try {
     const result = readDocument(JSON.parse(text));
-    return result.ok ? portraitOf(result.document) : { problem: problemWords(result.problems) };
+    return result.ok
+      ? portraitOf(result.document, measured ?? undefined)
+      : { problem: problemWords(result.problems) };
   } catch (error) {
     return { problem: error instanceof Error ? error.message : 'nothing can be made of it' };
   }
@@ -81,7 +91,7 @@ const ORDERS = {
 const likeOf = (words: string): string => `%${words.replaceAll(/[\\%_]/g, String.raw`\$&`)}%`;
 
 /** What a summary was made of: the change it knows, and the code that made it. */
-const SUMMARY_OF = `sequence || ':${SCHEMA}'`;
+const SUMMARY_OF = `sequence || ':${SCHEMA}:' || coalesce(measured_of, -1)`;
 
 /** Keeps systems and their changes. Everything that belongs together happens in one transaction. */
 export function createStore({ sequelize, Changes }: Database) {
@@ -117,14 +127,14 @@ export function createStore({ sequelize, Changes }: Database) {
   /** Makes the summaries that are missing or older than what they tell of. */
   const summarize = async (ids: readonly string[]): Promise<void> => {
     for (const id of ids) {
-      const [row] = await rows<Row>(
-        'SELECT id, sequence, document::text AS text FROM systems WHERE id = $1',
+      const [row] = await rows<MeasuredRow>(
+        `SELECT id, sequence, document::text AS text, ${MEASURED} FROM systems WHERE id = $1`,
         [id],
       );
       if (!row) continue;
       await sequelize.query(
         `UPDATE systems SET summary = $2::jsonb, summary_of = ${SUMMARY_OF} WHERE id = $1 AND sequence = $3`,
-        { bind: [id, JSON.stringify(toldOf(row.text)), row.sequence] },
+        { bind: [id, JSON.stringify(toldOf(row)), row.sequence] },
       );
     }
   };
@@ -240,6 +250,28 @@ export function createStore({ sequelize, Changes }: Database) {
     },
 
     sequence: sequenceOf,
+
+    /** Takes what was found on the pages, where they are still as they were measured. */
+    async keepMeasured(id: string, { sequence, findings }: MeasuredBody): Promise<void> {
+      await sequenceOf(id);
+      await sequelize.query(
+        'UPDATE systems SET measured = $3::jsonb, measured_of = $2 WHERE id = $1 AND sequence = $2',
+        { bind: [id, sequence, JSON.stringify(findings)] },
+      );
+    },
+
+    /** A system with what was measured of it as it is; nothing where that was not. */
+    async openMeasured(
+      id: string,
+    ): Promise<OpenSystem & { readonly measured: readonly ToldFinding[] | undefined }> {
+      const [row] = await rows<MeasuredRow>(
+        `SELECT id, sequence, document::text AS text, ${MEASURED} FROM systems
+         WHERE id = $1 AND deleted_at IS NULL`,
+        [id],
+      );
+      if (!row) throw unknown();
+      return { ...read(row), measured: row.measured ?? undefined };
+    },
 
     async create(document: StyleDocument): Promise<string> {
       const id = randomUUID();

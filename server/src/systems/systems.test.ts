@@ -136,13 +136,54 @@ describe('systems', () => {
     expect(await looks()).not.toBe(77);
   });
 
+  test('tell in the list what was measured on their pages, until they change', async () => {
+    const id = await made('Measured Mill');
+    const findings = async () => (await listed('?search=Measured')).systems[0]?.findings;
+    const measured = (sequence: number, ...found: readonly object[]) =>
+      call('PUT', `/api/systems/${id}/measured`, { sequence, findings: found });
+    const words = {
+      id: 'over',
+      severity: 'repair',
+      title: 'Words over a hill',
+      figures: '1.9 of 3',
+    };
+    expect((await measured(0, words, { ...words, id: 'edge', severity: 'look' })).status).toBe(204);
+    expect(await findings()).toEqual({ repair: 1, look: 1, isMeasured: true });
+    const handoff = async () => (await call('GET', `/api/systems/${id}/export/handoff.md`)).text();
+    expect(await handoff()).toContain('- Words over a hill: 1.9 of 3');
+    // What was accepted is not waiting.
+    const accepting = {
+      ...unit(10, 0),
+      patch: [{ op: 'add', path: '/accepted/over', value: { reason: 'Meant so.' } }],
+    };
+    expect((await change(id, accepting)).status).toBe(200);
+    expect(await findings()).toEqual({ repair: 0, look: 0, isMeasured: false });
+    expect(await handoff()).toContain('was not measured since the last change');
+    // What was measured of another state is not taken for this one.
+    expect((await measured(0, words)).status).toBe(204);
+    expect(await findings()).toMatchObject({ isMeasured: false });
+    expect((await measured(1, words)).status).toBe(204);
+    expect(await findings()).toEqual({ repair: 0, look: 0, isMeasured: true });
+    expect(await handoff()).toContain('- Words over a hill: Meant so.');
+    // Anything else is refused in words.
+    expect((await measured(1, { ...words, severity: 'fatal' })).status).toBe(400);
+    expect(
+      (await call('PUT', `/api/systems/${randomUUID()}/measured`, { sequence: 0, findings: [] }))
+        .status,
+    ).toBe(404);
+  });
+
   test('begin as valid documents without findings', async () => {
     const id = await made();
     const { document, sequence } = await open(id);
     expect(sequence).toBe(0);
     expect(document.name).toBe('Alder Street Bakery');
     const { systems } = await listed();
-    expect(systems.find((system) => system.id === id)?.findings).toEqual({ repair: 0, look: 0 });
+    expect(systems.find((system) => system.id === id)?.findings).toEqual({
+      repair: 0,
+      look: 0,
+      isMeasured: false,
+    });
   });
 
   test('have ids that cannot be guessed', async () => {

@@ -70,7 +70,7 @@ export async function get<Schema extends z.ZodMiniType>(
 
 /** Sends JSON, if any, and gives the answer's JSON; undefined for an answer without a body. */
 export async function send(
-  method: 'POST' | 'DELETE',
+  method: 'POST' | 'PUT' | 'DELETE',
   path: string,
   body?: unknown,
 ): Promise<unknown> {

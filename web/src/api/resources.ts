@@ -21,7 +21,7 @@ export const systemSummary = z.object({
       sizes: z.array(z.number()),
     }),
   ),
-  findings: z.optional(z.object({ repair: z.number(), look: z.number() })),
+  findings: z.optional(z.object({ repair: z.number(), look: z.number(), isMeasured: z.boolean() })),
   /** Why it cannot be shown; absent where it can. */
   problem: z.optional(z.string()),
 });

@@ -14,12 +14,15 @@ const NewSystem = lazyPart(() => import('./new-system.tsx'));
 
 const ADDRESS = '/api/systems';
 
-const waits = ({ repair, look }: NonNullable<SystemSummary['findings']>): string => {
-  if (repair === 0 && look === 0) return 'nothing to repair';
-  return [repair > 0 && `${repair} to repair`, look > 0 && `${look} to look at`]
+const waits = ({ repair, look, isMeasured }: NonNullable<SystemSummary['findings']>): string =>
+  [
+    repair === 0 && look === 0 && 'nothing to repair',
+    repair > 0 && `${repair} to repair`,
+    look > 0 && `${look} to look at`,
+    !isMeasured && 'pages not measured yet',
+  ]
     .filter(Boolean)
     .join(', ');
-};
 
 const ORDERS = [
   ['changed', 'last changed'],

@@ -52,7 +52,9 @@ export function useLayoutFindings(): void {
       found = all;
       store.found('layout', all);
       const fits = await judged(await own.stressed(decided, isCalledOff), decided, isCalledOff);
-      if (fits) store.found('fits', fits);
+      if (!fits) return;
+      store.found('fits', fits);
+      if (!isCalledOff()) store.measuredAll(decided.document);
     };
     const follow = (): void => {
       const { decided } = store.state();

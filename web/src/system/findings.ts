@@ -1,6 +1,6 @@
 import { inOrderOfWeight, inThemes, isAccepted } from '@garnish/core/checks/order';
 import type { Checker } from '@garnish/core/checks/checks';
-import type { Finding, Repair } from '@garnish/core/checks/finding';
+import type { Finding, Repair, ToldFinding } from '@garnish/core/checks/finding';
 import { MEASUREMENTS, stillMeasured, type Measured } from '@garnish/core/checks/measurements';
 import { isOffering } from '@garnish/core/checks/tried-repairs';
 import { keptList } from '@garnish/core/same';
@@ -24,6 +24,8 @@ export interface Findings {
   readonly look: (view: View) => void;
   /** What was measured on the page of a document. */
   readonly found: (kind: Measured, of: StyleDocument, measured: readonly Finding[]) => void;
+  /** All that was measured, as far as it still holds; without repairs. */
+  readonly measured: () => readonly ToldFinding[];
   /** Somebody looks at repairs: from now on they are tried, until they are looked at no more. */
   readonly watchRepairs: () => () => void;
   readonly close: () => void;
@@ -184,6 +186,13 @@ export function createFindings(
       measured = { ...measured, [kind]: { of, findings } };
       tell();
     },
+    measured: () =>
+      inThemes(stillFound(), view.derived.themes).map(({ id, severity, title, figures }) => ({
+        id,
+        severity,
+        title: title.slice(0, 400),
+        figures: figures.slice(0, 1000),
+      })),
     watchRepairs() {
       watchers += 1;
       fetchChecks();

@@ -98,6 +98,10 @@ function fakeServer() {
       );
     const address = input instanceof Request ? input.url : input;
     const url = new URL(address, 'http://garnish.test');
+    if (init?.method === 'PUT') {
+      told.push([url.pathname, JSON.parse(typeof init.body === 'string' ? init.body : 'null')]);
+      return Promise.resolve(new Response(null, { status: 204 }));
+    }
     const answer =
       init?.method === 'POST'
         ? server.take(JSON.parse(typeof init.body === 'string' ? init.body : 'null') as Posted)
@@ -113,6 +117,8 @@ function fakeServer() {
   return server;
 }
 
+/** What was put to the server: what was measured. */
+const told: (readonly [path: string, body: unknown])[] = [];
 let server: ReturnType<typeof fakeServer>;
 let store: SystemStore;
 
@@ -226,6 +232,36 @@ describe('a change', () => {
     store.change([{ op: 'replace', path: '/color/neutral/tint', value: 0.5 }], 'tint');
     await looked();
     expect(store.state().findings).not.toContain(measured);
+  });
+
+  test('the server is told what was measured of what is saved, and of nothing else', async () => {
+    const measured = {
+      id: 'reflow:table',
+      severity: 'repair',
+      area: 'space',
+      decision: '/layout/widths',
+      title: 'The page scrolls',
+      figures: '12 px',
+      reason: '',
+      source: '',
+      where: { selector: '.site' },
+    } as const;
+    told.length = 0;
+    store.found('layout', [measured]);
+    store.measuredAll(store.state().decided.document);
+    const { id, severity, title, figures } = measured;
+    expect(told).toEqual([
+      ['/api/systems/one/measured', { sequence: 0, findings: [{ id, severity, title, figures }] }],
+    ]);
+    // What is on its way is measured again when it has arrived; what was before it is no matter any more.
+    const before = store.state().decided.document;
+    setUnit(9);
+    store.measuredAll(store.state().decided.document);
+    await settle();
+    store.measuredAll(before);
+    expect(told).toHaveLength(1);
+    store.measuredAll(store.state().decided.document);
+    expect(told.at(-1)?.[1]).toMatchObject({ sequence: 1 });
   });
 
   test('of what a finding speaks of lets go of it until the page is measured again', async () => {

@@ -35,6 +35,8 @@ export interface SystemStore {
   readonly tryOut: (patch: Patch | undefined) => void;
   /** What was measured on the page as it stands. */
   readonly found: (kind: Measured, measured: readonly Finding[]) => void;
+  /** All pages of a document were measured: the server is told what was found, for the list and the handoff. */
+  readonly measuredAll: (of: StyleDocument) => void;
   /** Somebody looks at repairs: they are tried from now on, until the answer is called. */
   readonly watchRepairs: () => () => void;
   /** Hears of every change that is made here. */
@@ -141,6 +143,10 @@ export function createSystemStore(
     },
     watchRepairs: findings.watchRepairs,
     found: (kind, measured) => findings.found(kind, sync.document(), measured),
+    measuredAll(of) {
+      if (of !== sync.document()) return;
+      sync.tellMeasured(findings.measured());
+    },
     undo: () => {
       trial = undefined;
       sync.step('undo');

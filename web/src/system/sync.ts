@@ -1,3 +1,4 @@
+import type { ToldFinding } from '@garnish/core/checks/finding';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { patched, valueAt, type Patch } from '@garnish/core/system/patch';
 import { ApiError, get, send, Unreachable } from '../api/client.ts';
@@ -14,6 +15,9 @@ import {
   type Conflict,
 } from './pending.ts';
 import type { Pending, Unsaved } from './unsaved.ts';
+
+/** So many measured findings are told; more have one cause. */
+const MOST_TOLD = 500;
 
 /** Something that was not taken: why, in words, and what was typed, to be copied. */
 export interface Refused {
@@ -52,6 +56,8 @@ export interface Sync {
   /** Tells everybody why something was not taken. */
   readonly refuse: (why: string) => void;
   readonly step: (kind: 'undo' | 'redo') => void;
+  /** Tells the server what was measured of what is saved. */
+  readonly tellMeasured: (found: readonly ToldFinding[]) => void;
   /** Answers every place of the conflict. */
   readonly resolve: (choices: ReadonlyMap<string, Choice>) => void;
   readonly dismiss: () => void;
@@ -343,6 +349,14 @@ export function createSync(
 
   return {
     document: () => document,
+    tellMeasured(found) {
+      // What is not saved yet is measured again once it has settled.
+      if (pending.length > 0) return;
+      send('PUT', `/api/systems/${id}/measured`, {
+        sequence,
+        findings: found.slice(0, MOST_TOLD),
+      }).catch(() => undefined);
+    },
     state() {
       const now = stacks();
       if (!sameStacks(shownStacks, now)) shownStacks = now;

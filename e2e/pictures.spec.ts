@@ -340,3 +340,30 @@ test('who comes from a finding over a picture sees which pixels fail', async ({
       .getByRole('button', { name: 'with it', exact: true }),
   ).toHaveAttribute('aria-pressed', 'true');
 });
+
+test('a section stands on a gradient, its text is judged there, and the gradient can go again', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await change(request, id, [
+    { op: 'add', path: '/color/gradients/items/dawn/ink', value: 'page' },
+  ]);
+  await openArea(page, id, 'brief?view=pages');
+  await page
+    .getByRole('grid', { name: 'Sections of Home' })
+    .getByRole('button', { name: /^Questions / })
+    .first()
+    .click();
+  await page.getByRole('combobox', { name: 'or on a gradient' }).selectOption({ label: 'dawn' });
+  const ground = proof(page).locator('.ground.gradient-dawn');
+  await expect(ground).toHaveCount(1);
+  await goOn(page, id, 'review');
+  const found = page.getByRole('listitem').filter({ hasText: /^Text on dawn falls short in / });
+  await expect(found.first()).toBeVisible({ timeout: 20_000 });
+  await goOn(page, id, 'color');
+  await page.getByRole('button', { name: 'Remove gradient dawn' }).click();
+  await expect(ground).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(ground).toHaveCount(1);
+});

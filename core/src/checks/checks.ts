@@ -26,6 +26,7 @@ import {
   lostIconsCheck,
   mixedIconsCheck,
 } from './icons.ts';
+import { gradientTextsCheck } from './gradient-texts.ts';
 import { grayOnTintCheck } from './gray-on-tint.ts';
 import { hiddenTokensCheck } from './hidden-tokens.ts';
 import { linesCheck } from './lines.ts';
@@ -63,6 +64,7 @@ export const CHECKS: readonly Check[] = [
   componentWeightCheck,
   lostDeparturesCheck,
   lostVariantsCheck,
+  gradientTextsCheck,
   grayOnTintCheck,
   unequalRoomCheck,
   iconContrastCheck,

@@ -57,7 +57,7 @@ export function builder(
     raised: raiseClass(shape),
     hangs: 'hang' in space.roles.items,
     artwork: content.artwork && paintedArtwork(content.artwork, colors),
-    gradient: gradients[0]?.slug,
+    gradient: (id) => gradients.find((one) => one.id === id)?.slug,
     pictures: (role) => placedPictures(layout, role),
     part: (id) =>
       Object.hasOwn(parts, id)

@@ -33,7 +33,7 @@ export function wearing(
 
 /** The elements of a section on the ground that it stands on, as wide as was decided. */
 export function sectionNodes(own: PageSection, at: string, build: Build): readonly ProofNode[] {
-  const { kind, ground, span, wears } = own;
+  const { kind, ground, gradient, span, wears } = own;
   const nodes = kindOf(kind).nodes(own as never, at, build);
   if (nodes.length === 0) return [];
   // The sections of a part of one’s own have places of their own within that of the part, and chose what they wear.
@@ -45,8 +45,18 @@ export function sectionNodes(own: PageSection, at: string, build: Build): readon
     span === undefined
       ? made
       : [element('div', { class: 'grid' }, element('div', { class: `span-${span}` }, ...made))];
+  const slug = gradient === undefined ? undefined : build.gradient(gradient);
   const placed =
-    ground === 'surface' ? [build.ground('div', 'surface', { class: 'ground' }, wide)] : wide;
+    slug !== undefined
+      ? [
+          {
+            ...element('div', { class: `ground gradient-${slug}` }, ...wide),
+            decision: `/color/gradients/items/${gradient ?? ''}`,
+          },
+        ]
+      : ground === 'surface'
+        ? [build.ground('div', 'surface', { class: 'ground' }, wide)]
+        : wide;
   const [first, ...others] = placed;
   return typeof first === 'object' ? [{ ...first, place: at }, ...others] : placed;
 }

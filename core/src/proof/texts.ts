@@ -40,7 +40,7 @@ const READING: Build = {
   raised: undefined,
   hangs: false,
   artwork: undefined,
-  gradient: undefined,
+  gradient: () => undefined,
   pictures: () => ({ isToned: false, shapeAt: () => undefined }),
   part: () => [],
   icon: () => [],

@@ -153,6 +153,8 @@ const gradient = z.strictObject({
   /** Degrees as CSS has them: 90 runs to the right. */
   angle: z.number().check(z.gte(0), z.lt(360)),
   stops: collection(z.strictObject({ at: share, color: id })),
+  /** The color role of text where it is the ground of a section; that of text where absent. */
+  ink: z.optional(id),
 });
 
 const pictureFile = z.strictObject({

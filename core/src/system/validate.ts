@@ -1,5 +1,5 @@
 import { treatmentColors } from './picture-roles.ts';
-import { sectionsOf, sectionsOverPictures } from '../proof/texts.ts';
+import { allSections, sectionsOf, sectionsOverPictures } from '../proof/texts.ts';
 import {
   documentSchema,
   inOrder,
@@ -64,7 +64,12 @@ function* shareProblems(
 }
 
 function* veilProblems({ color, content, type }: StyleDocument): Generator<Problem> {
-  for (const [id, { stops }] of inOrder(color.gradients)) {
+  for (const [id, { stops, ink }] of inOrder(color.gradients)) {
+    if (ink !== undefined && !Object.hasOwn(color.roles.items, ink))
+      yield {
+        path: `/color/gradients/items/${id}/ink`,
+        message: `there is no color role “${ink}”`,
+      };
     const path = `/color/gradients/items/${id}/stops`;
     if (stops.order.length < 2) yield { path, message: 'a gradient has two colors at least' };
     for (const [stop, { color: role }] of inOrder(stops))
@@ -90,6 +95,9 @@ function* veilProblems({ color, content, type }: StyleDocument): Generator<Probl
           message: `there is no text role “${text}”`,
         };
   }
+  for (const { own, path } of allSections(content))
+    if (own.gradient !== undefined && !Object.hasOwn(color.gradients.items, own.gradient))
+      yield { path: `${path}/gradient`, message: 'names a gradient that is not there' };
   for (const { veil, path } of sectionsOverPictures(content))
     if (!Object.hasOwn(color.veils.items, veil))
       yield { path: `${path}/veil`, message: 'names a picture that is not there' };

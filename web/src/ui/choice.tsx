@@ -1,7 +1,8 @@
 interface ChoiceProps<Value extends string> {
   readonly label: string;
   readonly options: readonly { readonly value: Value; readonly name: string }[];
-  readonly value: Value;
+  /** None is chosen where absent. */
+  readonly value: Value | undefined;
   readonly onChange: (value: Value) => void;
 }
 

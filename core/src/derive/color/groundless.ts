@@ -71,6 +71,7 @@ export function groundlessOn(
 function placesOf(
   roles: ReadonlyMap<string, NamedRole>,
   veils: StyleDocument['color']['veils'],
+  gradients: readonly InkedGradient[],
 ): readonly (readonly [place: string, ink: string])[] {
   const slugOf = veilSlugs(veils);
   return [
@@ -78,6 +79,12 @@ function placesOf(
       const [role, ink] = [roles.get(id), roles.get(`${id}-ink`)];
       return role && ink
         ? [[`.on-${role.slug}`, `var(${propertyOfPath(['color', ink.slug])})`] as const]
+        : [];
+    }),
+    ...gradients.flatMap(({ slug, ink }) => {
+      const role = roles.get(ink);
+      return role
+        ? [[`.gradient-${slug}`, `var(${propertyOfPath(['color', role.slug])})`] as const]
         : [];
     }),
     ...inOrder(veils).flatMap(([id, veil]) => {
@@ -94,16 +101,33 @@ const TEXTS = '[class*="type-"]';
 /** Links in a text, those that were followed too. */
 const linksIn = (text: string): readonly string[] => [`${text} a`, `${text} a:visited`];
 
+/** Texts of every role on a ground, and the links in them. */
+const textsOn = (place: string, color: string): Rule => {
+  const texts = `${place} ${TEXTS}`;
+  return {
+    selector: [texts, ...linksIn(texts)].join(', '),
+    declarations: [['color', color]],
+  };
+};
+
+/** A gradient by its name, with the role of the text on it. */
+export interface InkedGradient {
+  readonly slug: string;
+  readonly ink: string;
+}
+
 /**
- * Every vivid color as a ground, texts of every role on it, and links in them, in the color that reads there. They come
+ * Every vivid color and every gradient as a ground, texts of every role on it, and links in them, in the color that reads there. They come
  * before the rules of surfaces, so that those on a surface within a vivid color keep theirs, and before those of
  * components. On a vivid color within a surface the rules of that surface win.
  */
-export const deriveVividTexts = (roles: ReadonlyMap<string, NamedRole>): Rule[] =>
-  FAMILIES.flatMap((id): Rule[] => {
+export const deriveVividTexts = (
+  roles: ReadonlyMap<string, NamedRole>,
+  gradients: readonly InkedGradient[],
+): Rule[] => [
+  ...FAMILIES.flatMap((id): Rule[] => {
     const [role, ink] = [roles.get(id), roles.get(`${id}-ink`)];
     if (!role || !ink) return [];
-    const texts = `.on-${role.slug} ${TEXTS}`;
     const color = `var(${propertyOfPath(['color', ink.slug])})`;
     return [
       {
@@ -113,21 +137,27 @@ export const deriveVividTexts = (roles: ReadonlyMap<string, NamedRole>): Rule[] 
           ['color', color],
         ],
       },
-      {
-        selector: [texts, ...linksIn(texts)].join(', '),
-        declarations: [['color', color]],
-      },
+      textsOn(`.on-${role.slug}`, color),
     ];
-  });
+  }),
+  ...gradients.flatMap(({ slug, ink }): Rule[] => {
+    const role = roles.get(ink);
+    if (!role) return [];
+    const color = `var(${propertyOfPath(['color', role.slug])})`;
+    const place = `.gradient-${slug}`;
+    return [{ selector: place, declarations: [['color', color]] }, textsOn(place, color)];
+  }),
+];
 
 /** What has no ground of its own, on each vivid color and over each picture of a system. */
 export const deriveGroundlessRules = (
   roles: ReadonlyMap<string, NamedRole>,
   veils: StyleDocument['color']['veils'],
+  gradients: readonly InkedGradient[],
   label: string | undefined,
   manner: Manner,
 ): Rule[] =>
-  placesOf(roles, veils).flatMap(([place, ink]) => [
+  placesOf(roles, veils, gradients).flatMap(([place, ink]) => [
     ...groundlessOn(place, ink, label, manner),
     ...(place.startsWith('.over-')
       ? [

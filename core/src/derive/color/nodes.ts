@@ -131,7 +131,13 @@ export const familyRules = ruleNode(
 const namedGradients = node(
   'color: names of the gradients',
   [({ color: decided }: StyleDocument) => decided.gradients],
-  (all) => [...slugsOf(all).values()].map((slug) => ({ slug })),
+  (all) => {
+    const slugOf = slugsOf(all);
+    return inOrder(all).map(([id, { ink }]) => ({
+      slug: slugOf.get(id) ?? id,
+      ink: ink ?? 'text',
+    }));
+  },
 );
 
 export const colorClasses = ruleNode(
@@ -154,7 +160,11 @@ export const treatmentRules = ruleNode(
 );
 
 /** Before the rules of surfaces. */
-export const vividTexts = ruleNode('color: texts on vivid colors', [roleNames], deriveVividTexts);
+export const vividTexts = ruleNode(
+  'color: texts on vivid colors',
+  [roleNames, namedGradients],
+  deriveVividTexts,
+);
 
 /** After the rules of texts, before those of the states of controls. */
 export const groundlessRules = ruleNode(
@@ -162,6 +172,7 @@ export const groundlessRules = ruleNode(
   [
     roleNames,
     veils,
+    namedGradients,
     node(
       'components: text of controls',
       [settings],

@@ -61,8 +61,8 @@ export interface Build {
   readonly hangs: boolean;
   /** The site’s own drawing in the colors of the system, as SVG. */
   readonly artwork: string | undefined;
-  /** The slug of the first gradient. */
-  readonly gradient: string | undefined;
+  /** The slug of a gradient. */
+  readonly gradient: (id: string) => string | undefined;
   /** How the pictures of a role stand: whether they are toned, and the slug of the shape of each in a row. */
   readonly pictures: (role: PictureRole) => {
     readonly isToned: boolean;

@@ -1,3 +1,4 @@
+import { id } from '../../system/schema-parts.ts';
 import * as z from 'zod/mini';
 import { alerts } from './alerts.ts';
 import { article } from './article.ts';
@@ -56,6 +57,8 @@ const COMMON = {
   isOff: z.optional(z.literal(true)),
   /** The page where absent. */
   ground: z.optional(z.enum(GROUNDS)),
+  /** A gradient that it stands on instead, by id. */
+  gradient: z.optional(id),
   /** How many columns of the grid it takes; all where absent. */
   span: z.optional(z.int().check(z.gte(1), z.lte(12))),
   /** Which variants of one’s own its components are, by the class of what they follow; the usual where absent. */

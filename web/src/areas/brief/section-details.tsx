@@ -3,7 +3,7 @@ import { GROUNDS, kindOf } from '@garnish/core/proof/sections/kinds';
 import { listed, type ShownPicture } from '@garnish/core/proof/sections/kind';
 import { PIECES, pieceOf, pieceWith } from '@garnish/core/proof/sections/pieces';
 import { classesOfSection, textsOfSection } from '@garnish/core/proof/texts';
-import type { Patch } from '@garnish/core/system/patch';
+import type { Operation, Patch } from '@garnish/core/system/patch';
 import { inOrder, type Collection, type PageSection } from '@garnish/core/system/document';
 import { addingAfter, lettingPartGo, makingPart, thingAt } from '@garnish/core/system/shaping';
 import { Link } from 'react-router';
@@ -227,27 +227,60 @@ interface SectionDetailsProps {
 export function SectionDetails({ path, own, on }: SectionDetailsProps) {
   const store = useStore();
   const { ground = 'page', span } = own;
+  const { gradients } = useDecided(['color']).document.color;
   const { shows, signed, role = 'figure' } = kindOf(own.kind);
   const setGround = (next: (typeof GROUNDS)[number]): void => {
     const at = `${path}/ground`;
-    if (next === ground) return;
-    store.change(
-      [next === 'page' ? { op: 'remove', path: at } : { op: 'add', path: at, value: next }],
-      `section on ${next}`,
-    );
+    const changes: Operation[] = [
+      ...(own.gradient === undefined ? [] : [{ op: 'remove', path: `${path}/gradient` } as const]),
+      ...(next === ground
+        ? []
+        : [
+            next === 'page'
+              ? ({ op: 'remove', path: at } as const)
+              : ({ op: 'add', path: at, value: next } as const),
+          ]),
+    ];
+    if (changes.length > 0) store.change(changes, `section on ${next}`);
   };
   return (
     <div className="grid gap-2 pb-3 ps-6">
       <div className="flex flex-wrap items-end gap-x-5 gap-y-1">
-        <div>
+        <div className="self-start">
           <span className="block text-quiet">stands on</span>
           <Choice
             label="Ground of the section"
             options={GROUNDS.map((value) => ({ value, name: value }))}
-            value={ground}
+            value={own.gradient === undefined ? ground : undefined}
             onChange={setGround}
           />
         </div>
+        {gradients.order.length > 0 && (
+          <label className="self-start">
+            <span className="block text-quiet">or on a gradient</span>
+            <select
+              className="select w-auto max-w-36"
+              value={own.gradient ?? ''}
+              onChange={({ currentTarget: { value } }) =>
+                store.change(
+                  [
+                    value === ''
+                      ? { op: 'remove', path: `${path}/gradient` }
+                      : { op: 'add', path: `${path}/gradient`, value },
+                  ],
+                  value === '' ? 'section on no gradient' : 'section on a gradient',
+                )
+              }
+            >
+              <option value="">none</option>
+              {inOrder(gradients).map(([id, { name }]) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         {span === undefined ? (
           <button
             type="button"

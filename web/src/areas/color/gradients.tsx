@@ -6,10 +6,11 @@ import {
   GRADIENT_SPACES,
   lowestContrast,
 } from '@garnish/core/color/gradient';
+import { allSections } from '@garnish/core/proof/texts';
 import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, type Gradient } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
-import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo } from 'react';
 import { useProofTheme } from '../../system/proof-theme.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
@@ -37,7 +38,7 @@ const GradientEditor = memo(function GradientEditor({ id, decided }: EditorProps
   const mode = useProofTheme();
   const { name, space, angle, stops: decidedStops } = decided;
   const path = `/color/gradients/items/${id}`;
-  const [text, setText] = useState('text');
+  const text = decided.ink ?? 'text';
   const stops = useMemo(
     () =>
       inOrder(decidedStops)
@@ -97,12 +98,19 @@ const GradientEditor = memo(function GradientEditor({ id, decided }: EditorProps
           type="button"
           className="grid h-7 w-6 place-items-center text-quiet hover:text-base-content"
           aria-label={`Remove gradient ${name}`}
-          onClick={() =>
+          onClick={() => {
+            const { color, content } = store.state().decided.document;
             store.change(
-              removing('/color/gradients', store.state().decided.document.color.gradients, id),
+              [
+                // Sections that stood on it stand on the page again.
+                ...allSections(content).flatMap(({ own, path: at }) =>
+                  own.gradient === id ? [{ op: 'remove', path: `${at}/gradient` } as const] : [],
+                ),
+                ...removing('/color/gradients', color.gradients, id),
+              ],
               `without gradient ${name}`,
-            )
-          }
+            );
+          }}
         >
           <X size={13} aria-hidden />
         </button>
@@ -209,7 +217,9 @@ const GradientEditor = memo(function GradientEditor({ id, decided }: EditorProps
             className="max-w-32 text-xs"
             label={`Text on ${name}`}
             value={text}
-            onChange={setText}
+            onChange={(ink) =>
+              store.change([{ op: 'add', path: `${path}/ink`, value: ink }], `text on ${name}`)
+            }
           />
           <span className={`figures ${lowest.ratio < needed ? 'font-bold text-error' : ''}`}>
             {ratioText(lowest.ratio)}

@@ -1,5 +1,5 @@
 import { useModes } from '../../system/proof-theme.ts';
-import { sectionsOverPictures } from '@garnish/core/proof/texts';
+import { allSections, sectionsOverPictures } from '@garnish/core/proof/texts';
 import type { Finding } from '@garnish/core/checks/finding';
 import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -33,17 +33,17 @@ function Row({ finding, target }: { readonly finding: Finding; readonly target: 
   );
 }
 
-/** What no check has looked at, so that nothing more is promised than was judged. */
-function unjudged({
-  document: { color, content },
+/** How text is judged that does not stand on one color. */
+function judgedApart({
+  document: { content },
 }: {
-  readonly document: Pick<StyleDocument, 'color' | 'content'>;
+  readonly document: Pick<StyleDocument, 'content'>;
 }): string {
   return [
     sectionsOverPictures(content).length > 0 &&
       ' Words over pictures are judged on their pixels, a few seconds after each change.',
-    color.gradients.order.length > 0 &&
-      ' Not judged here: text on gradients (Color, Palette tells its lowest contrast).',
+    allSections(content).some(({ own }) => own.gradient !== undefined) &&
+      ' Text on a gradient is judged where it reads worst.',
   ]
     .filter(Boolean)
     .join('');
@@ -55,7 +55,7 @@ export default function ReviewArea() {
   const accepted = useSystem((state) => state.accepted);
   const reasons = useSystem((state) => state.decided.document.accepted);
   const modes = useModes();
-  const left = unjudged(useDecided(['color', 'content']));
+  const left = judgedApart(useDecided(['content']));
   const findings = useSystem((state) => state.findings);
   const trying = useSystem((state) => state.trying);
   const [parameters] = useSearchParams();

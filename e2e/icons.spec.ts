@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
-import { unzipSync } from 'fflate';
+import type { Locator, Page } from '@playwright/test';
+import { strFromU8, unzipSync } from 'fflate';
 import { capitalsShift } from '@garnish/core/derive/icons/icons';
 import { jsonOf } from '@garnish/core/system/patch';
 import { sampleFamily } from '@garnish/core/system/sample';
@@ -357,6 +357,18 @@ test('a logo on an empty artboard is cropped and told; icons and the picture for
   // Looked at pixel by pixel: within half a unit of 400.
   for (const [index, side] of [100, 160, 200, 80].entries())
     expect(Math.abs((box[index] ?? 0) - side)).toBeLessThan(0.6);
+  // In one color it stands at the foot of every page, in the color of the text there.
+  await change(request, id, [{ op: 'remove', path: '/layout/logo/one' }]);
+  const atFoot = proof(page).locator('.site-footer .logo svg');
+  await expect(atFoot).toHaveCount(0);
+  await page.getByRole('button', { name: 'Make it from the light one' }).click();
+  await expect(atFoot).toHaveCount(1);
+  const inkOf = (locator: Locator): Promise<string> =>
+    locator.evaluate((element) => getComputedStyle(element).color);
+  expect(await atFoot.locator('path').evaluate((path) => getComputedStyle(path).fill)).toBe(
+    await inkOf(proof(page).locator('.site-footer')),
+  );
+  await saved(page);
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: /^Browser, touch and application icons/ }).click();
   const path = await (await waiting).path();
@@ -366,6 +378,7 @@ test('a logo on an empty artboard is cropped and told; icons and the picture for
     const bytes = Buffer.from(zip[file] ?? []);
     return [bytes.readUInt32BE(16), bytes.readUInt32BE(20)];
   };
+  expect(strFromU8(zip['logo-one-color.svg'] ?? new Uint8Array())).toContain('currentcolor');
   expect(sizeOf('icon-32.png')).toEqual([32, 32]);
   expect(sizeOf('touch-icon-180.png')).toEqual([180, 180]);
   expect(sizeOf('app-icon-192.png')).toEqual([192, 192]);

@@ -1,5 +1,6 @@
 import { contrastRatio } from '../color/contrast.ts';
 import { isHex, type Hex } from '../color/srgb.ts';
+import { inOneColor } from '../formats/artwork-fills.ts';
 import { modesOf } from '../system/themes.ts';
 import { ROOT_PX } from '../type/fluid.ts';
 import { checkOf, type Finding } from './finding.ts';
@@ -18,10 +19,6 @@ const fillsOf = (svg: string): readonly Hex[] => [
     ),
   ),
 ];
-
-/** Every painted color of an SVG in one color. */
-const inOne = (svg: string, color: Hex): string =>
-  svg.replaceAll(/(fill|stroke|stop-color)="#[0-9a-f]{6}"/g, `$1="${color}"`);
 
 /** A logo that cannot be told from its ground in a theme, or is much larger than its header bears. */
 export const logoCheck = checkOf(
@@ -55,7 +52,7 @@ export const logoCheck = checkOf(
           repair: {
             label: `Draw it in one color, ${one}, on ${mode} grounds`,
             patch: [
-              { op: 'add', path: `/layout/logo/${own}`, value: inOne(svg, one) },
+              { op: 'add', path: `/layout/logo/${own}`, value: inOneColor(svg, one) },
               // On dark grounds it stays what it was.
               ...(own === 'light' && logo.dark === undefined
                 ? [{ op: 'add' as const, path: '/layout/logo/dark', value: svg }]

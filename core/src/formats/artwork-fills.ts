@@ -36,6 +36,17 @@ export function plainPaints(svg: string): string {
   });
 }
 
+/**
+ * SVG in one color: every fill, stroke and stop, and what would be black because nothing is said of it. Details that
+ * are told by their color alone are lost; whoever has such a drawing brings one of their own.
+ */
+export const inOneColor = (svg: string, color: string = 'currentcolor'): string =>
+  svg
+    .replaceAll(ATTRIBUTE, (whole, name: string, value: string) =>
+      hexOfCss(value) === undefined ? whole : `${name}="${color}"`,
+    )
+    .replace(/<svg(?![^>]*\sfill=)/i, `<svg fill="${color}"`);
+
 /** The colors that an SVG is painted with, each once, in the order in which they come. */
 export const fillsOf = (svg: string): readonly Hex[] => [
   ...new Set(

@@ -1,4 +1,5 @@
 import type { Hex } from '../color/srgb.ts';
+import { shownPart } from './shown-pixels.ts';
 import { treat, type Treated } from './treat.ts';
 import { coverCrop, LEVELS, type Area, type Pixels, type Point, type VeilSide } from './veil.ts';
 import {
@@ -126,7 +127,8 @@ export function leastLook(
 /**
  * Judges every text over a picture under its veil on the pixels that lie behind it, at every width and in every theme,
  * and finds for each theme the least veil of the same side and color that lets all of them pass, and the ink that
- * passes with less. The search is left out where a theme passes already. Source of the ratios: WCAG 2.2, 1.4.3; of the
+ * passes with less. Pixels are looked at as finely as a dense screen shows them (see `shownPart`). The search is left out
+ * where a theme passes already. Source of the ratios: WCAG 2.2, 1.4.3; of the
  * blending: Compositing 1, source over, in gamma-encoded sRGB and 8 bits, as browsers do it.
  */
 export function judgeVeil(
@@ -136,10 +138,13 @@ export function judgeVeil(
 ): VeilVerdict {
   const pictures = themes.map(({ treated }) => (treated ? treat(pixels, treated) : pixels));
   /** The pixels under a box in each theme; taken up once where the picture is the same. */
-  const under = (crop: Area, box: Area): readonly Histogram[] => {
+  const under = (frame: JudgedFrame, crop: Area, box: Area): readonly Histogram[] => {
     const known = new Map<Pixels, Histogram>();
     return pictures.map((picture) => {
-      const found = known.get(picture) ?? histogramUnder(picture, crop, box, side);
+      const shown = known.has(picture) ? undefined : shownPart(picture, crop, box, frame);
+      const found =
+        known.get(picture) ??
+        histogramUnder(shown?.pixels ?? picture, shown?.crop ?? crop, box, side);
       known.set(picture, found);
       return found;
     });
@@ -147,7 +152,7 @@ export function judgeVeil(
   const asked = frames.map((frame) => {
     const crop = coverCrop(pixels, frame, at);
     return frame.boxes.map((box) =>
-      under(crop, box).map((histogram, theme) => ({
+      under(frame, crop, box).map((histogram, theme) => ({
         ...histogram,
         ink: box.inks[theme] ?? '#ffffff',
         needed: box.needed,
@@ -168,7 +173,7 @@ export function judgeVeil(
     frames.every((frame) => {
       const crop = coverCrop(pixels, frame, point);
       return frame.boxes.every((box) => {
-        return under(crop, box).every((histogram, theme) => {
+        return under(frame, crop, box).every((histogram, theme) => {
           const { color = '#000000', strength = 0 } = themes[theme] ?? {};
           const ink = box.inks[theme] ?? '#ffffff';
           return proveStrength(histogram, { ink, color, strength }, box.needed).passing >= share;

@@ -17,9 +17,11 @@ interface Kind {
 /** The pixels of a picture under a box, in kinds; what a kind leaves open is judged pixel by pixel. */
 export interface Histogram {
   readonly kinds: readonly Kind[];
-  /** The channels of every pixel, one after the other, and what is left of the veil on it. */
+  /** The channels of every pixel, one after the other. */
   readonly colors: Uint8Array;
+  /** What is left of the veil along its way, and for every pixel where on that way it is. */
   readonly fades: Float64Array;
+  readonly steps: Uint16Array;
   readonly count: number;
 }
 
@@ -43,75 +45,105 @@ export function histogramUnder(
   const columns = Math.max(0, right - left);
   const rows = Math.max(0, bottom - top);
   const count = columns * rows;
-  const across = Float64Array.from(
-    { length: columns },
-    (_, x) => (left + x + 0.5 - crop.x) / crop.width,
+  // A veil fades across or down; so it is the same along a column, or along a row.
+  const isAcross = side === 'start' || side === 'end';
+  const fades = Float64Array.from({ length: isAcross ? columns : rows }, (_, at) =>
+    fadeAt(
+      isAcross
+        ? wayFrom(side, (left + at + 0.5 - crop.x) / crop.width, 0)
+        : wayFrom(side, 0, (top + at + 0.5 - crop.y) / crop.height),
+    ),
   );
-  const down = Float64Array.from(
-    { length: rows },
-    (_, y) => (top + y + 0.5 - crop.y) / crop.height,
-  );
-  const fadeOf = (index: number): number =>
-    fadeAt(wayFrom(side, across[index % columns] ?? 0, down[Math.floor(index / columns)] ?? 0));
+  const bands = Int32Array.from(fades, (fade) => Math.floor(fade * BANDS) << 12);
   const plain = new Uint8Array(count * 3);
   const kindOf = new Uint32Array(count);
-  const found = new Map<number, number>();
+  const known = new Uint32Array((BANDS + 1) << 12);
   const sizes: number[] = [];
-  for (let index = 0; index < count; index += 1) {
-    const at = ((top + Math.floor(index / columns)) * width + left + (index % columns)) * 4;
-    const alpha = (data[at + 3] ?? 255) / 255;
-    let key = Math.floor(fadeOf(index) * BANDS);
-    for (let channel = 0; channel < 3; channel += 1) {
-      const value = Math.round((data[at + channel] ?? 0) * alpha + 255 * (1 - alpha));
-      plain[index * 3 + channel] = value;
-      key = (key << 4) | (value >> 4);
+  let index = 0;
+  for (let y = 0; y < rows; y += 1) {
+    let at = ((top + y) * width + left) * 4;
+    for (let x = 0; x < columns; x += 1, at += 4, index += 1) {
+      let red = data[at] ?? 0;
+      let green = data[at + 1] ?? 0;
+      let blue = data[at + 2] ?? 0;
+      const alpha = data[at + 3] ?? 255;
+      if (alpha !== 255) {
+        const share = alpha / 255;
+        const white = 255 * (1 - share);
+        red = Math.round(red * share + white);
+        green = Math.round(green * share + white);
+        blue = Math.round(blue * share + white);
+      }
+      plain[index * 3] = red;
+      plain[index * 3 + 1] = green;
+      plain[index * 3 + 2] = blue;
+      const band = bands[isAcross ? x : y] ?? 0;
+      const key = band | ((red >> 4) << 8) | ((green >> 4) << 4) | (blue >> 4);
+      let kind = known[key] ?? 0;
+      if (kind === 0) {
+        sizes.push(0);
+        kind = sizes.length;
+        known[key] = kind;
+      }
+      kindOf[index] = kind - 1;
+      sizes[kind - 1] = (sizes[kind - 1] ?? 0) + 1;
     }
-    let kind = found.get(key);
-    if (kind === undefined) {
-      kind = found.size;
-      found.set(key, kind);
-      sizes.push(0);
-    }
-    kindOf[index] = kind;
-    sizes[kind] = (sizes[kind] ?? 0) + 1;
   }
   let end = 0;
   const starts = sizes.map((size) => (end += size) - size);
-  const next = [...starts];
+  const next = Int32Array.from(starts);
   const colors = new Uint8Array(count * 3);
-  const fades = new Float64Array(count);
-  for (let index = 0; index < count; index += 1) {
-    const kind = kindOf[index] ?? 0;
-    const place = next[kind] ?? 0;
-    next[kind] = place + 1;
-    colors[place * 3] = plain[index * 3] ?? 0;
-    colors[place * 3 + 1] = plain[index * 3 + 1] ?? 0;
-    colors[place * 3 + 2] = plain[index * 3 + 2] ?? 0;
-    fades[place] = fadeOf(index);
-  }
-  const kinds = starts.map((from, kind) => kindFrom(colors, fades, from, next[kind] ?? from));
-  return { kinds, colors, fades, count };
-}
-
-function kindFrom(colors: Uint8Array, fades: Float64Array, from: number, to: number): Kind {
-  const range = (values: Uint8Array | Float64Array, offset: number, step: number) => {
-    let least = Infinity;
-    let most = -Infinity;
-    for (let place = from; place < to; place += 1) {
-      const value = values[place * step + offset] ?? 0;
-      if (value < least) least = value;
-      if (value > most) most = value;
+  const steps = new Uint16Array(count);
+  // The least and the most of red, green and blue of each kind, and where on the way of the veil it begins and ends.
+  const low = new Uint8Array(sizes.length * 3).fill(255);
+  const high = new Uint8Array(sizes.length * 3);
+  const first = new Uint16Array(sizes.length).fill(0xffff);
+  const last = new Uint16Array(sizes.length);
+  index = 0;
+  for (let y = 0; y < rows; y += 1)
+    for (let x = 0; x < columns; x += 1, index += 1) {
+      const kind = kindOf[index] ?? 0;
+      const place = next[kind] ?? 0;
+      next[kind] = place + 1;
+      const from = index * 3;
+      const to = place * 3;
+      const own = kind * 3;
+      const red = plain[from] ?? 0;
+      const green = plain[from + 1] ?? 0;
+      const blue = plain[from + 2] ?? 0;
+      colors[to] = red;
+      colors[to + 1] = green;
+      colors[to + 2] = blue;
+      if (red < (low[own] ?? 0)) low[own] = red;
+      if (red > (high[own] ?? 0)) high[own] = red;
+      if (green < (low[own + 1] ?? 0)) low[own + 1] = green;
+      if (green > (high[own + 1] ?? 0)) high[own + 1] = green;
+      if (blue < (low[own + 2] ?? 0)) low[own + 2] = blue;
+      if (blue > (high[own + 2] ?? 0)) high[own + 2] = blue;
+      const step = isAcross ? x : y;
+      steps[place] = step;
+      if (step < (first[kind] ?? 0)) first[kind] = step;
+      if (step > (last[kind] ?? 0)) last[kind] = step;
     }
-    return [least, most] as const;
-  };
-  const [r, g, b] = [range(colors, 0, 3), range(colors, 1, 3), range(colors, 2, 3)];
-  return {
-    low: [r[0], g[0], b[0]],
-    high: [r[1], g[1], b[1]],
-    faded: range(fades, 0, 1),
-    from,
-    to,
-  };
+  const levels = (of: Uint8Array, kind: number): Levels => [
+    of[kind * 3] ?? 0,
+    of[kind * 3 + 1] ?? 0,
+    of[kind * 3 + 2] ?? 0,
+  ];
+  const kinds = starts.map((from, kind) => {
+    const to = next[kind] ?? from;
+    // Along its way a veil only grows weaker, or only stronger.
+    const one = fades[first[kind] ?? 0] ?? 0;
+    const other = fades[last[kind] ?? 0] ?? 0;
+    return {
+      low: levels(low, kind),
+      high: levels(high, kind),
+      faded: [Math.min(one, other), Math.max(one, other)] as const,
+      from,
+      to,
+    };
+  });
+  return { kinds, colors, fades, steps, count };
 }
 
 const luminance = (r: number, g: number, b: number): number =>
@@ -172,7 +204,7 @@ export interface VeilProof {
 
 /** Contrasts of the pixels of a kind, one by one. */
 function contrastsIn(
-  { colors, fades }: Histogram,
+  { colors, fades, steps }: Histogram,
   { from, to }: Kind,
   [r, g, b]: Levels,
   own: number,
@@ -180,7 +212,7 @@ function contrastsIn(
   see: (contrast: number) => void,
 ): void {
   for (let place = from; place < to; place += 1) {
-    const alpha = opacity * (fades[place] ?? 0);
+    const alpha = opacity * (fades[steps[place] ?? 0] ?? 0);
     const ground =
       luminance(
         blended(colors[place * 3] ?? 0, r, alpha),

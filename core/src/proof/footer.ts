@@ -1,6 +1,7 @@
 import { inOrder } from '../system/document.ts';
 import { nowhere, room } from './parts.ts';
 import type { Site } from './around.ts';
+import { oneColorLogo } from './mark.ts';
 import { element, type ProofElement, type ProofNode } from './node.ts';
 
 /** Links at the foot of the page, in groups on the grid. */
@@ -53,6 +54,7 @@ export function footer(page: Site): ProofElement {
         'div',
         { class: 'site-footer' },
         pattern ? `/layout/patterns/items/${pattern.id}` : '/space/parts/footer.inset',
+        ...oneColorLogo(document.layout.logo),
         ...groups(page),
         build.text('p', 'small', [document.content.footer], '/content/footer'),
       ),

@@ -40,13 +40,18 @@ export const markSvg = (mark: Mark, colors: Readonly<Record<'a' | 'b', string>>)
     .map(({ d, part }) => `<path fill="${colors[part]}" d="${d}"/>`)
     .join('')}</svg>`;
 
+const drawn = (svg: string, className: string): ProofElement => ({
+  ...element('span', { class: className, 'aria-hidden': 'true' }),
+  svg,
+});
+
+/** The logo in the color of the text around it; nothing where there is no such version. */
+export const oneColorLogo = ({ one }: Logo): readonly ProofElement[] =>
+  one === undefined ? [] : [{ ...drawn(one, 'logo'), decision: '/layout/logo' }];
+
 /** The site's logo, or the mark that stands for one; another for the dark theme where there is one. */
 export function logoOf(mark: Mark, { light, dark }: Logo): readonly ProofElement[] {
   if (light === undefined) return [element('span', { class: 'logo' }, markOf(mark))];
-  const drawn = (svg: string, className: string): ProofElement => ({
-    ...element('span', { class: className, 'aria-hidden': 'true' }),
-    svg,
-  });
   return dark === undefined
     ? [drawn(light, 'logo')]
     : [drawn(light, 'logo logo-light'), drawn(dark, 'logo logo-dark')];

@@ -141,6 +141,8 @@ export const layoutSchema = z.strictObject({
   logo: z.strictObject({
     light: z.optional(svg),
     dark: z.optional(svg),
+    /** In one color, that of the text around it: at the foot of pages, and wherever colors would be lost. */
+    one: z.optional(svg),
     /** The least height in px at which it can be read. */
     least: z.number().check(z.gte(8), z.lte(200)),
     /** Clear space around it as a share of its height. */

@@ -227,6 +227,7 @@ export function brackwater(): StyleDocument {
       logo: {
         light: tideLogo('#1c4f52', '#b5391a'),
         dark: tideLogo('#9fc6c4', '#e8825f'),
+        one: tideLogo('currentcolor', 'currentcolor'),
         least: 24,
         clear: 0.25,
         scale: 1.6,

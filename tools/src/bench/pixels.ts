@@ -6,6 +6,7 @@ import { contrastTable } from '@garnish/core/color/contrast';
 import { dominantColors } from '@garnish/core/color/dominant';
 import { oklabDistance, oklabOf, type Oklab } from '@garnish/core/color/oklab';
 import { hexOf, rgbOf } from '@garnish/core/color/srgb';
+import { judgeVeil } from '@garnish/core/image/judge-veil';
 import { histogramUnder, leastStrength } from '@garnish/core/image/veil-strength';
 import { wcagContrast } from 'culori';
 import { buildPaletteSync, utils } from 'image-q';
@@ -110,6 +111,38 @@ async function sampling(): Promise<Row[]> {
   ];
 }
 
+/** Words over a picture of 12 megapixels at twelve widths in two themes, where they read and where what helps is searched. */
+function judging(): Row[] {
+  const picture = { data: photograph(4000, 3000), width: 4000, height: 3000 };
+  const inks = ['#ffffff', '#ffffff'] as const;
+  const frames = Array.from({ length: 12 }, (_, at) => ({
+    width: 320 + at * 100,
+    height: 700,
+    boxes: [
+      { x: 0.04, y: 0.45, width: 0.6, height: 0.2, needed: 3, inks },
+      { x: 0.04, y: 0.68, width: 0.55, height: 0.12, needed: 4.5, inks },
+      { x: 0.2, y: 0.85, width: 0.15, height: 0.04, needed: 4.5, inks },
+    ],
+  }));
+  const judged = (strength: number): number => {
+    const started = performance.now();
+    judgeVeil(picture, frames, {
+      side: 'bottom',
+      share: 1,
+      themes: [
+        { color: '#000000', strength: 230 },
+        { color: '#000000', strength, inks: [{ id: 'dark', ink: '#111111' }] },
+      ],
+    });
+    return performance.now() - started;
+  };
+  const what = 'words over 12 megapixels, at 12 widths in both themes';
+  return [
+    ms(`judge ${what}`, judged(230), '', 1500),
+    ms(`the same, with the least veil and another ink searched in one theme`, judged(20)),
+  ];
+}
+
 const colorsOf = (count: number) =>
   Array.from({ length: count }, (_, index) =>
     hexOf([((index * 37) % 256) / 255, ((index * 91) % 256) / 255, ((index * 53) % 256) / 255]),
@@ -185,6 +218,7 @@ export const pixelRows = async (): Promise<readonly Row[]> => [
   contrasts(200),
   contrasts(500, 1 / 30),
   veil(),
+  ...judging(),
   searching(),
   measuring(),
   drawing(),

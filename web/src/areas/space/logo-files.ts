@@ -126,6 +126,14 @@ export async function logoFiles(
   const svg = logoSvg(document, derived);
   const ground = derived.colors.get('page')?.colors.light ?? '#ffffff';
   const files: Record<string, Uint8Array> = { 'icon.svg': new TextEncoder().encode(`${svg}\n`) };
+  for (const [version, name] of [
+    ['light', 'logo.svg'],
+    ['dark', 'logo-dark.svg'],
+    ['one', 'logo-one-color.svg'],
+  ] as const) {
+    const own = document.layout.logo[version];
+    if (own !== undefined) files[name] = new TextEncoder().encode(`${own}\n`);
+  }
   for (const icon of ICONS) files[icon.file] = await iconPng(svg, ground, icon);
   files['shared.png'] = await sharedPng(document, derived, svg);
   const icon = (px: number) => ({

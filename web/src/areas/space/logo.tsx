@@ -1,5 +1,5 @@
 import { logoOf } from '@garnish/core/proof/mark';
-import { plainPaints } from '@garnish/core/formats/artwork-fills';
+import { inOneColor, plainPaints } from '@garnish/core/formats/artwork-fills';
 import type { Mode } from '@garnish/core/system/document';
 import { useState } from 'react';
 import { renderNode } from '../../proof/render.tsx';
@@ -13,13 +13,27 @@ import { saveAs } from '../../ui/save-as.ts';
 const MOST_CHARACTERS = 60_000;
 const SHOWN_PX = 44;
 
-/** The logo on the page’s own ground, with its clear space around it. */
-function Shown({ mode }: { readonly mode: Mode }) {
+/** The versions of a logo: for each ground, and in one color. */
+const VERSIONS = [
+  { id: 'light', on: 'for light grounds' },
+  { id: 'dark', on: 'for dark grounds' },
+  { id: 'one', on: 'in one color' },
+] as const;
+type Version = (typeof VERSIONS)[number]['id'];
+
+/** The logo on the page’s own ground, with its clear space around it; in one color as text is. */
+function Shown({ version }: { readonly version: Version }) {
   const decided = useDecided(['content', 'layout'], ['colors']);
   const { layout, content } = decided.document;
   const { logo } = layout;
+  const mode: Mode = version === 'dark' ? 'dark' : 'light';
   const page = decided.derived.colors.get('page')?.colors[mode];
-  const own = mode === 'dark' ? (logo.dark ?? logo.light) : logo.light;
+  const own =
+    version === 'one'
+      ? (logo.one ?? '')
+      : version === 'dark'
+        ? (logo.dark ?? logo.light)
+        : logo.light;
   const [node] = logoOf(
     content.mark,
     own === undefined ? { ...logo, dark: undefined } : { ...logo, light: own, dark: undefined },
@@ -29,7 +43,7 @@ function Shown({ mode }: { readonly mode: Mode }) {
     <figure>
       <div
         className="grid h-28 w-36 place-items-center border border-line"
-        style={{ background: page }}
+        style={{ background: page, color: decided.derived.colors.get('text')?.colors[mode] }}
       >
         <span className="outline-1 outline-dashed outline-line-strong" style={{ padding: clear }}>
           <span
@@ -45,8 +59,12 @@ function Shown({ mode }: { readonly mode: Mode }) {
         </span>
       </div>
       <figcaption className="text-xs text-quiet">
-        on the page in {mode}
-        {mode === 'dark' && logo.light !== undefined && logo.dark === undefined
+        {version === 'one'
+          ? own === ''
+            ? 'in one color: not yet'
+            : 'in the color of the text'
+          : `on the page in ${mode}`}
+        {version === 'dark' && logo.light !== undefined && logo.dark === undefined
           ? ', as in light'
           : ''}
       </figcaption>
@@ -81,7 +99,7 @@ export function LogoEditor() {
       setBusy(false);
     }
   };
-  const read = async (mode: Mode, file: File): Promise<void> => {
+  const read = async (version: Version, file: File): Promise<void> => {
     const clean = sanitizedSvg(plainPaints(await file.text()));
     if (!/<svg[\s>]/i.test(clean)) {
       setTold(`${file.name} is no SVG. Nothing was changed.`);
@@ -93,7 +111,7 @@ export function LogoEditor() {
       );
       return;
     }
-    if (mode === 'dark' && logo.light === undefined) {
+    if (version !== 'light' && logo.light === undefined) {
       setTold('Import the version for light grounds first. Nothing was changed.');
       return;
     }
@@ -107,43 +125,56 @@ export function LogoEditor() {
     store.change(
       [
         {
-          op: logo[mode] === undefined ? 'add' : 'replace',
-          path: `/layout/logo/${mode}`,
-          value: svg,
+          op: logo[version] === undefined ? 'add' : 'replace',
+          path: `/layout/logo/${version}`,
+          // What comes for it follows the text, whatever it was painted with.
+          value: version === 'one' ? inOneColor(svg) : svg,
         },
       ],
-      `logo for ${mode} grounds`,
+      `logo ${VERSIONS.find(({ id }) => id === version)?.on ?? ''}`,
     );
   };
   return (
     <div data-decision="/layout/logo">
       <div className="flex flex-wrap gap-x-5 gap-y-2">
-        {(['light', 'dark'] as const).map((mode) => (
-          <div key={mode}>
-            <Shown mode={mode} />
+        {VERSIONS.map(({ id, on }) => (
+          <div key={id}>
+            <Shown version={id} />
             <FileDrop
-              name={`Logo for ${mode} grounds from a file`}
-              label={logo[mode] === undefined ? 'Import an SVG' : 'Import another SVG'}
+              name={`Logo ${on} from a file`}
+              label={logo[id] === undefined ? 'Import an SVG' : 'Import another SVG'}
               accept=".svg,image/svg+xml"
-              onFiles={([file]) => file && void read(mode, file)}
+              onFiles={([file]) => file && void read(id, file)}
             />
-            {logo[mode] !== undefined && (mode === 'dark' || logo.dark === undefined) && (
+            {id === 'one' && logo.light !== undefined && logo.one === undefined && (
               <button
                 type="button"
-                className="min-h-6 text-quiet hover:text-base-content hover:underline"
+                className="act block"
                 onClick={() =>
                   store.change(
-                    [{ op: 'remove', path: `/layout/logo/${mode}` }],
-                    `no logo for ${mode} grounds`,
+                    [{ op: 'add', path: '/layout/logo/one', value: inOneColor(logo.light ?? '') }],
+                    'logo in one color',
                   )
                 }
               >
-                Remove
+                Make it from the light one
               </button>
             )}
+            {logo[id] !== undefined &&
+              (id !== 'light' || (logo.dark === undefined && logo.one === undefined)) && (
+                <button
+                  type="button"
+                  className="min-h-6 text-quiet hover:text-base-content hover:underline"
+                  onClick={() =>
+                    store.change([{ op: 'remove', path: `/layout/logo/${id}` }], `no logo ${on}`)
+                  }
+                >
+                  Remove
+                </button>
+              )}
           </div>
         ))}
-        <div className="grid w-32 content-start gap-2">
+        <div className="grid w-full max-w-md grid-cols-3 items-end gap-3">
           <DecidedNumber
             label="least height"
             path="/layout/logo/least"

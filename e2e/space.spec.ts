@@ -114,6 +114,7 @@ test('three planted mistakes are found on the page and repaired from there', asy
   await saved(page);
   expect((await documentOf(request, id)).space.parts).toEqual({
     'card.inset': { role: 'inset-small' },
+    'picture-words.inset': { role: 'inset-large' },
     'card.gap': { step: 'l' },
   });
 });

@@ -1,6 +1,7 @@
 import { siteTexts } from '../proof/texts.ts';
 import type { TextStyle } from '../derive/derived.ts';
 import { deriveFittings } from '../derive/type/fittings.ts';
+import { partPx } from '../derive/space/parts.ts';
 import { contentPx } from '../derive/space/grid.ts';
 import { fittingPx, middlePx } from '../derive/type/styles.ts';
 import { inOrder } from '../system/document.ts';
@@ -160,10 +161,16 @@ export const rootCheck = checkOf(['type'], [], ({ type }) => {
 
 /** A text that is to fit does so, unless its least size forbids it. */
 export const fitCheck = checkOf(
-  ['brief', 'content', 'layout', 'type'],
-  ['grid', 'spaces', 'styles'],
-  ({ brief, content, layout, type }, { grid, styles, spaces }) => {
-    const fittings = deriveFittings(type, content, layout, spaces, grid);
+  ['brief', 'content', 'layout', 'space', 'type'],
+  ['grid', 'spaces', 'steps', 'styles'],
+  ({ brief, content, layout, space, type }, { grid, styles, spaces, steps }) => {
+    const fittings = deriveFittings(
+      type,
+      content,
+      layout,
+      (part, screenPx) => partPx(part, screenPx, { parts: space.parts, spaces, steps }),
+      grid,
+    );
     return Object.entries(fittings).flatMap(([id, fitting]): Finding[] => {
       const style = styles.get(id);
       const fit = type.roles.items[id]?.fit;

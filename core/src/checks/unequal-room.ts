@@ -1,5 +1,5 @@
 import type { Derived } from '../derive/derived.ts';
-import { SPACE_PARTS } from '../derive/space/parts.ts';
+import { SPACE_PARTS } from '../components/spaces.ts';
 import type { StyleDocument } from '../system/document.ts';
 import type { Patch } from '../system/patch.ts';
 import { checkOf, type Finding } from './finding.ts';

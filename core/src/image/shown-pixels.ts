@@ -38,16 +38,16 @@ export function shownPart(
   const columns = Math.max(0, Math.ceil((right - left) / across));
   const rows = Math.max(0, Math.ceil((bottom - top) / down));
   const out = new Uint8ClampedArray(columns * rows * 4);
-  /** Where each column begins in the picture, and where the last ends. */
+  /** Where each column begins in the picture, and where the last ends; none is empty, for none is less than a pixel. */
   const starts = Uint32Array.from({ length: columns + 1 }, (_, column) =>
-    Math.min(right - left, Math.ceil(column * across - 1e-9)),
+    column === columns ? right - left : Math.floor(column * across),
   );
   const sums = new Uint32Array(columns * 3);
   const words = wordsOf(data);
   for (let row = 0; row < rows; row += 1) {
     sums.fill(0);
-    const from = Math.ceil(row * down - 1e-9);
-    const to = Math.min(bottom - top, Math.ceil((row + 1) * down - 1e-9));
+    const from = Math.floor(row * down);
+    const to = row === rows - 1 ? bottom - top : Math.floor((row + 1) * down);
     for (let y = from; y < to; y += 1) {
       let at = (top + y) * width + left;
       for (let column = 0; column < columns; column += 1) {

@@ -1,3 +1,4 @@
+import { SPACE_PARTS } from '../components/spaces.ts';
 import { once } from '../once.ts';
 import type { Content, PageSection } from '../system/document.ts';
 import { inOrder } from '../system/document.ts';
@@ -14,8 +15,8 @@ export interface SectionText {
   readonly at: string | undefined;
   /** The named width that limits its column. */
   readonly width: string | undefined;
-  /** How many insets stand on either side of it. */
-  readonly insets: number;
+  /** What is inset around it, by the keys of spaces of components: one for each side that it is inset on. */
+  readonly insets: readonly string[];
   /** Whether it is a cell of a table. */
   readonly isCell: boolean;
   /** Whether some of it is emphasized. */
@@ -48,8 +49,17 @@ const READING: Build = {
   dressed: (specimen) => specimen,
 };
 
-/** What has an inset around its words. */
-const INSET = /(?:^| )(?:hero-words|notice|card|alert|band|quotation)(?: |$)/;
+/** The spaces of components that inset what is in them, by class: on both sides, or on one. */
+const INSETS: ReadonlyMap<string, readonly string[]> = new Map(
+  Object.entries(SPACE_PARTS).flatMap(([key, { selector, property }]) => {
+    const [, name] = /^\.([\w-]+)$/.exec(selector) ?? [];
+    const sides = property === 'padding' ? 2 : property.startsWith('padding-inline') ? 1 : 0;
+    return name === undefined || sides === 0
+      ? []
+      : [[name, Array<string>(sides).fill(key)] as const];
+  }),
+);
+const NO_INSETS: readonly string[] = [];
 const WIDTH = /(?:^| )width-([\w-]+)/;
 
 function wordsOf(node: ProofNode): string {
@@ -65,15 +75,15 @@ const hasTag = (node: ProofNode, tag: string): boolean =>
 
 type Around = Pick<SectionText, 'width' | 'insets'>;
 
-const NOTHING_AROUND: Around = { width: undefined, insets: 0 };
+const NOTHING_AROUND: Around = { width: undefined, insets: NO_INSETS };
 
 /** What a text in an element of some classes has around it. */
 function within(className: string, around: Around): Around {
   const width = WIDTH.exec(className)?.[1];
-  const hasInset = INSET.test(className);
-  return width === undefined && !hasInset
+  const own = className.split(' ').flatMap((name) => INSETS.get(name) ?? NO_INSETS);
+  return width === undefined && own.length === 0
     ? around
-    : { width: width ?? around.width, insets: around.insets + (hasInset ? 1 : 0) };
+    : { width: width ?? around.width, insets: [...around.insets, ...own] };
 }
 
 /** Adds the texts of a node to those that were found, from the top. */

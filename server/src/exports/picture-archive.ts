@@ -15,6 +15,9 @@ import { FIXED } from './zip.ts';
 const STORED = { level: 0, mtime: FIXED } as const;
 const QUALITY = 80;
 
+/** Larger ones are not decoded here; the window takes none that are. */
+const MOST_PIXELS = 60_000_000;
+
 /** So many bytes of files that were made are kept, the latest: a picture never changes under its name. */
 const KEPT_BYTES = 64_000_000;
 
@@ -36,7 +39,7 @@ function createMaker(pictures: Pick<Pictures, 'bytes'>) {
     const key = `${stored} ${width}`;
     const known = made.get(key);
     if (known) return known;
-    const { buffer } = await sharp(source)
+    const { buffer } = await sharp(source, { limitInputPixels: MOST_PIXELS, sequentialRead: true })
       .autoOrient()
       .resize({ width, withoutEnlargement: true })
       .webp({ quality: QUALITY })

@@ -1,4 +1,4 @@
-import { SPACE_PARTS } from '@garnish/core/derive/space/parts';
+import { SPACE_PARTS } from '@garnish/core/components/spaces';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import type { Patch } from '@garnish/core/system/patch';
 import { light } from './lit.ts';

@@ -1,5 +1,6 @@
 import { neededContrast } from '@garnish/core/color/contrast';
-import { MODES, inOrder, type Mode, type Veil } from '@garnish/core/system/document';
+import { inOrder, type Mode, type Veil } from '@garnish/core/system/document';
+import { modesOf } from '@garnish/core/system/themes';
 import { inksOf } from '@garnish/core/system/veils';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import type { View } from '../system/views.ts';
@@ -45,6 +46,7 @@ function ask(asked: LookCase): Promise<LookSentence> {
  */
 export async function withStartingLook(veil: Veil, view: View): Promise<Veil> {
   const { width, height, file } = veil.picture;
+  const modes = modesOf(view.derived.themes);
   const answer = await ask({
     id: 0,
     address: `/proof/pictures/${file}`,
@@ -53,7 +55,7 @@ export async function withStartingLook(veil: Veil, view: View): Promise<Veil> {
       height,
       boxes: inOrder(veil.boxes).map(([, box]) => ({ ...box, needed: neededOf(box.text, view) })),
     },
-    looks: MODES.map((mode) => ({
+    looks: modes.map((mode) => ({
       side: veil.side,
       share: veil.pixels,
       colors: VEILS,
@@ -64,7 +66,7 @@ export async function withStartingLook(veil: Veil, view: View): Promise<Veil> {
     })),
   });
   if (!answer.ok) return veil;
-  const lookIn = (mode: Mode) => answer.looks[MODES.indexOf(mode)];
+  const lookIn = (mode: Mode) => answer.looks[modes.indexOf(mode)];
   const [light, dark] = [lookIn('light'), lookIn('dark')];
   const base = light ?? dark;
   if (!base) return veil;

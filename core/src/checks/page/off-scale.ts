@@ -1,4 +1,4 @@
-import { SPACE_PARTS } from '../../derive/space/parts.ts';
+import { SPACE_PARTS } from '../../components/spaces.ts';
 import { nearestStep } from '../../space/scale.ts';
 import type { Finding, Repair } from '../finding.ts';
 import {

@@ -1,5 +1,5 @@
 import type { Finding, Repair } from '../finding.ts';
-import { SPACE_PARTS } from '../../derive/space/parts.ts';
+import { SPACE_PARTS } from '../../components/spaces.ts';
 import {
   nameOf,
   selectorOf,

@@ -1,15 +1,10 @@
 import type { SpacePart } from '../../components/component.ts';
-import { COMPONENTS } from '../../components/components.ts';
+import { SPACE_PARTS } from '../../components/spaces.ts';
 import type { Space } from '../../system/document.ts';
 import { everyMode, type MadeToken, type TokenValue } from '../../tokens/token.ts';
 import type { DerivedSpace, Rule, SpaceStep } from '../derived.ts';
 import { remValue } from './lengths.ts';
-import { tokenOf } from './space.ts';
-
-/** Every space of the components, by its key; each takes its usual role until a system decides otherwise. */
-export const SPACE_PARTS: Readonly<Record<string, SpacePart>> = Object.fromEntries(
-  COMPONENTS.flatMap(({ spaces = {} }) => Object.entries(spaces)),
-);
+import { spacePx, tokenOf } from './space.ts';
 
 /** The token of a part, and the declaration that it is used in. */
 export interface Piece {
@@ -62,6 +57,20 @@ function piecesOf(
     ];
   const side = property.startsWith('padding-inline') ? 'inline' : 'block';
   return [piece(key, property, side)];
+}
+
+/** How long a space of a component is at the sides on a screen, in px: as decided, or as its usual role is; 0 for none. */
+export function partPx(
+  key: string,
+  screenPx: number,
+  { parts, spaces, steps }: Omit<PartSources, 'root'> & { readonly parts: Space['parts'] },
+): number {
+  const decided = Object.hasOwn(parts, key) ? parts[key] : undefined;
+  if (decided && 'px' in decided) return decided.px;
+  const step = decided && 'step' in decided ? steps.get(decided.step) : undefined;
+  if (step) return step.px;
+  const role = (decided && 'role' in decided ? decided.role : undefined) ?? SPACE_PARTS[key]?.role;
+  return role === undefined ? 0 : spacePx(spaces, role, screenPx);
 }
 
 /** Every space of the components with the token that holds it. */

@@ -1,9 +1,8 @@
 import { inOrder, type Layout, type StyleDocument } from '../../system/document.ts';
 import { siteTexts, type SiteText } from '../../proof/texts.ts';
-import type { DerivedSpace, GridRange } from '../derived.ts';
+import type { GridRange } from '../derived.ts';
 import { contentPx } from '../space/grid.ts';
 import { widthLimitPx } from '../space/layout.ts';
-import { spacePx } from '../space/space.ts';
 import { ROOT_PX } from '../../type/fluid.ts';
 import { rootShare, type Fitting } from './styles.ts';
 
@@ -12,7 +11,7 @@ function longestOf(texts: readonly SiteText[], role: string): readonly SiteText[
   const longest = new Map<string, SiteText>();
   for (const text of texts) {
     if (text.role !== role) continue;
-    const key = `${text.width ?? ''} ${text.insets}`;
+    const key = `${text.width ?? ''} ${text.insets.join(' ')}`;
     if (text.words.length > (longest.get(key)?.words.length ?? 0)) longest.set(key, text);
   }
   return [...longest.values()];
@@ -26,7 +25,7 @@ export function deriveFittings(
   { roles, root = 100 }: StyleDocument['type'],
   content: StyleDocument['content'],
   { widths }: Pick<Layout, 'widths'>,
-  spaces: ReadonlyMap<string, DerivedSpace>,
+  insetPx: (part: string, screenPx: number) => number,
   grid: readonly GridRange[],
 ): Readonly<Record<string, Fitting>> {
   if (!inOrder(roles).some(([, { fit }]) => fit)) return NONE;
@@ -43,7 +42,10 @@ export function deriveFittings(
             width === undefined
               ? Infinity
               : widthLimitPx(widths, width, { roomPx, rootPx: ROOT_PX * rootShare({ root }) });
-          return Math.min(roomPx, limitPx) - 2 * insets * spacePx(spaces, 'inset', screenPx);
+          return insets.reduce(
+            (room, part) => room - insetPx(part, screenPx),
+            Math.min(roomPx, limitPx),
+          );
         },
       }));
       return [[id, { texts }]];

@@ -6,6 +6,7 @@ import { node } from '../graph.ts';
 import { ruleNode, tokenNode } from '../parts.ts';
 import { root } from '../root.ts';
 import { gridRanges, spaces, steps } from '../space/nodes.ts';
+import { partPx } from '../space/parts.ts';
 import { deriveFaces } from './faces.ts';
 import { deriveFittings } from './fittings.ts';
 import { baselineRules, deriveTypeRules, narrowRules } from './rules.ts';
@@ -29,10 +30,18 @@ const fittings = node(
     ({ content }: StyleDocument) => content,
     ({ layout }: StyleDocument) => layout.widths,
     spaces,
+    steps,
+    ({ space }: StyleDocument) => space.parts,
     gridRanges,
   ],
-  (decided, content, widths, allSpaces, ranges) =>
-    deriveFittings(decided, content, { widths }, allSpaces, ranges),
+  (decided, content, widths, allSpaces, allSteps, parts, ranges) =>
+    deriveFittings(
+      decided,
+      content,
+      { widths },
+      (part, screenPx) => partPx(part, screenPx, { parts, spaces: allSpaces, steps: allSteps }),
+      ranges,
+    ),
 );
 
 export const styles = node(

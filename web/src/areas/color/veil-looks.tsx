@@ -17,7 +17,8 @@ export function VeilLooks({ id, veil }: VeilLooksProps) {
   const themes = useSystem(({ decided }) => decided.derived.themes);
   const path = `/color/veils/items/${id}`;
   const isApart = veil.dark !== undefined;
-  const rows: readonly (readonly Mode[])[] = isApart ? MODES.map((mode) => [mode]) : [MODES];
+  const shown = MODES.filter((mode) => modesOf(themes).includes(mode));
+  const rows: readonly (readonly Mode[])[] = isApart ? shown.map((mode) => [mode]) : [MODES];
   const set = (modes: readonly Mode[], look: Partial<VeilLook>, label: string): void => {
     const patch = settingVeil(id, veil, modes, look);
     if (patch.length > 0) store.change(patch, label.slice(0, 120));
@@ -64,7 +65,7 @@ export function VeilLooks({ id, veil }: VeilLooksProps) {
           </div>
         );
       })}
-      {modesOf(themes).length > 1 && (
+      {shown.length > 1 && (
         <p className="flex items-baseline gap-x-3">
           <span className="text-quiet">
             {isApart ? 'each theme has its own' : 'the same in light and dark'}

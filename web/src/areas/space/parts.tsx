@@ -1,4 +1,4 @@
-import { SPACE_PARTS } from '@garnish/core/derive/space/parts';
+import { SPACE_PARTS } from '@garnish/core/components/spaces';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { SpacePartRow } from '../../proof/space-part-row.tsx';

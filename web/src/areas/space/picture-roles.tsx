@@ -33,14 +33,15 @@ export function PictureRoles() {
     const own = pictureRole(layout, role as never) ?? {};
     const { [part]: _before, ...rest } = own as Readonly<Record<string, unknown>>;
     const next = value === undefined ? rest : { ...rest, [part]: value };
-    const { [role]: _role, ...others } = (pictureRoles ?? {}) as Readonly<Record<string, unknown>>;
-    const all = Object.keys(next).length === 0 ? others : { ...others, [role]: next };
     const path = '/layout/pictureRoles';
-    const change: Operation =
-      Object.keys(all).length === 0
-        ? { op: 'remove', path }
-        : { op: 'add', path, value: jsonOf(all) };
-    if (pictureRoles === undefined && change.op === 'remove') return;
+    const isEmpty = Object.keys(next).length === 0;
+    const others = Object.keys(pictureRoles ?? {}).filter((one) => one !== role);
+    if (isEmpty && Object.keys(own).length === 0) return;
+    const change: Operation = isEmpty
+      ? { op: 'remove', path: others.length === 0 ? path : `${path}/${role}` }
+      : pictureRoles === undefined
+        ? { op: 'add', path, value: jsonOf({ [role]: next }) }
+        : { op: 'add', path: `${path}/${role}`, value: jsonOf(next) };
     store.change([change], label);
   };
   const treatmentOf = (kind: KindId, now: Treatment | undefined): Treatment | undefined => {

@@ -1,3 +1,4 @@
+import { sectionsOverPictures } from '@garnish/core/proof/texts';
 import { createChecker } from '@garnish/core/checks/checks';
 import {
   deriveComponentRules,
@@ -200,7 +201,9 @@ function type(): Row[] {
   } = after(brackwater, [
     { op: 'replace', path: '/color/texts', value: { order: [], items: {} } },
     { op: 'replace', path: '/color/veils', value: { order: [], items: {} } },
-    { op: 'remove', path: '/content/pages/items/home/sections/items/hero/veil' },
+    ...sectionsOverPictures(brackwater.content).map(
+      ({ path }) => ({ op: 'remove', path: `${path}/veil` }) as const,
+    ),
     { op: 'replace', path: '/type/roles', value: jsonOf(collectionOf(roles)) },
   ]);
   const sizes = [...deriveStyles(fonts, made, brief.languages, {}).values()].map(

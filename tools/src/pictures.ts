@@ -117,8 +117,8 @@ const VIEWS: readonly View[] = [
     system: BRACKWATER,
     area: 'color?view=pictures',
     act: async (page) => {
-      await page.getByRole('table', { name: /^Lowest contrast/ }).waitFor();
-      await page.getByRole('button', { name: 'without the veil' }).click();
+      await page.getByRole('table', { name: 'Lowest contrast on estuary' }).waitFor();
+      await page.getByRole('button', { name: 'without the veil' }).first().click();
     },
   },
 ];
@@ -145,7 +145,8 @@ async function take(page: Page, url: string, view: View, file: string): Promise<
     await document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]')?.contentDocument?.fonts
       .ready;
   });
-  await page.waitForTimeout(700);
+  // The checks are fetched two seconds after an area has opened.
+  await page.waitForTimeout(view.system === undefined ? 700 : 3500);
   // Repairs are shown once they were tried.
   await page.waitForFunction(
     () => document.querySelector('main [aria-busy="true"]') === null,

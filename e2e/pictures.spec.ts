@@ -367,3 +367,37 @@ test('a section stands on a gradient, its text is judged there, and the gradient
   await page.keyboard.press('Control+z');
   await expect(ground).toHaveCount(1);
 });
+
+test('words over a picture that is broken are told as not judged, also in the handoff', async ({
+  page,
+  request,
+}) => {
+  test.slow();
+  const id = await copyOf(request, BRACKWATER);
+  // It begins as a picture does, and is none.
+  const kept = await request.post('/api/pictures', {
+    multipart: {
+      picture: {
+        name: 'broken.png',
+        mimeType: 'image/png',
+        buffer: Buffer.concat([
+          Buffer.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10]),
+          Buffer.alloc(40, 7),
+        ]),
+      },
+    },
+  });
+  const { file } = (await kept.json()) as { file: string };
+  await change(request, id, [
+    { op: 'replace', path: '/color/veils/items/estuary/picture/file', value: file },
+  ]);
+  await openArea(page, id, 'review');
+  await expect(
+    page.getByRole('listitem').filter({ hasText: /^Words over estuary could not be judged/ }),
+  ).toBeVisible({ timeout: 60_000 });
+  await expect
+    .poll(async () => (await request.get(`/api/systems/${id}/export/handoff.md`)).text(), {
+      timeout: 60_000,
+    })
+    .toContain('Words over estuary could not be judged');
+});

@@ -97,6 +97,17 @@ describe('words over pictures', () => {
     });
   });
 
+  test('over a picture that cannot be read are told as not judged, not as good', () => {
+    const [finding, ...others] = checkPictures(
+      [{ veil: 'hill', selector: '.over-a-hill', texts: [], themes: {}, isUnread: true }],
+      document,
+    );
+    expect(others).toEqual([]);
+    expect(finding?.title).toBe('Words over A hill could not be judged');
+    expect(finding?.figures).toContain('0123456789abcdef.png');
+    expect(finding?.repair).toBeUndefined();
+  });
+
   test('are also repaired with another crop point, or with the words at the other end', () => {
     const [finding] = checkPictures(
       [{ ...picture(text({ passing: 0 })), crop: { x: 0, y: 1 }, otherEnd: true }],

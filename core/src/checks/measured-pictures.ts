@@ -33,6 +33,8 @@ export interface JudgedPicture {
   readonly texts: readonly JudgedText[];
   /** How each theme is helped where texts fall short in it. */
   readonly themes: Readonly<Partial<Record<Mode, ThemeVerdict>>>;
+  /** Its pixels could not be read: nothing is known of the words over it. */
+  readonly isUnread?: true;
   /** Another crop point at which every text reads in every theme. */
   readonly crop?: Point | undefined;
   /** Whether every text reads in every theme where the words stand at the other end of the picture. */
@@ -134,9 +136,24 @@ export const checkPictures = (
   pictures: readonly JudgedPicture[],
   { color, type }: Pick<StyleDocument, 'color' | 'type'>,
 ): readonly Finding[] =>
-  pictures.flatMap(({ veil: id, role, selector, texts, themes, crop, otherEnd }) => {
+  pictures.flatMap(({ veil: id, role, selector, texts, themes, crop, otherEnd, isUnread }) => {
     const veil = Object.hasOwn(color.veils.items, id) ? color.veils.items[id] : undefined;
     if (!veil) return [];
+    if (isUnread)
+      return [
+        {
+          id: `over-picture-unread:${id}`,
+          severity: 'repair',
+          area: 'color',
+          decision: `/color/veils/items/${id}/picture`,
+          title: `Words over ${veil.name} could not be judged`,
+          figures: `${veil.picture.file} could not be read`,
+          reason:
+            'A picture that cannot be read here may not be seen elsewhere, and the words over it may not read.',
+          source: 'judged on the pixels of the picture under each text',
+          where: { selector },
+        },
+      ];
     const failing = texts.filter(({ passing }) => passing < veil.pixels);
     return [...new Set(failing.map(({ mode }) => mode))].map((mode): Finding => {
       const own = failing.filter((one) => one.mode === mode);

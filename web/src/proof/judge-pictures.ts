@@ -67,7 +67,7 @@ export interface Judge {
   readonly close: () => void;
 }
 
-/** Judges words over pictures on their pixels, off the main thread; what cannot be read is not judged. */
+/** Judges words over pictures on their pixels, off the main thread; what cannot be read is told. */
 export function createJudge(): Judge {
   let worker: Worker | undefined;
   let viewer: ReturnType<typeof createViewer> | undefined;
@@ -125,7 +125,15 @@ export function createJudge(): Judge {
       worker = undefined;
       return undefined;
     });
-    if (sentence?.ok !== true) return undefined;
+    if (sentence?.ok !== true)
+      return {
+        veil: veilId,
+        role: first.role,
+        selector: first.selector,
+        texts: [],
+        themes: {},
+        isUnread: true,
+      };
     const { proofs, themes, crop } = sentence.verdict;
     return {
       veil: veilId,
@@ -165,7 +173,7 @@ export function createJudge(): Judge {
     const veil = view.document.color.veils.items[id];
     const isRead = (all: JudgedPicture['texts']): boolean =>
       all.length > 0 && all.every(({ passing }) => passing >= (veil?.pixels ?? 1));
-    if (!veil || isRead(texts)) return false;
+    if (!veil || texts.length === 0 || isRead(texts)) return false;
     const path = `/color/veils/items/${id}/atHead`;
     const next = patched(view.document, [
       veil.atHead ? { op: 'remove', path } : { op: 'add', path, value: true },

@@ -400,4 +400,10 @@ test('words over a picture that is broken are told as not judged, also in the ha
       timeout: 60_000,
     })
     .toContain('Words over estuary could not be judged');
+  await goOn(page, id, 'color?view=pictures');
+  await expect(
+    page
+      .getByRole('group', { name: 'Picture estuary' })
+      .getByText('The pixels of this picture cannot be read'),
+  ).toBeVisible();
 });

@@ -2,14 +2,15 @@ import { useEffect, useRef, useState } from 'react';
 import { pixelsAt } from '../../ui/picture.ts';
 import type { VeilAnswer, VeilQuestion } from './veil-worker.ts';
 
-/** Asks the worker again whenever the question changes; the last answer stands meanwhile. */
+/** Asks the worker again whenever the question changes; the last answer stands meanwhile. Says where no pixels can be read. */
 export function useVeilAnswer(
   address: string,
   question: Omit<VeilQuestion, 'id' | 'picture'>,
-): VeilAnswer | undefined {
+): VeilAnswer | 'unread' | undefined {
   const worker = useRef<Worker>(undefined);
   const [answer, setAnswer] = useState<VeilAnswer>();
   const [ready, setReady] = useState<string>();
+  const [unread, setUnread] = useState<string>();
   const picture = useRef<ImageData>(undefined);
   const asked = useRef(0);
   const key = JSON.stringify(question);
@@ -26,7 +27,7 @@ export function useVeilAnswer(
         picture.current = pixels;
         setReady(address);
       })
-      .catch(() => undefined);
+      .catch(() => !gone && setUnread(address));
     return () => {
       gone = true;
       started.terminate();
@@ -46,5 +47,5 @@ export function useVeilAnswer(
     }, 60);
     return () => clearTimeout(timer);
   }, [key, ready, address]);
-  return answer;
+  return unread === address ? 'unread' : answer;
 }

@@ -94,7 +94,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
     0,
   );
   const other: Hex = ink === '#ffffff' ? '#000000' : '#ffffff';
-  const answer = useVeilAnswer(`/proof/pictures/${veil.picture.file}`, {
+  const asked = useVeilAnswer(`/proof/pictures/${veil.picture.file}`, {
     frames: needs,
     inks: [ink, other],
     color,
@@ -105,6 +105,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
     ...(treated && { treated }),
     marked: nearest,
   });
+  const answer = asked === 'unread' ? undefined : asked;
   const replace = (part: string, value: string | number, label: string): void => {
     store.change([{ op: 'replace', path: `${path}/${part}`, value }], label);
   };
@@ -247,7 +248,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
         veil={veil}
         strength={look.strength}
         frames={needs}
-        answer={answer}
+        answer={asked}
         other={other}
         onTake={(strength) =>
           store.change(

@@ -8,14 +8,17 @@ interface VeilProofProps {
   /** In the theme that is shown. */
   readonly strength: number;
   readonly frames: VeilQuestion['frames'];
-  readonly answer: VeilAnswer | undefined;
+  /** What was found, or that the pixels cannot be read. */
+  readonly answer: VeilAnswer | 'unread' | undefined;
   /** The other color that text could have. */
   readonly other: Hex;
   readonly onTake: (strength: number) => void;
 }
 
 /** Whether the text on a picture reads, from which strength of the veil on, and how it stands at every width. */
-export function VeilProof({ veil, strength, frames, answer, other, onTake }: VeilProofProps) {
+export function VeilProof(props: VeilProofProps) {
+  const { veil, strength, frames, other, onTake } = props;
+  const answer = props.answer === 'unread' ? undefined : props.answer;
   const decided = useDecided([], ['styles']);
   const least = answer?.least[0];
   const failing = answer?.present.some((proofs) =>
@@ -24,7 +27,12 @@ export function VeilProof({ veil, strength, frames, answer, other, onTake }: Vei
   return (
     <>
       <div role="status" className="mt-1">
-        {!answer && <p className="text-quiet">Looking at the pixels …</p>}
+        {props.answer === undefined && <p className="text-quiet">Looking at the pixels …</p>}
+        {props.answer === 'unread' && (
+          <p className="text-error">
+            The pixels of this picture cannot be read, so nothing is proved. Bring it once more.
+          </p>
+        )}
         {answer && (
           <p className="flex flex-wrap items-baseline gap-x-4">
             <span className={failing ? 'font-semibold text-error' : ''}>

@@ -9,6 +9,12 @@ import { writeHandoff } from '@garnish/core/formats/handoff';
 import { PALETTE_FORMATS, readPalette, writePalette } from '@garnish/core/formats/palette-files';
 import { readDtcg } from '@garnish/core/formats/read-dtcg';
 import { takeTokens } from '@garnish/core/formats/take-tokens';
+import { cropped } from '@garnish/core/icons/crop';
+import { evened } from '@garnish/core/icons/drawing';
+import { measureIcon } from '@garnish/core/icons/measure';
+import { readIcon } from '@garnish/core/icons/read-svg';
+import { writeSvg } from '@garnish/core/icons/write-svg';
+import { namingIcon } from '@garnish/core/system/icons';
 import { patched, patchSchema } from '@garnish/core/system/patch';
 import { sampleDocument } from '@garnish/core/system/sample';
 import { readDocument } from '@garnish/core/system/upgrade';
@@ -96,6 +102,30 @@ const SVG = [
   '<svg onload="x()"><rect fill="red" stroke=\'blue\'/></svg>',
 ];
 
+/** Icons as programs write them, with transforms, styles, uses, and what may not come in. */
+const ICONS = [
+  '<svg viewBox="0 0 24 24"><g transform="translate(2 3) rotate(45 9 9) scale(-1 .5)"><path d="M3 12h18M12 3a9 9 0 0 1 0 18zm-4-4c1 1 2 2 4 4s.5.5 1 1t3 3q1-1 2 2" fill="none" stroke="currentColor" stroke-width="1.5"/></g></svg>',
+  '<svg width="12mm" height="8"><rect x="1" y="1" width="9" height="6" rx="2"/><circle cx="5" cy="5" r="2" opacity=".2"/><ellipse cx="3" cy="3" rx="1" ry="2"/><line x1="0" y1="0" x2="9" y2="9" stroke="#f00"/><polyline points="0,0 3 3 4,1"/><polygon points="1 1 2 2 3 1"/></svg>',
+  '<svg viewBox="0 0 9 9"><defs><path id="a" d="M0 0H9V9Z"/></defs><use href="#a" transform="matrix(1 0 0 1 1e9 1)"/><style>path{fill:url(http://x.example)}</style><script>x()</script></svg>',
+];
+
+/** An icon goes the way that one goes that somebody brings: what was read has to fit into the system. */
+const takenIcon = (given: string): boolean => {
+  const reading = readIcon(given);
+  if (!reading.ok) return true;
+  const { drawing } = cropped(reading.drawing);
+  const measures = measureIcon(drawing);
+  if (!measures) return true;
+  evened(drawing);
+  const written = writeSvg(drawing);
+  if (/<script|onload|https?:\/\/(?!www\.w3\.org\/2000\/svg)|url\(/i.test(written))
+    throw new Error(`what acts or loads came through: ${written.slice(0, 400)}`);
+  const result = patched(sample, namingIcon(sample, 'own-one', { name: 'One', drawing, measures }));
+  if (!result.ok)
+    throw new Error(`read, and then refused: ${JSON.stringify(result.problems.slice(0, 3))}`);
+  return false;
+};
+
 const require = createRequire(import.meta.url);
 const FONT = readFileSync(require.resolve('@fontsource/aleo/files/aleo-latin-400-normal.woff2'));
 
@@ -155,6 +185,7 @@ const readers: readonly Target<string>[] = [
     fillsOf(plainPaints(given));
     return false;
   }),
+  text('icons', 10, ICONS, takenIcon),
   text('patches', 15, PATCHES, takenPatch),
   text('documents', 4, [JSON.stringify(sample)], (given) => !readDocument(parsed(given)).ok),
 ];

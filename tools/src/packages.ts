@@ -110,3 +110,34 @@ export function chromium(): string {
   }
   return CHROMIUM;
 }
+
+/** Photographs that Debian ships, by the package that each is in. */
+const PHOTOGRAPHS: Readonly<Record<string, string>> = {
+  'sddm-theme-maldives': 'usr/share/sddm/themes/maldives/background.jpg',
+  'xplanet-images': 'usr/share/xplanet/images/earth.jpg',
+};
+
+/**
+ * Photographs from Debian's packages, for tests; nothing is installed, and no rights are needed.
+ * @param folder where they are kept
+ * @returns their files
+ */
+export function photographs(folder: string): readonly string[] {
+  mkdirSync(folder, { recursive: true });
+  const run = (command: string, args: readonly string[]): boolean =>
+    spawnSync(command, args, { cwd: folder, stdio: ['ignore', 'ignore', 'inherit'] }).status === 0;
+  return Object.entries(PHOTOGRAPHS).map(([name, inside]) => {
+    const file = path.join(folder, inside);
+    if (existsSync(file)) return file;
+    say(`fetching photographs from Debian’s ${name} …`);
+    const fetched =
+      run('apt-get', ['download', '-qq', name]) ||
+      (run('apt-get', ['update', '-qq']) && run('apt-get', ['download', '-qq', name]));
+    const archive = readdirSync(folder).find((one) => one.startsWith(`${name}_`));
+    if (!fetched || archive === undefined || !run('dpkg-deb', ['-x', archive, folder]))
+      throw new Advice(
+        `Photographs for the tests could not be had from Debian’s package ${name}. What apt-get said stands above.`,
+      );
+    return file;
+  });
+}

@@ -10,7 +10,7 @@ import path from 'node:path';
 import * as z from 'zod';
 import { builtWeb } from './build-web.ts';
 import { startCluster } from './cluster.ts';
-import { chromium } from './packages.ts';
+import { chromium, photographs } from './packages.ts';
 import { freePort } from './ports.ts';
 import { end, say } from './say.ts';
 
@@ -96,6 +96,7 @@ async function browser(
   const chosen = files.length > 0 ? ['--pass-with-no-tests', ...files] : [];
   const ok = await run([bin('@playwright/test/cli.js'), 'test', '-c', 'e2e', ...chosen], {
     GARNISH_CHROMIUM: chromium(),
+    GARNISH_PHOTOGRAPHS: photographs(path.join(out, 'photographs')).join(':'),
     GARNISH_WEB_FOLDER: builtWeb(root),
     GARNISH_BROWSER_DATABASE: databaseUrl('garnish_browser'),
     GARNISH_KILLED_DATABASE: databaseUrl('garnish_killed'),

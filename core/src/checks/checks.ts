@@ -42,6 +42,7 @@ import { logoCheck } from './logo.ts';
 import { lostDeparturesCheck } from './lost-departures.ts';
 import { lostVariantsCheck } from './lost-variants.ts';
 import { inOrderOfWeight, inThemes } from './order.ts';
+import { namedControlsCheck } from './named-controls.ts';
 import { namesCheck } from './names.ts';
 import { patternsCheck } from './patterns.ts';
 import { sameVariantsCheck } from './same-variants.ts';
@@ -75,6 +76,7 @@ export const CHECKS: readonly Check[] = [
   lostIconsCheck,
   logoCheck,
   altCheck,
+  namedControlsCheck,
   strokesCheck,
   weightsCheck,
   headingOrderCheck,

@@ -128,6 +128,10 @@ describe('reading an icon', () => {
     expect(problem('')).toBe('It is no SVG.');
     expect(problem(file(''))).toBe('Nothing is drawn in it.');
     expect(problem(file('<path d="nonsense"/>'))).toBe('Nothing is drawn in it.');
+    expect(problem(file('<path d="M0 0c1 11e999 2 2 4 4L9 9"/>'))).toBe('Nothing is drawn in it.');
+    expect(lostOf(file('<path d="M0 0c1 2e5 2 2 4 4z"/><path d="M0 0H9V9Z"/>'))).toEqual([
+      'A path that lies far outside was left out.',
+    ]);
     expect(problem(file('<path d="M0 0L1e9 1e9"/>'))).toBe('Nothing is drawn in it.');
     expect(problem('x'.repeat(MOST_CHARACTERS + 1))).toMatch(/60,001 characters/);
     expect(problem(file('<path d="M0 0H9V9Z"/>'.repeat(100)))).toMatch(/more than an icon/);

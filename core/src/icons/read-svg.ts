@@ -257,8 +257,13 @@ function shapesIn(root: Root | Element, lost: Set<string>): readonly Painted[] {
     }
     if (path.commands.length < 2) return;
     points += path.commands.length;
-    const { minX, minY, maxX, maxY } = path.getBounds();
-    if (![minX, minY, maxX, maxY].every((value) => Math.abs(value) <= FURTHEST)) {
+    // Handles of curves too, which are no part of what is drawn.
+    const isNear = path.commands.every((command) =>
+      Object.values(command).every(
+        (value) => typeof value !== 'number' || Math.abs(value) <= FURTHEST,
+      ),
+    );
+    if (!isNear) {
       lost.add('A path that lies far outside was left out.');
       return;
     }

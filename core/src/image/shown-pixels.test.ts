@@ -47,17 +47,20 @@ test('each stands where the screen shows it, wherever the box lies and however t
       const box = { x, y, width: 0.2, height: 0.2 };
       const { pixels, crop: own } = shownPart(picture, crop, box, frame);
       const perPx = crop.width / own.width;
+      let furthest = 0;
       for (let at = 0; at < pixels.width * pixels.height; at += 1) {
         // The middle of the pixel, from the shown frame back into the picture.
         const middle = crop.x + ((at % pixels.width) + 0.5 - own.x) * perPx;
         const found = pixels.data[at * 4] ?? 0;
-        expect(Math.abs(found - ramp(middle - 0.5))).toBeLessThan(ramp(perPx) + 1);
+        furthest = Math.max(furthest, Math.abs(found - ramp(middle - 0.5)));
       }
+      expect(furthest).toBeLessThan(ramp(perPx) + 1);
       // Two pixels for one, and one more at an end.
       expect(Math.abs(pixels.width - 0.2 * wide * 2)).toBeLessThanOrEqual(2);
       expect(Math.abs(pixels.height - 0.2 * 40 * 2)).toBeLessThanOrEqual(2);
     }),
-    { numRuns: 60 },
+    // A find: a division that rounds up left a column of pixels that nothing covers.
+    { numRuns: 60, examples: [[{ width: 300, height: 224, wide: 37, x: 0, y: 0 }]] },
   );
 });
 

@@ -10,6 +10,13 @@ export interface ShownPart {
   readonly crop: Area;
 }
 
+/** How many pieces of a length begin within a whole number of pixels; none is empty, whatever a division rounds to. */
+function piecesIn(whole: number, piece: number): number {
+  let count = Math.max(0, Math.ceil(whole / piece));
+  while (count > 0 && Math.floor((count - 1) * piece) >= whole) count -= 1;
+  return count;
+}
+
 /** Pixels as one number each, red in the lowest byte: read at once. Every machine that has a browser orders bytes so. */
 const wordsOf = ({ buffer, byteOffset, length }: Uint8ClampedArray): Uint32Array =>
   byteOffset % 4 === 0
@@ -35,8 +42,8 @@ export function shownPart(
   const top = Math.max(0, Math.floor(crop.y + box.y * crop.height));
   const right = Math.min(width, Math.ceil(crop.x + (box.x + box.width) * crop.width));
   const bottom = Math.min(height, Math.ceil(crop.y + (box.y + box.height) * crop.height));
-  const columns = Math.max(0, Math.ceil((right - left) / across));
-  const rows = Math.max(0, Math.ceil((bottom - top) / down));
+  const columns = piecesIn(right - left, across);
+  const rows = piecesIn(bottom - top, down);
   const out = new Uint8ClampedArray(columns * rows * 4);
   /** Where each column begins in the picture, and where the last ends; none is empty, for none is less than a pixel. */
   const starts = Uint32Array.from({ length: columns + 1 }, (_, column) =>

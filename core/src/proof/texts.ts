@@ -105,22 +105,25 @@ function findTexts(node: ProofNode, around: Around, found: SectionText[]): void 
   for (const child of node.children) findTexts(child, here, found);
 }
 
+/**
+ * The elements of a section, as its kind builds it, whatever the system looks like; the places of its words begin
+ * at the section. Built once, as long as it stays what it is.
+ */
+export const nodesOfSection = once((own: PageSection): readonly ProofNode[] =>
+  kindOf(own.kind).nodes(own as never, '', READING),
+);
+
 /** The texts of a section, as its kind builds it; read once, as long as it stays what it is. */
 export const textsOfSection = once((own: PageSection): readonly SectionText[] => {
-  const { nodes } = kindOf(own.kind);
   const found: SectionText[] = [];
-  for (const node of nodes(own as never, '', READING)) findTexts(node, NOTHING_AROUND, found);
+  for (const node of nodesOfSection(own)) findTexts(node, NOTHING_AROUND, found);
   return found;
 });
 
 /** The classes of the elements of a section, as its kind builds it; of a part of one’s own none. */
 export const classesOfSection = once(
   (own: PageSection): ReadonlySet<string> =>
-    new Set(
-      kindOf(own.kind)
-        .nodes(own as never, '', READING)
-        .flatMap((node) => [...classesIn(node)]),
-    ),
+    new Set(nodesOfSection(own).flatMap((node) => [...classesIn(node)])),
 );
 
 /** A text of the site, with the page and the section that it is on. */
@@ -158,26 +161,41 @@ function shownSections(
   });
 }
 
-/** Every text on the pages that are shown, page by page from the top. */
-export const siteTexts = once(({ pages, parts }: Pages): readonly SiteText[] =>
+/** A section that is shown, and where it stands. */
+export interface ShownSection {
+  readonly page: string;
+  readonly section: string;
+  readonly own: PageSection;
+  /** Its place in the document; within a part of one’s own, the place there. */
+  readonly path: string;
+}
+
+/** Every section that is shown, page by page from the top; a part of one’s own once for each place it stands in. */
+export const shownOf = once(({ pages, parts }: Pages): readonly ShownSection[] =>
   inOrder(pages)
     .filter(([, { isOff }]) => isOff !== true)
     .flatMap(([page, { sections }]) =>
-      shownSections(sections, (one) => sectionPath(page, one), parts).flatMap(
-        ([section, own, path]) =>
-          textsOfSection(own).map((text): SiteText => ({
-            role: text.role,
-            words: text.words,
-            at: text.at === undefined ? undefined : `${path}${text.at}`,
-            width: text.width,
-            insets: text.insets,
-            isCell: text.isCell,
-            isEmphasized: text.isEmphasized,
-            page,
-            section,
-          })),
+      shownSections(sections, (one) => sectionPath(page, one), parts).map(
+        ([section, own, path]) => ({ page, section, own, path }),
       ),
     ),
+);
+
+/** Every text on the pages that are shown, page by page from the top. */
+export const siteTexts = once((content: Pages): readonly SiteText[] =>
+  shownOf(content).flatMap(({ page, section, own, path }) =>
+    textsOfSection(own).map((text): SiteText => ({
+      role: text.role,
+      words: text.words,
+      at: text.at === undefined ? undefined : `${path}${text.at}`,
+      width: text.width,
+      insets: text.insets,
+      isCell: text.isCell,
+      isEmphasized: text.isEmphasized,
+      page,
+      section,
+    })),
+  ),
 );
 
 /** The first text of the site in a role whose words are the document’s. */

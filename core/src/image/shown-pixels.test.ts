@@ -55,9 +55,9 @@ test('each stands where the screen shows it, wherever the box lies and however t
         furthest = Math.max(furthest, Math.abs(found - ramp(middle - 0.5)));
       }
       expect(furthest).toBeLessThan(ramp(perPx) + 1);
-      // Two pixels for one, and one more at an end.
-      expect(Math.abs(pixels.width - 0.2 * wide * 2)).toBeLessThanOrEqual(2);
-      expect(Math.abs(pixels.height - 0.2 * 40 * 2)).toBeLessThanOrEqual(2);
+      // Two pixels for one, and at an end one more, or two where half of it was looked at.
+      expect(Math.abs(pixels.width - 0.2 * wide * 2)).toBeLessThanOrEqual(3);
+      expect(Math.abs(pixels.height - 0.2 * 40 * 2)).toBeLessThanOrEqual(3);
     }),
     // A find: a division that rounds up left a column of pixels that nothing covers.
     { numRuns: 60, examples: [[{ width: 300, height: 224, wide: 37, x: 0, y: 0 }]] },

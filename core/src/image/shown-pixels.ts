@@ -1,4 +1,6 @@
+import { once } from '../once.ts';
 import type { Area, Pixels } from './veil.ts';
+import { onWhite, wordsOf } from './words.ts';
 
 /** So many pixels of a picture are looked at for one px of the page: as many as dense screens show. Common practice. */
 const PER_PX = 2;
@@ -17,16 +19,36 @@ function piecesIn(whole: number, piece: number): number {
   return count;
 }
 
-/** Pixels as one number each, red in the lowest byte: read at once. Every machine that has a browser orders bytes so. */
-const wordsOf = ({ buffer, byteOffset, length }: Uint8ClampedArray): Uint32Array =>
-  byteOffset % 4 === 0
-    ? new Uint32Array(buffer, byteOffset, length / 4)
-    : new Uint32Array(buffer.slice(byteOffset, byteOffset + length));
+/** A picture half as wide and high: each pixel the mean of four; at an odd end it is looked at twice. */
+const halved = once(({ data, width, height }: Pixels): Pixels => {
+  const [columns, rows] = [Math.ceil(width / 2), Math.ceil(height / 2)];
+  const out = new Uint8ClampedArray(columns * rows * 4);
+  const [words, made] = [wordsOf(data), wordsOf(out)];
+  for (let row = 0; row < rows; row += 1) {
+    const upper = row * 2 * width;
+    const lower = Math.min(row * 2 + 1, height - 1) * width;
+    for (let column = 0; column < columns; column += 1) {
+      const left = column * 2;
+      const right = Math.min(left + 1, width - 1);
+      const a = onWhite(words[upper + left] ?? 0);
+      const b = onWhite(words[upper + right] ?? 0);
+      const c = onWhite(words[lower + left] ?? 0);
+      const d = onWhite(words[lower + right] ?? 0);
+      // Two channels at once: four bytes add up to less than the sixteen bits that each has here.
+      const outer = (a & 0xff00ff) + (b & 0xff00ff) + (c & 0xff00ff) + (d & 0xff00ff) + 0x20002;
+      const green =
+        ((a >>> 8) & 255) + ((b >>> 8) & 255) + ((c >>> 8) & 255) + ((d >>> 8) & 255) + 2;
+      made[row * columns + column] =
+        ((outer >>> 2) & 0xff00ff) | ((green >>> 2) << 8) | (255 << 24);
+    }
+  }
+  return { data: out, width: columns, height: rows };
+});
 
 /**
  * The pixels under a box, no finer than a dense screen shows them: where the picture has more, each stands for the mean
  * of those that it covers, in gamma-encoded sRGB as browsers draw a smaller picture. The same pixels where it has not
- * more. `crop` is the part of the picture that the frame shows, in its pixels; `box` stands in shares of the frame.
+ * more. Where it has more than twice as many either way, the mean is taken of a picture half as large. `crop` is the part of the picture that the frame shows, in its pixels; `box` stands in shares of the frame.
  */
 export function shownPart(
   pixels: Pixels,
@@ -37,6 +59,15 @@ export function shownPart(
   const across = crop.width / (frame.width * PER_PX);
   const down = crop.height / (frame.height * PER_PX);
   if (across <= 1 || down <= 1) return { pixels, crop };
+  if (across >= 2 && down >= 2) {
+    const half = {
+      x: crop.x / 2,
+      y: crop.y / 2,
+      width: crop.width / 2,
+      height: crop.height / 2,
+    };
+    return shownPart(halved(pixels), half, box, frame);
+  }
   const { data, width, height } = pixels;
   const left = Math.max(0, Math.floor(crop.x + box.x * crop.width));
   const top = Math.max(0, Math.floor(crop.y + box.y * crop.height));
@@ -49,48 +80,35 @@ export function shownPart(
   const starts = Uint32Array.from({ length: columns + 1 }, (_, column) =>
     column === columns ? right - left : Math.floor(column * across),
   );
+  /** Where the sums of the column stand that each pixel of a row belongs to. */
+  const sumOf = new Uint32Array(right - left);
+  for (let column = 0; column < columns; column += 1)
+    sumOf.fill(column * 3, starts[column], starts[column + 1]);
   const sums = new Uint32Array(columns * 3);
-  const words = wordsOf(data);
+  const [words, made] = [wordsOf(data), wordsOf(out)];
   for (let row = 0; row < rows; row += 1) {
     sums.fill(0);
     const from = Math.floor(row * down);
     const to = row === rows - 1 ? bottom - top : Math.floor((row + 1) * down);
     for (let y = from; y < to; y += 1) {
-      let at = (top + y) * width + left;
-      for (let column = 0; column < columns; column += 1) {
-        const end = starts[column + 1] ?? 0;
-        let red = 0;
-        let green = 0;
-        let blue = 0;
-        for (let x = starts[column] ?? 0; x < end; x += 1, at += 1) {
-          const pixel = words[at] ?? 0;
-          const alpha = pixel >>> 24;
-          if (alpha === 255) {
-            red += pixel & 255;
-            green += (pixel >>> 8) & 255;
-            blue += (pixel >>> 16) & 255;
-          } else {
-            const white = 255 - alpha;
-            red += Math.round(((pixel & 255) * alpha) / 255 + white);
-            green += Math.round((((pixel >>> 8) & 255) * alpha) / 255 + white);
-            blue += Math.round((((pixel >>> 16) & 255) * alpha) / 255 + white);
-          }
-        }
-        const own = column * 3;
-        sums[own] = (sums[own] ?? 0) + red;
-        sums[own + 1] = (sums[own + 1] ?? 0) + green;
-        sums[own + 2] = (sums[own + 2] ?? 0) + blue;
+      const at = (top + y) * width + left;
+      for (let x = 0; x < sumOf.length; x += 1) {
+        const pixel = onWhite(words[at + x] ?? 0);
+        const own = sumOf[x] ?? 0;
+        sums[own] = (sums[own] ?? 0) + (pixel & 255);
+        sums[own + 1] = (sums[own + 1] ?? 0) + ((pixel >>> 8) & 255);
+        sums[own + 2] = (sums[own + 2] ?? 0) + ((pixel >>> 16) & 255);
       }
     }
     for (let column = 0; column < columns; column += 1) {
-      const wide = (starts[column + 1] ?? 0) - (starts[column] ?? 0);
-      const count = Math.max(1, wide * (to - from));
+      const count = ((starts[column + 1] ?? 0) - (starts[column] ?? 0)) * (to - from);
       const own = column * 3;
-      const place = (row * columns + column) * 4;
-      out[place] = Math.round((sums[own] ?? 0) / count);
-      out[place + 1] = Math.round((sums[own + 1] ?? 0) / count);
-      out[place + 2] = Math.round((sums[own + 2] ?? 0) / count);
-      out[place + 3] = 255;
+      const half = count / 2;
+      const red = ((sums[own] ?? 0) + half) / count;
+      const green = ((sums[own + 1] ?? 0) + half) / count;
+      const blue = ((sums[own + 2] ?? 0) + half) / count;
+      made[row * columns + column] =
+        (red & 255) | ((green & 255) << 8) | ((blue & 255) << 16) | (255 << 24);
     }
   }
   return {

@@ -1,5 +1,6 @@
 import { LINEAR_LEVELS, rgbOf, type Hex } from '../color/srgb.ts';
 import { fadeAt, LEVELS, wayFrom, type Area, type Pixels, type VeilSide } from './veil.ts';
+import { onWhite, wordsOf } from './words.ts';
 
 type Levels = readonly [red: number, green: number, blue: number];
 
@@ -17,8 +18,8 @@ interface Kind {
 /** The pixels of a picture under a box, in kinds; what a kind leaves open is judged pixel by pixel. */
 export interface Histogram {
   readonly kinds: readonly Kind[];
-  /** The channels of every pixel, one after the other. */
-  readonly colors: Uint8Array;
+  /** Every pixel as one number, red in the lowest byte. */
+  readonly colors: Uint32Array;
   /** What is left of the veil along its way, and for every pixel where on that way it is. */
   readonly fades: Float64Array;
   readonly steps: Uint16Array;
@@ -55,34 +56,22 @@ export function histogramUnder(
     ),
   );
   const bands = Int32Array.from(fades, (fade) => Math.floor(fade * BANDS) << 12);
-  const plain = new Uint8Array(count * 3);
+  const words = wordsOf(data);
   const kindOf = new Uint32Array(count);
   const known = new Uint32Array((BANDS + 1) << 12);
-  const sizes: number[] = [];
+  const sizes = new Uint32Array(known.length);
+  let found = 0;
   let index = 0;
   for (let y = 0; y < rows; y += 1) {
-    let at = ((top + y) * width + left) * 4;
-    for (let x = 0; x < columns; x += 1, at += 4, index += 1) {
-      let red = data[at] ?? 0;
-      let green = data[at + 1] ?? 0;
-      let blue = data[at + 2] ?? 0;
-      const alpha = data[at + 3] ?? 255;
-      if (alpha !== 255) {
-        const share = alpha / 255;
-        const white = 255 * (1 - share);
-        red = Math.round(red * share + white);
-        green = Math.round(green * share + white);
-        blue = Math.round(blue * share + white);
-      }
-      plain[index * 3] = red;
-      plain[index * 3 + 1] = green;
-      plain[index * 3 + 2] = blue;
+    let at = (top + y) * width + left;
+    for (let x = 0; x < columns; x += 1, at += 1, index += 1) {
+      const pixel = onWhite(words[at] ?? 0);
       const band = bands[isAcross ? x : y] ?? 0;
-      const key = band | ((red >> 4) << 8) | ((green >> 4) << 4) | (blue >> 4);
+      const key = band | ((pixel & 0xf0) << 4) | ((pixel >>> 8) & 0xf0) | ((pixel >>> 20) & 0xf);
       let kind = known[key] ?? 0;
       if (kind === 0) {
-        sizes.push(0);
-        kind = sizes.length;
+        found += 1;
+        kind = found;
         known[key] = kind;
       }
       kindOf[index] = kind - 1;
@@ -90,30 +79,28 @@ export function histogramUnder(
     }
   }
   let end = 0;
-  const starts = sizes.map((size) => (end += size) - size);
+  const starts = Array.from(sizes.subarray(0, found), (size) => (end += size) - size);
   const next = Int32Array.from(starts);
-  const colors = new Uint8Array(count * 3);
+  const colors = new Uint32Array(count);
   const steps = new Uint16Array(count);
   // The least and the most of red, green and blue of each kind, and where on the way of the veil it begins and ends.
-  const low = new Uint8Array(sizes.length * 3).fill(255);
-  const high = new Uint8Array(sizes.length * 3);
-  const first = new Uint16Array(sizes.length).fill(0xffff);
-  const last = new Uint16Array(sizes.length);
+  const low = new Uint8Array(found * 3).fill(255);
+  const high = new Uint8Array(found * 3);
+  const first = new Uint16Array(found).fill(0xffff);
+  const last = new Uint16Array(found);
   index = 0;
-  for (let y = 0; y < rows; y += 1)
-    for (let x = 0; x < columns; x += 1, index += 1) {
+  for (let y = 0; y < rows; y += 1) {
+    let at = (top + y) * width + left;
+    for (let x = 0; x < columns; x += 1, at += 1, index += 1) {
       const kind = kindOf[index] ?? 0;
       const place = next[kind] ?? 0;
       next[kind] = place + 1;
-      const from = index * 3;
-      const to = place * 3;
+      const pixel = onWhite(words[at] ?? 0);
+      colors[place] = pixel;
       const own = kind * 3;
-      const red = plain[from] ?? 0;
-      const green = plain[from + 1] ?? 0;
-      const blue = plain[from + 2] ?? 0;
-      colors[to] = red;
-      colors[to + 1] = green;
-      colors[to + 2] = blue;
+      const red = pixel & 255;
+      const green = (pixel >>> 8) & 255;
+      const blue = (pixel >>> 16) & 255;
       if (red < (low[own] ?? 0)) low[own] = red;
       if (red > (high[own] ?? 0)) high[own] = red;
       if (green < (low[own + 1] ?? 0)) low[own + 1] = green;
@@ -125,6 +112,7 @@ export function histogramUnder(
       if (step < (first[kind] ?? 0)) first[kind] = step;
       if (step > (last[kind] ?? 0)) last[kind] = step;
     }
+  }
   const levels = (of: Uint8Array, kind: number): Levels => [
     of[kind * 3] ?? 0,
     of[kind * 3 + 1] ?? 0,
@@ -213,11 +201,12 @@ function contrastsIn(
 ): void {
   for (let place = from; place < to; place += 1) {
     const alpha = opacity * (fades[steps[place] ?? 0] ?? 0);
+    const pixel = colors[place] ?? 0;
     const ground =
       luminance(
-        blended(colors[place * 3] ?? 0, r, alpha),
-        blended(colors[place * 3 + 1] ?? 0, g, alpha),
-        blended(colors[place * 3 + 2] ?? 0, b, alpha),
+        blended(pixel & 255, r, alpha),
+        blended((pixel >>> 8) & 255, g, alpha),
+        blended((pixel >>> 16) & 255, b, alpha),
       ) + 0.05;
     see(own > ground ? own / ground : ground / own);
   }

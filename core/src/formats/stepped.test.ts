@@ -46,15 +46,36 @@ describe('the stepped style sheet', () => {
     }
   });
 
-  test('is the usual sheet in everything else', () => {
-    const document = sampleDocument();
+  test.each<[string, Patch]>([
+    ['as it starts', []],
+    [
+      'with treated pictures and a role with sizes of its own',
+      [
+        {
+          op: 'add',
+          path: '/layout/pictureRoles',
+          value: {
+            portrait: { treatment: { kind: 'toned', color: 'text', second: 'page' } },
+            card: { treatment: { kind: 'faint', opacity: 0.4 } },
+          },
+        },
+        {
+          op: 'add',
+          path: '/type/roles/items/h2/sizes',
+          value: { wide: 50 },
+        },
+      ],
+    ],
+  ])('is the usual sheet in everything else, %s', (_, patch) => {
+    const document = sampleDocument(patch);
+    expect(written(patch)).not.toContain('clamp(');
     const withoutWidths = (css: string): string[] =>
       css
         .replaceAll(/@media \(width >= \d+px\) \{[\s\S]*?\n\}\n/g, '')
         .split('\n')
         .filter((line) => line !== '');
     const usual = withoutWidths(writeCss(derive(document)));
-    const rest = withoutWidths(written());
+    const rest = withoutWidths(written(patch));
     const other = usual.filter((line) => line !== '' && !line.includes('clamp('));
     expect(rest.filter((line) => !/--(scale|type)-[\w-]+: [\d.]+rem;/.test(line))).toEqual(
       other.filter((line) => !/--(scale|type)-[\w-]+: [\d.]+rem;/.test(line)),

@@ -26,11 +26,11 @@ function still(size: FluidSize, widthPx: number): string {
 const flowingSizes = ({ type }: StyleDocument, { spaces, styles }: Derived) =>
   new Map<string, FluidSize>(
     [
-      ...[...styles.values()].map(({ ownSize, place, size, slug }) =>
-        ownSize
-          ? ([`type.${slug}.size`, size] as const)
-          : ([`scale.${placeSlug(place)}`, sizeOfPlaceIn(type, place)] as const),
-      ),
+      // The place of a role with a size of its own stays a step of the scale, and flows as the others.
+      ...[...styles.values()].flatMap(({ ownSize, place, size, slug }) => [
+        [`scale.${placeSlug(place)}`, sizeOfPlaceIn(type, place)] as const,
+        ...(ownSize ? [[`type.${slug}.size`, size] as const] : []),
+      ]),
       ...lengthsOf(spaces).flatMap(([id, { fluid }]) => (fluid ? [[id, fluid] as const] : [])),
     ].filter(([, { clamps }]) => clamps.length > 0),
   );

@@ -90,6 +90,28 @@ describe('what is taken away', () => {
     expect(Object.keys(own).filter((name) => name.endsWith('.webp')).length).toBeGreaterThan(0);
   });
 
+  test('a picture of more pixels than the server decodes goes along as it came, and is told', async () => {
+    const { default: sharp } = await import('sharp');
+    const huge = await sharp({
+      create: { width: 8000, height: 7600, channels: 3, background: '#336699' },
+    })
+      .png()
+      .toBuffer();
+    const [system] = demoSystems();
+    if (!system) throw new Error('there is no demo');
+    const { pictureArchivist } = await import('./picture-archive.ts');
+    const own = unzipSync(await pictureArchivist({ bytes: async () => huge })(system));
+    expect(strFromU8(own['not-made.txt'] ?? new Uint8Array())).toMatch(/pixel limit/);
+    const kept = Object.entries(own).filter(([name]) => /^pictures\/[0-9a-f]{16}\./.test(name));
+    expect(kept.length).toBeGreaterThan(0);
+    for (const [, bytes] of kept) expect(bytes.length).toBe(huge.length);
+    expect(
+      Object.keys(own).some(
+        (name) => name.endsWith('.webp') && !kept.some(([one]) => one === name),
+      ),
+    ).toBe(false);
+  });
+
   test('is named after the system and comes as a download', async () => {
     const response = await take('tokens.css');
     expect(response.headers.get('content-disposition')).toBe(

@@ -23,6 +23,115 @@ export interface Format {
 const CSS = 'text/css; charset=utf-8';
 const always = (): boolean => true;
 
+const JSON_TYPE = 'application/json; charset=utf-8';
+const TEXT = 'text/plain; charset=utf-8';
+const never = (): boolean => false;
+
+/** The tokens for what is no style sheet, and for what style sheets are made with; taken one by one. */
+const others: readonly Format[] = [
+  {
+    file: 'tokens.scss',
+    about: 'Sass variables, and a map for each theme',
+    type: 'text/x-scss; charset=utf-8',
+    write: async (document, derived) => (await import('./sass.ts')).writeSass(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'tokens.less',
+    about: 'Less variables, and a map for each theme',
+    type: 'text/x-less; charset=utf-8',
+    write: async (document, derived) => (await import('./less.ts')).writeLess(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'theme.css',
+    about: 'the theme block for Tailwind CSS, beside tokens.css',
+    type: CSS,
+    write: async (document, derived) =>
+      (await import('./theme-block.ts')).writeThemeBlock(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'tokens.js',
+    about: 'a module: an object for each theme',
+    type: 'text/javascript; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./module.ts')).writeModule(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'tokens.d.ts',
+    about: 'the types of the module',
+    type: TEXT,
+    write: async (document, derived) =>
+      (await import('./module.ts')).writeModuleTypes(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'tokens-flat.json',
+    about: 'plain JSON by custom property, in each theme',
+    type: JSON_TYPE,
+    write: async (document, derived) =>
+      (await import('./json.ts')).writeFlatJson(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'tokens-nested.json',
+    about: 'plain JSON in groups, in each theme',
+    type: JSON_TYPE,
+    write: async (document, derived) =>
+      (await import('./json.ts')).writeNestedJson(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'tokens.csv',
+    about: 'a table for spreadsheets',
+    type: 'text/csv; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./token-tables.ts')).writeCsv(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'tokens.md',
+    about: 'tables to read, in Markdown',
+    type: 'text/markdown; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./token-tables.ts')).writeMarkdown(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'tokens.xml',
+    about: 'Android resources, in the first theme',
+    type: 'application/xml; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./xml-resources.ts')).writeXml(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'tokens-other.xml',
+    about: 'what differs in the other theme',
+    type: 'application/xml; charset=utf-8',
+    write: async (document, derived) =>
+      (await import('./xml-resources.ts')).writeXmlOther(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'Tokens.swift',
+    about: 'constants of Swift',
+    type: TEXT,
+    write: async (document, derived) => (await import('./swift.ts')).writeSwift(document, derived),
+    isArchived: never,
+  },
+  {
+    file: 'Tokens.kt',
+    about: 'constants of Kotlin',
+    type: TEXT,
+    write: async (document, derived) =>
+      (await import('./kotlin.ts')).writeKotlin(document, derived),
+    isArchived: never,
+  },
+];
+
 /**
  * Every text that a system is handed over as; a new one is a file and an entry here. The routes, the archive,
  * the lists on screen, the search and the tests read this list.
@@ -95,10 +204,11 @@ export const FORMATS: readonly Format[] = [
   {
     file: 'tokens.json',
     about: 'the open token format, with all decisions',
-    type: 'application/json; charset=utf-8',
+    type: JSON_TYPE,
     write: async (document, derived) => (await import('./dtcg.ts')).writeDtcg(derived, document),
     isArchived: always,
   },
+  ...others,
   {
     file: 'handoff.md',
     about: 'what was decided and why, in words',

@@ -1,0 +1,150 @@
+import type { Derived } from '../derive/derived.ts';
+import type { Mode, StyleDocument } from '../system/document.ts';
+import { modesOf } from '../system/themes.ts';
+import {
+  propertyOf,
+  propertyOfPath,
+  type Tier,
+  type Token,
+  type TokenJson,
+} from '../tokens/token.ts';
+import { namedProperty } from './naming.ts';
+
+/** A value as text that stands for itself. */
+export interface PlainValue {
+  /** As CSS writes it, whatever it was taken from; no custom property is left in it. */
+  readonly css: string;
+  /** The value as the open token format writes it. */
+  readonly json: TokenJson;
+  /** The name of the token that it is taken from. */
+  readonly from?: string;
+}
+
+/** A token as files for other languages have it: a name without sign, and a value in each theme. */
+export interface PlainToken {
+  /** Its path, joined by dots. */
+  readonly id: string;
+  readonly path: readonly string[];
+  /** Its custom property without the hyphens before it: `color-page`. */
+  readonly name: string;
+  readonly type: string;
+  readonly tier: Tier;
+  readonly description?: string;
+  readonly values: Readonly<Record<Mode, PlainValue>>;
+}
+
+export interface PlainTokens {
+  /** The name of the system. */
+  readonly of: string;
+  /** Its themes, the one that stands where nothing is said first. */
+  readonly modes: readonly [Mode, ...Mode[]];
+  readonly tokens: readonly PlainToken[];
+  /** Tokens that are made of several others and have no single value; their parts stand among the tokens. */
+  readonly composite: readonly Token[];
+}
+
+/** References deeper than this are none that we make. */
+const DEEPEST = 32;
+
+const VAR = /var\((--[\p{L}\p{N}_-]+)(?:,\s*[^()]*)?\)/gu;
+
+/** The tokens of a system with values that stand for themselves, in the order of the sheet. */
+export function plainTokens(
+  { name, tokens: { sheet } }: Pick<StyleDocument, 'name' | 'tokens'>,
+  { tokens, themes }: Pick<Derived, 'tokens' | 'themes'>,
+): PlainTokens {
+  const byProperty = new Map(tokens.map((token) => [propertyOf(token), token]));
+  const nameOf = (property: string): string => namedProperty(property, sheet).slice(2);
+  const resolved = (css: string, mode: Mode, depth = 0): string =>
+    depth > DEEPEST
+      ? css
+      : css.replaceAll(VAR, (whole, property: string) => {
+          const value = byProperty.get(property)?.values[mode].css;
+          return value === undefined ? whole : resolved(value, mode, depth + 1);
+        });
+  const valueIn = ({ values }: Token, mode: Mode): PlainValue => {
+    const { css = '', json, reference } = values[mode];
+    return {
+      css: resolved(css, mode),
+      json,
+      ...(reference !== undefined && { from: nameOf(propertyOfPath(reference.split('.'))) }),
+    };
+  };
+  return {
+    of: name,
+    modes: modesOf(themes),
+    tokens: tokens.flatMap((token) =>
+      token.values.light.css === undefined || token.values.dark.css === undefined
+        ? []
+        : [
+            {
+              id: token.id,
+              path: token.path,
+              name: nameOf(propertyOf(token)),
+              type: token.type,
+              tier: token.tier,
+              ...(token.description !== undefined && { description: token.description }),
+              values: { light: valueIn(token, 'light'), dark: valueIn(token, 'dark') },
+            },
+          ],
+    ),
+    composite: tokens.filter(({ values }) => values.light.css === undefined),
+  };
+}
+
+/** Tokens so that none stands before one that it is taken from in a theme. */
+export function inOrderOfUse(tokens: readonly PlainToken[], mode: Mode): readonly PlainToken[] {
+  const byName = new Map(tokens.map((token) => [token.name, token]));
+  const done = new Set<PlainToken>();
+  const sorted: PlainToken[] = [];
+  for (const token of tokens) {
+    // From what is used to what uses it; a reference in a circle, which no system has, would end here too.
+    const chain: PlainToken[] = [];
+    for (let at: PlainToken | undefined = token; at && !done.has(at) && !chain.includes(at);)
+      at = (chain.push(at), byName.get(at.values[mode].from ?? ''));
+    for (const one of chain.toReversed()) {
+      done.add(one);
+      sorted.push(one);
+    }
+  }
+  return sorted;
+}
+
+/** Names that a language takes, each of them once; what would be there twice gets a number. */
+export function identifiers(
+  tokens: readonly PlainToken[],
+  made: (token: PlainToken) => string,
+): ReadonlyMap<string, string> {
+  const taken = new Set<string>();
+  return new Map(
+    tokens.map((token) => {
+      const plain = made(token);
+      let name = plain;
+      for (let number = 2; taken.has(name); number += 1) name = `${plain}_${number}`;
+      taken.add(name);
+      return [token.name, name] as const;
+    }),
+  );
+}
+
+/** Letters of ASCII and digits; any other as the number that Unicode has for it. */
+export const inAscii = (name: string): string =>
+  name.replaceAll(/[^\w-]/gu, (sign) => `u${(sign.codePointAt(0) ?? 0).toString(16)}`);
+
+/** Words of a name one after the other, each but the first with a capital: `colorPage`. */
+export const inCamelCase = (name: string): string =>
+  inAscii(name)
+    .split(/[-_]+/)
+    .filter((part) => part !== '')
+    .map((part, index) => (index === 0 ? part : `${(part[0] ?? '').toUpperCase()}${part.slice(1)}`))
+    .join('');
+
+/** What stands at the head of a file, in lines: whose tokens they are, and what is not among them. */
+export const headOf = ({ of, composite }: PlainTokens, says: string): readonly string[] => [
+  `${of.replaceAll(/\s+/g, ' ')}: ${says}`,
+  ...(composite.length === 0
+    ? []
+    : [
+        `Made of several values, and here in their parts alone: ${composite.map(({ id }) => id).join(', ')}`,
+      ]),
+];

@@ -41,7 +41,8 @@ function seenIn(css: string) {
 
 describe('names with a prefix', () => {
   test.each(
-    FORMATS.filter(({ file }) => file.endsWith('.css')).map(
+    // The names in the theme block are those of the framework; what it takes is looked at beside it.
+    FORMATS.filter(({ file }) => file.endsWith('.css') && file !== 'theme.css').map(
       (format) => [format.file, format] as const,
     ),
   )('%s has no property and no class without it', async (_, { write }) => {

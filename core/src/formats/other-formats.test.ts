@@ -51,7 +51,7 @@ const custom: Patch = [
     },
   })),
 ];
-const shadow: Patch[number] = {
+const prefix: Patch[number] = {
   op: 'add',
   path: '/tokens/sheet',
   value: { properties: 'rc' },
@@ -62,7 +62,7 @@ const SYSTEMS: readonly (readonly [string, StyleDocument])[] = [
   ['with strange names', sampleDocument(custom)],
   [
     'with a prefix, dark first',
-    sampleDocument([shadow, { op: 'add', path: '/color/themes', value: 'dark first' }]),
+    sampleDocument([prefix, { op: 'add', path: '/color/themes', value: 'dark first' }]),
   ],
   ['in one theme', sampleDocument([{ op: 'add', path: '/color/themes', value: 'light only' }])],
 ];
@@ -374,6 +374,13 @@ describe('the module', () => {
       'read-only',
     );
   });
+});
+
+test('the theme block takes custom properties by the names that were chosen', () => {
+  const document = sampleDocument([prefix]);
+  const taken = [...writeThemeBlock(document, derive(document)).matchAll(/var\((--[\w-]+)\)/g)];
+  expect(taken.length).toBeGreaterThan(100);
+  for (const [, property = ''] of taken) expect(property).toMatch(/^--rc-/);
 });
 
 test('the theme block gives Tailwind CSS classes that take the custom properties', async () => {

@@ -8,12 +8,16 @@ import {
   type Token,
   type TokenJson,
 } from '../tokens/token.ts';
-import { namedProperty } from './naming.ts';
+import { namedProperty, namedValue } from './naming.ts';
 
 /** A value as text that stands for itself. */
 export interface PlainValue {
   /** As CSS writes it, whatever it was taken from; no custom property is left in it. */
   readonly css: string;
+  /** As the style sheet has it: with the custom properties that it takes. */
+  readonly taking: string;
+  /** The value for screens of a wide gamut, where there is one; of the token that it is taken from, if need be. */
+  readonly wide?: string;
   /** The value as the open token format writes it. */
   readonly json: TokenJson;
   /** The name of the token that it is taken from. */
@@ -27,6 +31,8 @@ export interface PlainToken {
   readonly path: readonly string[];
   /** Its custom property without the hyphens before it: `color-page`. */
   readonly name: string;
+  /** Its custom property as the system has it, without a prefix. */
+  readonly property: string;
   readonly type: string;
   readonly tier: Tier;
   readonly description?: string;
@@ -54,6 +60,7 @@ export function plainTokens(
   { tokens, themes }: Pick<Derived, 'tokens' | 'themes'>,
 ): PlainTokens {
   const byProperty = new Map(tokens.map((token) => [propertyOf(token), token]));
+  const byId = new Map(tokens.map((token) => [token.id, token]));
   const nameOf = (property: string): string => namedProperty(property, sheet).slice(2);
   const resolved = (css: string, mode: Mode, depth = 0): string =>
     depth > DEEPEST
@@ -62,10 +69,21 @@ export function plainTokens(
           const value = byProperty.get(property)?.values[mode].css;
           return value === undefined ? whole : resolved(value, mode, depth + 1);
         });
-  const valueIn = ({ values }: Token, mode: Mode): PlainValue => {
-    const { css = '', json, reference } = values[mode];
+  const wideOf = ({ values }: Token, mode: Mode, depth = 0): string | undefined => {
+    const { reference, wide } = values[mode];
+    const from = reference === undefined || depth > DEEPEST ? undefined : byId.get(reference);
+    return from ? wideOf(from, mode, depth + 1) : wide;
+  };
+  const valueIn = (token: Token, mode: Mode): PlainValue => {
+    const { css = '', json, reference } = token.values[mode];
+    const wide = wideOf(token, mode);
     return {
       css: resolved(css, mode),
+      taking:
+        reference === undefined
+          ? namedValue(css, sheet)
+          : `var(--${nameOf(propertyOfPath(reference.split('.')))})`,
+      ...(wide !== undefined && { wide }),
       json,
       ...(reference !== undefined && { from: nameOf(propertyOfPath(reference.split('.'))) }),
     };
@@ -81,6 +99,7 @@ export function plainTokens(
               id: token.id,
               path: token.path,
               name: nameOf(propertyOf(token)),
+              property: propertyOf(token),
               type: token.type,
               tier: token.tier,
               ...(token.description !== undefined && { description: token.description }),

@@ -67,10 +67,10 @@ const block = (
     ? []
     : [{ key, ...(within !== undefined && { within }), rules: [{ selector, declarations: own }] }];
 
-const WIDE = '@media (color-gamut: p3)';
+export const WIDE = '@media (color-gamut: p3)';
 
 /** An at-rule that asks for a wide gamut beside what another one asks for. */
-const wideWithin = (within: string | undefined): string =>
+export const wideWithin = (within: string | undefined): string =>
   within === undefined ? WIDE : `${WIDE} and ${within.replace('@media ', '')}`;
 
 /** The blocks of the tokens of a group: in the first theme, in the second, on screens with a wide gamut. */

@@ -27,7 +27,7 @@ const withoutStates = (rule: Rule): string =>
 const PER_STEP = 12;
 
 /** The ids that a value of several parts is made of: `{color.line}`. */
-const idsIn = (json: TokenJson): readonly string[] =>
+export const idsIn = (json: TokenJson): readonly string[] =>
   [...JSON.stringify(json).matchAll(/\{([^{}"]+)\}/g)].map(([, id = '']) => id);
 
 /**

@@ -1,0 +1,105 @@
+import { oklabDistance, oklabOf, type Oklab } from '../color/oklab.ts';
+import { parseTransparentColor } from '../color/parse-color.ts';
+import { rgbOf } from '../color/srgb.ts';
+import { once } from '../once.ts';
+import { MODES, type Mode } from '../system/document.ts';
+import { propertyOf, type Tier, type Token } from './token.ts';
+
+export interface TokenQuery {
+  /** Words, each of which is a part of a name, a value or a description; or a length; or a color, for what is near it. */
+  readonly words: string;
+  readonly type?: string | undefined;
+  readonly tier?: Tier | undefined;
+  /** Whether anything takes it. */
+  readonly use?: 'used' | 'unused' | undefined;
+}
+
+/** Colors that are nearer than this to each other look related. Common practice, in OKLab. */
+const NEAR = 0.12;
+const ROOT_PX = 16;
+const LENGTH = /^(-?(?:\d+\.?\d*|\.\d+))(px|rem)$/;
+
+/** Every length in a value. */
+const LENGTHS = /(?<![\w.#-])-?(?:\d+\.?\d*|\.\d+)(?:px|rem)(?![\w-])/g;
+
+/** A length in px; nothing for one that is none, or that depends on anything. */
+function pxOf(text: string): number | undefined {
+  const [, number, unit] = LENGTH.exec(text) ?? [];
+  return number === undefined ? undefined : Number(number) * (unit === 'rem' ? ROOT_PX : 1);
+}
+
+/** All that is sought in of a token; made once, as long as it stays what it is. */
+const soughtIn = once((token: Token) => {
+  const values = MODES.map((mode) => token.values[mode]);
+  return {
+    text: [
+      token.id,
+      propertyOf(token),
+      ...values.map(({ css, json }) => css ?? JSON.stringify(json)),
+      token.description ?? '',
+    ]
+      .join('\n')
+      .toLowerCase(),
+    px: new Set(
+      values.flatMap(({ css = '' }) => [...css.matchAll(LENGTHS)].map(([length]) => pxOf(length))),
+    ),
+    labs: Object.fromEntries(
+      MODES.flatMap((mode): [Mode, Oklab][] => {
+        const { css } = token.values[mode];
+        const read =
+          token.type === 'color' && css !== undefined ? parseTransparentColor(css) : undefined;
+        return read?.ok === true ? [[mode, oklabOf(rgbOf(read.hex))]] : [];
+      }),
+    ) as Partial<Record<Mode, Oklab>>,
+  };
+});
+
+/** A color that was asked for; a single word without a sign of a color is a part of a name. */
+function colorOf(words: string): Oklab | undefined {
+  const text = words.trim();
+  if (!/^#|\(/.test(text)) return undefined;
+  const read = parseTransparentColor(text);
+  return read.ok ? oklabOf(rgbOf(read.hex)) : undefined;
+}
+
+/**
+ * The tokens that answer to a query, in their order; those near a color by their distance from it, in the nearest of
+ * their themes.
+ * @param isUsed whether anything takes a token, where that is asked
+ */
+export function searchTokens(
+  tokens: readonly Token[],
+  { words, type, tier, use }: TokenQuery,
+  isUsed: (id: string) => boolean = () => true,
+): readonly Token[] {
+  const isAsked = (token: Token): boolean =>
+    (type === undefined || token.type === type) &&
+    (tier === undefined || token.tier === tier) &&
+    (use === undefined || isUsed(token.id) === (use === 'used'));
+  const color = colorOf(words);
+  if (color) {
+    const apart = (token: Token): number =>
+      Math.min(...Object.values(soughtIn(token).labs).map((lab) => oklabDistance(lab, color)));
+    return tokens
+      .filter(isAsked)
+      .map((token) => [apart(token), token] as const)
+      .filter(([distance]) => distance <= NEAR)
+      .toSorted(([one], [other]) => one - other)
+      .map(([, token]) => token);
+  }
+  const parts = words
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((part) => part !== '');
+  /** A length is meant as such: 16px is 1rem too, and no part of 116px. */
+  const lengths = parts.map(pxOf);
+  return tokens.filter(
+    (token) =>
+      isAsked(token) &&
+      parts.every((part, at) => {
+        const { text, px } = soughtIn(token);
+        const length = lengths[at];
+        return length === undefined ? text.includes(part) : px.has(length);
+      }),
+  );
+}

@@ -199,22 +199,6 @@ test('space: the unit and a step change, a nonsense unit is explained, and the p
   await expect.poll(gap).toBe('50px');
 });
 
-test('tokens: found by name, traced to their decisions, copied by a click', async ({
-  page,
-  request,
-}) => {
-  const id = await copyOf(request, BRACKWATER);
-  await openArea(page, id, 'tokens');
-  await page.getByLabel('Part of a name or a value').fill('button.background');
-  await page.getByRole('button', { name: 'Why button.background has this value' }).click();
-  await expect(page.getByRole('link', { name: 'color.action', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Copy button.background in light: #b5391a' }).click();
-  await expect(page.getByText('copied', { exact: true })).toBeVisible();
-  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('#b5391a');
-  await page.getByRole('link', { name: 'action in light' }).click();
-  await expect(page).toHaveURL(/\/color\?at=/);
-});
-
 test('findings: notes beside the decision, marks in the proof, show, repair and accept', async ({
   page,
   request,
@@ -313,7 +297,9 @@ test('an address leads to its token and to its decision, however long the bench 
 }) => {
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'tokens?token=button.background');
-  await expect(page.getByRole('link', { name: 'color.action' }).first()).toBeInViewport();
+  await expect(
+    page.getByRole('region', { name: 'button.background', exact: true }),
+  ).toBeInViewport();
   await openArea(page, id, `type?at=${encodeURIComponent('/type/roles/items/code')}`);
   await expect(page.getByRole('group', { name: 'Text role code' })).toBeInViewport();
 });

@@ -23,7 +23,7 @@ test('the three files are taken away, and the token file restores its system in 
   request,
 }) => {
   const from = await copyOf(request, BRACKWATER);
-  await openArea(page, from, 'tokens');
+  await openArea(page, from, 'tokens?view=files');
   const css = (await download(page, 'tokens.css')).toString();
   const json = (await download(page, 'tokens.json')).toString();
   const archive = unzipSync(new Uint8Array(await download(page, 'tokens.zip')));
@@ -31,7 +31,7 @@ test('the three files are taken away, and the token file restores its system in 
   expect(strFromU8(archive['tokens.json'] ?? new Uint8Array())).toBe(json);
 
   const to = await copyOf(request, TALLOW);
-  await openArea(page, to, 'tokens');
+  await openArea(page, to, 'tokens?view=files');
   await page.getByLabel('Import a token file').setInputFiles({
     name: 'tokens.json',
     mimeType: 'application/json',
@@ -50,7 +50,7 @@ test('a token file from elsewhere adds its tokens, and says what it left out', a
   request,
 }) => {
   const id = await copyOf(request, BRACKWATER);
-  await openArea(page, id, 'tokens');
+  await openArea(page, id, 'tokens?view=files');
   const file = {
     motion: {
       $type: 'duration',
@@ -77,7 +77,7 @@ test('a file that is no token file changes nothing and is answered in words', as
 }) => {
   const id = await copyOf(request, BRACKWATER);
   const before = await documentOf(request, id);
-  await openArea(page, id, 'tokens');
+  await openArea(page, id, 'tokens?view=files');
   for (const text of ['not json at all', '{"a": 1}', '[]']) {
     await page.getByLabel('Import a token file').setInputFiles({
       name: 'broken.json',
@@ -101,7 +101,7 @@ test('the zip that was exported is read back in, and a broken one is refused in 
   await unit.fill('6');
   await unit.press('Enter');
   await saved(page);
-  await openArea(page, id, 'tokens');
+  await openArea(page, id, 'tokens?view=files');
   const input = page.getByLabel('Import a token file');
   const put = (buffer: Buffer) =>
     input.setInputFiles({ name: 'tokens.zip', mimeType: 'application/zip', buffer });

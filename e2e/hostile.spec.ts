@@ -1,5 +1,6 @@
 import { FORMATS } from '@garnish/core/formats/formats';
 import { micromark } from 'micromark';
+import { gfmTable, gfmTableHtml } from 'micromark-extension-gfm-table';
 import { BRACKWATER, copyOf, expect, openArea, proof, saved, test } from './garnish.ts';
 
 const change = (patch: readonly object[]) => ({
@@ -53,20 +54,30 @@ test('what a document says never becomes code: nothing that is exported asks for
   const asked: string[] = [];
   await page.goto('about:blank');
   page.on('request', (sent) => asked.push(sent.url()));
-  for (const { file } of FORMATS) {
-    // JSON is no page, and is taken as one nowhere.
-    if (file.endsWith('.json')) continue;
+  for (const { file, type } of FORMATS) {
     const text = await (await request.get(`/api/systems/${id}/export/${file}`)).text();
     if (file === 'tokens.css' || file === 'handoff.md') expect(text).toContain('hit.example');
-    await page.setContent(
-      file === 'handoff.md'
-        ? micromark(text, { allowDangerousHtml: true, allowDangerousProtocol: true })
-        : `<style>${text}</style><p id="p">words</p>`,
-    );
+    // As whoever takes it would show it; what is no page (data, code to be compiled) is shown as one nowhere.
+    const shown: Readonly<Record<string, string>> = {
+      'text/css': `<style>${text}</style><p>words</p>`,
+      'text/markdown': micromark(text, {
+        allowDangerousHtml: true,
+        allowDangerousProtocol: true,
+        extensions: [gfmTable()],
+        htmlExtensions: [gfmTableHtml()],
+      }),
+      'text/javascript': `<script type="module">${text}</script><p>words</p>`,
+      'text/html': text,
+      'image/svg+xml': text,
+    };
+    const page1 = shown[type.split(';')[0] ?? ''];
+    if (page1 === undefined) continue;
+    await page.setContent(page1);
     await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)));
     if (file === 'handoff.md')
       await expect(page.getByRole('heading', { name: 'Open findings' })).toBeVisible();
-    else expect(await page.locator('img').count()).toBe(0);
+    if (file === 'tokens.md') await expect(page.getByRole('table').first()).toBeVisible();
+    expect([file, await page.locator('img[src*="hit.example"]').count()]).toEqual([file, 0]);
   }
   expect(asked).toEqual([]);
   quietConsole.length = 0;
@@ -155,7 +166,7 @@ test('a hostile token file is told and changes nothing that was not asked for', 
   request,
 }) => {
   const id = await copyOf(request, BRACKWATER);
-  await openArea(page, id, 'tokens');
+  await openArea(page, id, 'tokens?view=files');
   const token = '{"$type": "color", "$value": "#123456"}';
   const text = `{"__proto__": {"polluted": ${token}}, "constructor": ${token}, "own": {"plain": ${token}}, "t": {"$type": "__proto__", "$value": 1}}`;
   await page

@@ -272,7 +272,7 @@ test('a file that is dropped beside its place changes nothing, and the page stay
   request,
 }) => {
   const id = await copyOf(request, BRACKWATER);
-  await openArea(page, id, 'tokens');
+  await openArea(page, id, 'tokens?view=files');
   const prevented = await page.evaluate(() => {
     const dropped = new DragEvent('drop', { bubbles: true, cancelable: true });
     document.body.dispatchEvent(dropped);

@@ -27,7 +27,7 @@ const NIGHT = { look: 'night' };
 
 /** Areas that say more of another system, or with something open. */
 const TELLING: ReadonlyMap<AreaId, Partial<View>> = new Map<AreaId, Partial<View>>([
-  ['tokens', { area: 'tokens?token=button.background' }],
+  ['tokens', { area: 'tokens?token=color.action' }],
   ['review', { system: TALLOW }],
 ]);
 

@@ -3,12 +3,24 @@ import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { picturesOf } from '../system/pictures.ts';
 
+/** Whom files are for, in the order in which they are told. */
+export const DOWNLOAD_GROUPS = [
+  'for the site',
+  'for builds and other programs',
+  'for applications',
+  'to read and to keep',
+  'pictures, icons and fonts',
+] as const;
+export type DownloadGroup = (typeof DOWNLOAD_GROUPS)[number];
+
 /** A file that a system is handed over as. */
 export interface Format {
   readonly file: string;
   /** What is in it, in words. */
   readonly about: string;
   readonly type: string;
+  /** Whom it is for. */
+  readonly group: DownloadGroup;
   /** Its text; what writes it is loaded when somebody asks. */
   readonly write: (
     document: StyleDocument,
@@ -31,6 +43,7 @@ const never = (): boolean => false;
 const others: readonly Format[] = [
   {
     file: 'tokens.scss',
+    group: 'for builds and other programs',
     about: 'Sass variables, and a map for each theme',
     type: 'text/x-scss; charset=utf-8',
     write: async (document, derived) => (await import('./sass.ts')).writeSass(document, derived),
@@ -38,6 +51,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'tokens.less',
+    group: 'for builds and other programs',
     about: 'Less variables, and a map for each theme',
     type: 'text/x-less; charset=utf-8',
     write: async (document, derived) => (await import('./less.ts')).writeLess(document, derived),
@@ -45,6 +59,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'theme.css',
+    group: 'for builds and other programs',
     about: 'the theme block for Tailwind CSS, beside tokens.css',
     type: CSS,
     write: async (document, derived) =>
@@ -53,6 +68,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'tokens.js',
+    group: 'for builds and other programs',
     about: 'a module: an object for each theme',
     type: 'text/javascript; charset=utf-8',
     write: async (document, derived) =>
@@ -61,6 +77,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'tokens.d.ts',
+    group: 'for builds and other programs',
     about: 'the types of the module',
     type: TEXT,
     write: async (document, derived) =>
@@ -69,6 +86,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'tokens-flat.json',
+    group: 'for builds and other programs',
     about: 'plain JSON by custom property, in each theme',
     type: JSON_TYPE,
     write: async (document, derived) =>
@@ -77,6 +95,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'tokens-nested.json',
+    group: 'for builds and other programs',
     about: 'plain JSON in groups, in each theme',
     type: JSON_TYPE,
     write: async (document, derived) =>
@@ -85,6 +104,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'tokens.csv',
+    group: 'to read and to keep',
     about: 'a table for spreadsheets',
     type: 'text/csv; charset=utf-8',
     write: async (document, derived) =>
@@ -93,6 +113,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'tokens.md',
+    group: 'to read and to keep',
     about: 'tables to read, in Markdown',
     type: 'text/markdown; charset=utf-8',
     write: async (document, derived) =>
@@ -101,6 +122,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'tokens.xml',
+    group: 'for applications',
     about: 'Android resources, in the first theme',
     type: 'application/xml; charset=utf-8',
     write: async (document, derived) =>
@@ -109,6 +131,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'tokens-other.xml',
+    group: 'for applications',
     about: 'what differs in the other theme',
     type: 'application/xml; charset=utf-8',
     write: async (document, derived) =>
@@ -117,6 +140,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'Tokens.swift',
+    group: 'for applications',
     about: 'constants of Swift',
     type: TEXT,
     write: async (document, derived) => (await import('./swift.ts')).writeSwift(document, derived),
@@ -124,6 +148,7 @@ const others: readonly Format[] = [
   },
   {
     file: 'Tokens.kt',
+    group: 'for applications',
     about: 'constants of Kotlin',
     type: TEXT,
     write: async (document, derived) =>
@@ -139,6 +164,7 @@ const others: readonly Format[] = [
 export const FORMATS: readonly Format[] = [
   {
     file: 'tokens.css',
+    group: 'for the site',
     about: 'custom properties, font faces, classes',
     type: CSS,
     write: async ({ tokens }, derived) =>
@@ -147,6 +173,7 @@ export const FORMATS: readonly Format[] = [
   },
   {
     file: 'tokens-stepped.css',
+    group: 'for the site',
     about: 'the same without clamp(), sizes in steps',
     type: CSS,
     write: async (document, derived) =>
@@ -155,6 +182,7 @@ export const FORMATS: readonly Format[] = [
   },
   {
     file: 'utilities.css',
+    group: 'for the site',
     about: 'classes for padding, margin and gap, where Space, Classes asks for them',
     type: CSS,
     write: async (document, derived) =>
@@ -163,6 +191,7 @@ export const FORMATS: readonly Format[] = [
   },
   {
     file: 'classes.md',
+    group: 'for the site',
     about: 'the markup of each class',
     type: 'text/markdown; charset=utf-8',
     write: async (document, derived) =>
@@ -171,6 +200,7 @@ export const FORMATS: readonly Format[] = [
   },
   {
     file: 'components.html',
+    group: 'for the site',
     about: 'every component in every state, with its HTML',
     type: 'text/html; charset=utf-8',
     write: async (document, derived) =>
@@ -179,6 +209,7 @@ export const FORMATS: readonly Format[] = [
   },
   {
     file: 'icons.svg',
+    group: 'pictures, icons and fonts',
     about: 'every icon as a symbol of one file',
     type: 'image/svg+xml; charset=utf-8',
     write: async (document, derived) =>
@@ -187,6 +218,7 @@ export const FORMATS: readonly Format[] = [
   },
   {
     file: 'icon-licenses.txt',
+    group: 'pictures, icons and fonts',
     about: 'where the icons come from, and their licenses',
     type: 'text/plain; charset=utf-8',
     write: async (document, derived) =>
@@ -195,6 +227,7 @@ export const FORMATS: readonly Format[] = [
   },
   {
     file: 'pictures.md',
+    group: 'pictures, icons and fonts',
     about: 'the markup of every picture, with the widths that it is offered in',
     type: 'text/markdown; charset=utf-8',
     write: async (document, derived) =>
@@ -203,6 +236,7 @@ export const FORMATS: readonly Format[] = [
   },
   {
     file: 'tokens.json',
+    group: 'for builds and other programs',
     about: 'the open token format, with all decisions',
     type: JSON_TYPE,
     write: async (document, derived) => (await import('./dtcg.ts')).writeDtcg(derived, document),
@@ -211,6 +245,7 @@ export const FORMATS: readonly Format[] = [
   ...others,
   {
     file: 'handoff.md',
+    group: 'to read and to keep',
     about: 'what was decided and why, in words',
     type: 'text/markdown; charset=utf-8',
     write: async (document, derived, measured) =>
@@ -221,13 +256,32 @@ export const FORMATS: readonly Format[] = [
 
 /** What is handed over as an archive; its bytes are put together where the font files are. */
 export const ARCHIVES = [
-  { file: 'tokens.zip', about: 'the files above, with the font files and licenses' },
-  { file: 'icons.zip', about: 'the icons as SVG files, with their licenses' },
-  { file: 'pictures.zip', about: 'the pictures of the pages as WebP, each in several widths' },
-  { file: 'fonts.zip', about: 'the font files alone, to be installed for mock-ups' },
+  {
+    file: 'tokens.zip',
+    group: 'for the site',
+    about: 'the files above, with the font files and licenses',
+  },
+  {
+    file: 'icons.zip',
+    group: 'pictures, icons and fonts',
+    about: 'the icons as SVG files, with their licenses',
+  },
+  {
+    file: 'pictures.zip',
+    group: 'pictures, icons and fonts',
+    about: 'the pictures of the pages as WebP, each in several widths',
+  },
+  {
+    file: 'fonts.zip',
+    group: 'pictures, icons and fonts',
+    about: 'the font files alone, to be installed for mock-ups',
+  },
 ] as const;
 
 export type ArchiveFile = (typeof ARCHIVES)[number]['file'];
 
 /** Everything that can be taken away, by its name and in words. */
-export const DOWNLOADS: readonly Pick<Format, 'file' | 'about'>[] = [...FORMATS, ...ARCHIVES];
+export const DOWNLOADS: readonly Pick<Format, 'file' | 'about' | 'group'>[] = [
+  ...FORMATS,
+  ...ARCHIVES,
+];

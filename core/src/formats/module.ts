@@ -5,7 +5,10 @@ import { plainTokens } from './plain-tokens.ts';
 
 /** A key of an object as JavaScript writes it. */
 const keyOf = (name: string): string =>
-  /^[A-Za-z_$][\w$]*$/.test(name) ? name : JSON.stringify(name);
+  /^[A-Za-z_$][\w$]*$/.test(name) ? name : inScript(JSON.stringify(name));
+
+/** Text that ends no element where a module stands in a page. */
+const inScript = (text: string): string => text.replaceAll('</', String.raw`<\/`);
 
 /** How the fields of an object are written: as values, or as types. */
 interface Fields {
@@ -13,7 +16,7 @@ interface Fields {
   readonly leaf: (value: string | number) => string;
   readonly after: string;
 }
-const VALUES: Fields = { before: '', leaf: (value) => JSON.stringify(value), after: ',' };
+const VALUES: Fields = { before: '', leaf: (value) => inScript(JSON.stringify(value)), after: ',' };
 const TYPES: Fields = { before: 'readonly ', leaf: (value) => typeof value, after: ';' };
 
 function objectOf(tree: Tree, fields: Fields, indent = ''): string {
@@ -30,7 +33,7 @@ export function writeModule(document: StyleDocument, derived: Derived): string {
   const { of, modes, tokens } = plainTokens(document, derived);
   const [first] = modes;
   return [
-    `/* ${of.replaceAll('*/', '* /')} */`,
+    `/* ${inScript(of.replaceAll('*/', '* /'))} */`,
     ...modes.map((mode) => `export const ${mode} = ${objectOf(treeOf(tokens, mode), VALUES)};\n`),
     `export default ${first};\n`,
   ].join('\n');

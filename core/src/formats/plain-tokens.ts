@@ -167,3 +167,19 @@ export const headOf = ({ of, composite }: PlainTokens, says: string): readonly s
         `Made of several values, and here in their parts alone: ${composite.map(({ id }) => id).join(', ')}`,
       ]),
 ];
+
+/**
+ * A text style as the shorthand `font` writes it, from the values of its parts; nothing where a part is missing. What
+ * the shorthand cannot say (letter spacing) stands in its own token. Source: CSS Fonts 4, the font shorthand.
+ */
+export function fontShorthand(
+  { path }: Pick<Token, 'path'>,
+  valueOf: (id: string) => string | undefined,
+): string | undefined {
+  const part = (name: string): string | undefined =>
+    valueOf([...path.slice(0, -1), name].join('.'));
+  const [weight, size, height, family] = ['weight', 'size', 'line-height', 'family'].map(part);
+  return weight === undefined || size === undefined || height === undefined || family === undefined
+    ? undefined
+    : `${weight} ${size}/${height} ${family}`;
+}

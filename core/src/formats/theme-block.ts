@@ -48,7 +48,7 @@ function variablesOf({ path, name, tier }: PlainToken): readonly (readonly [stri
  * declaring what `tokens.css` declares. Breakpoints stand in rem, because a media query knows no custom property.
  */
 export function writeThemeBlock(document: StyleDocument, derived: Derived): string {
-  const { of, tokens } = plainTokens(document, derived);
+  const { tokens } = plainTokens(document, derived);
   const slugOf = breakpointSlugs(document.layout);
   const own = new Map<string, string>();
   const all = [
@@ -60,7 +60,7 @@ export function writeThemeBlock(document: StyleDocument, derived: Derived): stri
   ];
   for (const [name, value] of all) if (!own.has(name)) own.set(name, value);
   return [
-    `/* ${of.replaceAll('*/', '* /')}: load tokens.css first, then this. */`,
+    '/* Load tokens.css first, then this. */',
     '@theme inline reference {',
     ...[...own].map(([name, value]) => `  ${name}: ${value};`),
     '}',

@@ -66,7 +66,7 @@ const allUses = once(
 );
 
 /** What a token takes its values from, and what takes it; nothing for a token that is not there. */
-export const useOfToken = (derived: Pick<Derived, 'tokens' | 'rules'>, id: string): TokenUse =>
+export const tokenUse = (derived: Pick<Derived, 'tokens' | 'rules'>, id: string): TokenUse =>
   allUses(derived).get(id) ?? NONE;
 
 /** How often a token is taken: by other tokens, and by rules of the sheet. */
@@ -78,7 +78,17 @@ export function withWhatTheyTake(
   ids: readonly string[],
 ): { readonly all: readonly string[]; readonly added: readonly string[] } {
   const found = new Set(ids);
-  for (const id of found) for (const one of useOfToken(derived, id).takes) found.add(one);
+  for (const id of found) for (const one of tokenUse(derived, id).takes) found.add(one);
   const all = [...found];
   return { all, added: all.slice(new Set(ids).size) };
+}
+
+/** A token with all that take their values from it, so that what they are used for is what it is used for. */
+export function withTakers(
+  derived: Pick<Derived, 'tokens' | 'rules'>,
+  id: string,
+): readonly string[] {
+  const found = new Set([id]);
+  for (const one of found) for (const taker of tokenUse(derived, one).takenBy) found.add(taker);
+  return [...found];
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { differenceEuclidean } from 'culori';
 import { derive } from '../derive/derive.ts';
-import { countOfUses, useOfToken, withWhatTheyTake } from '../proof/token-uses.ts';
+import { countOfUses, tokenUse, withTakers, withWhatTheyTake } from '../proof/token-uses.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { searchTokens, type TokenQuery } from './token-search.ts';
 
@@ -31,7 +31,7 @@ const derived = derive(
   ]),
 );
 const { tokens } = derived;
-const isUsed = (id: string): boolean => countOfUses(useOfToken(derived, id)) > 0;
+const isUsed = (id: string): boolean => countOfUses(tokenUse(derived, id)) > 0;
 const found = (query: Partial<TokenQuery>): readonly string[] =>
   searchTokens(tokens, { words: '', ...query }, isUsed).map(({ id }) => id);
 
@@ -88,23 +88,30 @@ describe('seeking tokens', () => {
 describe('what tokens hang together', () => {
   test('each is taken by what it is taken from, in both directions', () => {
     for (const { id } of tokens) {
-      const { takes, takenBy } = useOfToken(derived, id);
-      for (const one of takes) expect(useOfToken(derived, one).takenBy).toContain(id);
-      for (const one of takenBy) expect(useOfToken(derived, one).takes).toContain(id);
+      const { takes, takenBy } = tokenUse(derived, id);
+      for (const one of takes) expect(tokenUse(derived, one).takenBy).toContain(id);
+      for (const one of takenBy) expect(tokenUse(derived, one).takes).toContain(id);
     }
-    expect(useOfToken(derived, 'button.background').takes).toEqual(['color.action']);
-    expect(useOfToken(derived, 'type.h1.style').takes).toContain('type.h1.size');
-    expect(useOfToken(derived, 'color.page').rules.some((rule) => rule.includes('.on-page'))).toBe(
+    expect(tokenUse(derived, 'button.background').takes).toEqual(['color.action']);
+    expect(tokenUse(derived, 'type.h1.style').takes).toContain('type.h1.size');
+    expect(tokenUse(derived, 'color.page').rules.some((rule) => rule.includes('.on-page'))).toBe(
       true,
     );
-    expect(useOfToken(derived, 'no.such')).toEqual({ takes: [], takenBy: [], rules: [] });
+    expect(tokenUse(derived, 'no.such')).toEqual({ takes: [], takenBy: [], rules: [] });
+  });
+
+  test('what takes a token, through others too, is used for what it is used for', () => {
+    const takers = withTakers(derived, 'color.action');
+    expect(takers[0]).toBe('color.action');
+    expect(takers).toContain('button.background');
+    for (const id of takers)
+      for (const one of tokenUse(derived, id).takenBy) expect(takers).toContain(one);
   });
 
   test('a choice is whole when it has all that its tokens take', () => {
     const { all, added } = withWhatTheyTake(derived, ['button.background', 'color.action']);
     expect(all.slice(0, 2)).toEqual(['button.background', 'color.action']);
-    for (const id of all)
-      for (const one of useOfToken(derived, id).takes) expect(all).toContain(one);
+    for (const id of all) for (const one of tokenUse(derived, id).takes) expect(all).toContain(one);
     expect(added).toEqual(all.slice(2));
   });
 });

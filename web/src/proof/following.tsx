@@ -3,6 +3,7 @@ import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
 import { placesOfView } from '@garnish/core/system/areas';
 import { writeHtml } from '@garnish/core/proof/node';
 import { sitePage } from '@garnish/core/proof/site';
+import { withTakers } from '@garnish/core/proof/token-uses';
 import { inOrder } from '@garnish/core/system/document';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
@@ -60,12 +61,16 @@ export default function Following({ page }: FollowingProps) {
   const { proofHeld: isHeld } = usePreferences();
   const shown = useShownPage();
   const [parameters] = useSearchParams();
-  const [decision, setDecision] = useState<{ readonly paths: readonly string[] }>();
+  const [decision, setDecision] = useState<{
+    readonly paths: readonly string[];
+    readonly token?: string;
+  }>();
   const turned = useRef<typeof decision>(undefined);
   const wentToSheet = useRef(false);
   const [places, setPlaces] = useState<readonly Element[]>([]);
   const [at, setAt] = useState(0);
   const named = parameters.get('at');
+  const token = parameters.get('token');
   const view = parameters.get('view');
   const area = useLocation().pathname.split('/').at(-1) ?? '';
 
@@ -99,10 +104,11 @@ export default function Following({ page }: FollowingProps) {
 
   useEffect(() => {
     const paths = named === null ? placesOfView(area, view) : [named];
-    if (paths.length === 0) return undefined;
-    const timer = setTimeout(() => setDecision({ paths }), SETTLE_MS);
+    if (paths.length === 0 && token === null) return undefined;
+    const next = token === null ? { paths } : { paths: [], token };
+    const timer = setTimeout(() => setDecision(next), SETTLE_MS);
     return () => clearTimeout(timer);
-  }, [named, area, view]);
+  }, [named, area, view, token]);
 
   useEffect(() => {
     if (shown !== SHEET_OF_PARTS) wentToSheet.current = false;
@@ -126,7 +132,13 @@ export default function Following({ page }: FollowingProps) {
       const { shown: now } = store.state();
       const { derived } = now;
       const tokens = [
-        ...new Set(decision.paths.flatMap((path) => tokensOfDecision(path, derived))),
+        ...new Set(
+          decision.token === undefined
+            ? decision.paths.flatMap((path) => tokensOfDecision(path, derived))
+            : derived.tokenById.has(decision.token)
+              ? withTakers(derived, decision.token)
+              : [],
+        ),
       ];
       // Where nobody chose the sheet of parts, a page of the site comes before it.
       const turns = !isHeld && turned.current !== decision;

@@ -13,6 +13,9 @@ export const MOST_BESIDE = 2;
 export const heldWidth = (px: number): number =>
   Math.round(Math.min(WIDEST_PROOF, Math.max(NARROWEST_PROOF, px)));
 
+/** What can stand beside the name of a token in the table of all. */
+export const TOKEN_COLUMNS = ['values', 'other theme', 'type', 'tier', 'uses', 'words'] as const;
+
 /** How the interface stands in this browser; no part of any system. */
 const schema = z.object({
   look: z.enum(['day', 'night']),
@@ -40,6 +43,7 @@ const schema = z.object({
   proofBlur: z.number().check(z.gte(0), z.lte(24)),
   /** What is drawn over the proof. */
   proofDrawn: z.enum(['nothing', 'values', 'units', 'baseline', 'spaces', 'grid']),
+  tokenColumns: z.array(z.enum(TOKEN_COLUMNS)),
 });
 export type Preferences = z.infer<typeof schema>;
 
@@ -61,6 +65,7 @@ function read(): Preferences {
     proofDrawn: 'nothing',
     proofSeen: 'usual',
     proofSeverity: 100,
+    tokenColumns: ['values', 'other theme', 'uses'],
   };
   try {
     const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');

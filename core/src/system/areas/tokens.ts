@@ -3,7 +3,10 @@ import type { Area } from './area.ts';
 export const tokens = {
   id: 'tokens',
   name: 'Tokens',
-  views: [],
+  views: [
+    { id: 'all', name: 'all tokens', at: ['/tokens/custom'] },
+    { id: 'files', name: 'files and names', at: ['/tokens/sheet'] },
+  ],
   decides: ['tokens'],
   named: () => [
     { name: 'Prefix of custom properties', path: '/tokens/sheet/properties' },

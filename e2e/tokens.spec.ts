@@ -1,0 +1,208 @@
+import { propertyOf } from '@garnish/core/tokens/token';
+import { derive } from '@garnish/core/derive/derive';
+import type { Page } from '@playwright/test';
+import {
+  BRACKWATER,
+  change,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  proof,
+  test,
+} from './garnish.ts';
+
+const table = (page: Page) => page.getByRole('listbox', { name: 'Tokens' });
+const search = (page: Page) => page.getByRole('searchbox', { name: /^Part of a name or a value/ });
+const copied = (page: Page): Promise<string> => page.evaluate(() => navigator.clipboard.readText());
+
+test('a token is found, opened, traced to its decisions, walked from, and copied by a click', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens');
+  await search(page).fill('button.background');
+  await table(page)
+    .getByRole('option', { name: /^button\.background:/ })
+    .click();
+  const detail = page.getByRole('region', { name: 'button.background', exact: true });
+  await detail.getByRole('button', { name: 'Copy button.background in light: #b5391a' }).click();
+  await expect(page.getByText('copied', { exact: true })).toBeVisible();
+  expect(await copied(page)).toBe('#b5391a');
+  await detail.getByRole('button', { name: 'Copy var(--button-background)' }).click();
+  await expect.poll(() => copied(page)).toBe('var(--button-background)');
+  // To what it is taken from, and from there to something else that takes it.
+  await detail.getByRole('list', { name: 'Takes from' }).getByRole('button').click();
+  await expect(page).toHaveURL(/token=color\.action/);
+  const action = page.getByRole('region', { name: 'color.action', exact: true });
+  await expect(
+    action.getByRole('list', { name: 'Taken by' }).getByRole('button', { name: 'slider.ink' }),
+  ).toBeVisible();
+  // The proof shows where it is used.
+  await expect(page.getByRole('status', { name: 'Place of what is decided' })).toHaveText(
+    /1 of \d/,
+  );
+  await expect(proof(page).locator('[data-place].button')).toBeVisible();
+  await action.getByRole('link', { name: 'action in light' }).click();
+  await expect(page).toHaveURL(/\/color\?at=/);
+});
+
+test('tokens are sought by a length, a near color, their type and their use; columns are chosen', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens');
+  const options = table(page).getByRole('option');
+  const first = options.first();
+  await search(page).fill('#b5391a');
+  await expect(first).toHaveAccessibleName(/#b5391a/);
+  await search(page).fill('44px');
+  await expect(first).toHaveAccessibleName(/2\.75rem/);
+  await search(page).fill('no such token');
+  await expect(page.getByText('No token answers to that.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await page.getByRole('combobox', { name: 'Type' }).selectOption('shadow');
+  await expect(first).toHaveAccessibleName(/^shadow\./);
+  await page.getByRole('combobox', { name: 'Type' }).selectOption('');
+  await page.getByRole('combobox', { name: 'Use' }).selectOption('unused');
+  await expect(first).toHaveAccessibleName(/used 0 times/);
+  await page.locator('summary', { hasText: 'Columns' }).click();
+  await page.getByRole('checkbox', { name: 'tier' }).check();
+  await expect(page.getByText('tier', { exact: true }).first()).toBeVisible();
+  await page.reload();
+  await expect(table(page)).toBeVisible();
+  await page.locator('summary', { hasText: 'Columns' }).click();
+  await expect(page.getByRole('checkbox', { name: 'tier' })).toBeChecked();
+});
+
+test('radii and shadows are copied bare into another sheet, and some lines of them, by keyboard', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens');
+  await search(page).fill('radius');
+  await expect(table(page).getByRole('option')).toHaveCount(3);
+  await table(page).focus();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Control+a');
+  await search(page).fill('shadow.page');
+  await expect(table(page).getByRole('option')).toHaveCount(2);
+  await table(page).focus();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Shift+End');
+  const copy = page.getByRole('region', { name: 'Copy 5 tokens' });
+  await copy.getByRole('button', { name: 'Copy 5 lines' }).click();
+  const bare = await copied(page);
+  expect(bare.split('\n').filter(Boolean)).toHaveLength(5);
+  expect(bare).not.toMatch(/var\(|\{/);
+  // In another sheet they have the values that they have here.
+  const { tokens } = derive(await documentOf(request, id));
+  await page.goto('about:blank');
+  const wrong = await page.evaluate(
+    ([css, wanted]) => {
+      const own = document.createElement('style');
+      own.textContent = `.other { ${css} }`;
+      document.head.append(own);
+      const other = document.createElement('div');
+      other.className = 'other';
+      document.body.append(other);
+      return wanted.filter(
+        ([name, value]) => getComputedStyle(other).getPropertyValue(name) !== value,
+      );
+    },
+    [
+      bare,
+      tokens
+        .filter(({ id: own }) => /^(?:radius|shadow\.page)\./.test(own))
+        .map((token) => [propertyOf(token), token.values.light.css ?? ''] as const),
+    ] as const,
+  );
+  expect(wrong).toEqual([]);
+});
+
+test('what is chosen brings what it takes, in a rule of one’s own, in px, and lines are picked', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens?token=button.background');
+  await table(page).focus();
+  await page.keyboard.press('Space');
+  const copy = page.getByRole('region', { name: 'Copy 1 token', exact: true });
+  await copy.getByRole('button', { name: 'kept' }).click();
+  await expect(
+    copy.getByText(/^With \d more that it takes its values from: color\.action/),
+  ).toBeVisible();
+  await copy.getByRole('button', { name: 'in a rule' }).click();
+  await copy.getByRole('textbox', { name: 'Selector of the rule' }).fill('.booking');
+  await page.keyboard.press('Enter');
+  const shown = copy.getByRole('group', { name: 'What is copied' });
+  await expect(shown).toContainText('.booking {');
+  await expect(shown).toContainText(':root[data-theme="dark"] .booking {');
+  const line = shown.getByRole('button', { name: '--button-background: var(--color-action);' });
+  await line.click();
+  await copy.getByRole('button', { name: /^Copy 1 of \d+ lines$/ }).click();
+  expect((await copied(page)).trim()).toBe('--button-background: var(--color-action);');
+  await copy.getByRole('button', { name: 'Choose none' }).click();
+  await expect(copy).toHaveCount(0);
+  // A text style comes with everything that belongs to it.
+  await search(page).fill('type.h1.style');
+  await table(page).getByRole('option').first().locator('[data-box]').click();
+  const style = page.getByRole('region', { name: 'Copy 1 token', exact: true });
+  for (const part of ['family', 'weight', 'size', 'line-height', 'letter-spacing'])
+    await expect(style.getByRole('group', { name: 'What is copied' })).toContainText(
+      `--type-h1-${part}: `,
+    );
+});
+
+test('a table of thousands stays small in the page, and its end is reached by key', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const count = 4000;
+  const ids = Array.from({ length: count }, (_, at) => `t${at}`);
+  await change(request, id, [
+    {
+      op: 'replace',
+      path: '/tokens/custom',
+      value: {
+        order: ids,
+        items: Object.fromEntries(
+          ids.map((one, at) => [
+            one,
+            { path: `from-elsewhere.number-${at}`, type: 'number', value: at },
+          ]),
+        ),
+      },
+    },
+  ]);
+  await openArea(page, id, 'tokens');
+  await search(page).fill('from-elsewhere');
+  await expect(page.getByRole('region', { name: 'All tokens' })).toContainText('4000 of');
+  await table(page).focus();
+  await page.keyboard.press('End');
+  await expect(page.getByRole('region', { name: 'from-elsewhere.number-3999' })).toBeVisible();
+  expect(await table(page).getByRole('option').count()).toBeLessThan(40);
+  await search(page).fill('number-3998');
+  await expect(table(page).getByRole('option')).toHaveCount(1);
+});
+
+test('the files are told by whom they are for, and each comes as what it is', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens?view=files');
+  const builds = page.getByRole('list', { name: 'Files for builds and other programs' });
+  for (const file of ['tokens.scss', 'tokens.less', 'tokens.js', 'theme.css']) {
+    const started = page.waitForEvent('download');
+    await builds.getByRole('link', { name: file, exact: true }).click();
+    expect((await started).suggestedFilename()).toMatch(
+      new RegExp(`^brackwater-ferries.*-${file.replaceAll('.', String.raw`\.`)}$`),
+    );
+  }
+});

@@ -1,0 +1,124 @@
+import type { Derived } from '@garnish/core/derive/derived';
+import { namedProperty } from '@garnish/core/formats/naming';
+import type { PlainToken } from '@garnish/core/formats/plain-tokens';
+import { tokenUse } from '@garnish/core/proof/token-uses';
+import { propertyOf } from '@garnish/core/tokens/token';
+import { Link } from 'react-router';
+import { decisionAddress } from '../../findings/address.ts';
+import { useModes } from '../../system/proof-theme.ts';
+import { useSystem } from '../../system/system-context.ts';
+import { Section } from '../../ui/bench.tsx';
+import { Copy } from '../../ui/copy.tsx';
+import { Sample } from './sample.tsx';
+import { TokenLinks } from './token-links.tsx';
+import { valueText } from './token-table.tsx';
+
+/** So many rules stand open. */
+const SHORT = 6;
+const MOST_TOLD = 200;
+
+interface DetailProps {
+  readonly id: string;
+  readonly plain: ReadonlyMap<string, PlainToken>;
+  readonly derived: Pick<Derived, 'tokens' | 'rules' | 'tokenById' | 'trailOf'>;
+  readonly onOpen: (id: string) => void;
+}
+
+/** One token: its values in full, how each came about, what it takes and what takes it. */
+export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
+  const modes = useModes();
+  const naming = useSystem((state) => state.decided.document.tokens.sheet);
+  const token = derived.tokenById.get(id);
+  if (!token) return null;
+  const { decisions = [], steps = [] } = derived.trailOf(id) ?? {};
+  const use = tokenUse(derived, id);
+  const taken = `var(${namedProperty(propertyOf(token), naming)})`;
+  const texts = modes.map((mode) => valueText(token, plain, mode));
+  const isSame = texts.every((text) => text === texts[0]);
+  return (
+    <Section
+      full
+      title={id}
+      aside={
+        <>
+          {token.type}, {token.tier}
+        </>
+      }
+    >
+      <Copy className="figures text-xs break-all" text={taken} label={`Copy ${taken}`}>
+        {taken}
+      </Copy>
+      {token.description !== undefined && <p className="max-w-prose">{token.description}</p>}
+      <dl className="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-4">
+        {modes.slice(0, isSame ? 1 : undefined).map((mode, at) => {
+          const text = texts[at] ?? '';
+          return (
+            <div key={mode} className="contents">
+              <dt className="py-1 text-xs text-quiet">{isSame ? 'value' : mode}</dt>
+              <dd className="flex items-center gap-2">
+                <Sample token={token} mode={mode} css={text} />
+                <Copy
+                  className="figures text-xs break-words"
+                  text={text}
+                  label={`Copy ${isSame ? id : `${id} in ${mode}`}: ${text}`}
+                >
+                  {text}
+                </Copy>
+              </dd>
+            </div>
+          );
+        })}
+        {decisions.length > 0 && (
+          <>
+            <dt className="py-1 text-xs text-quiet">decided</dt>
+            <dd className="py-0.5">
+              <ul>
+                {decisions.map(({ path, label, value }) => (
+                  <li key={path}>
+                    <Link
+                      className="underline underline-offset-2"
+                      to={`../${decisionAddress(path)}`}
+                    >
+                      {label}
+                    </Link>{' '}
+                    <span className="figures text-xs">{value}</span>
+                  </li>
+                ))}
+              </ul>
+            </dd>
+          </>
+        )}
+        {steps.length > 0 && (
+          <>
+            <dt className="py-1 text-xs text-quiet">computed</dt>
+            <dd className="py-1">
+              <ol className="figures text-xs">
+                {steps.map((step) => (
+                  <li key={step} className="break-words">
+                    {step}
+                  </li>
+                ))}
+              </ol>
+            </dd>
+          </>
+        )}
+      </dl>
+      <TokenLinks id={id} use={use} derived={derived} plain={plain} onOpen={onOpen} />
+      {use.rules.length > 0 && (
+        <details className="mt-2" open={use.rules.length <= SHORT}>
+          <summary className="min-h-6 text-quiet">
+            {use.rules.length} {use.rules.length === 1 ? 'rule takes' : 'rules take'} it
+          </summary>
+          <ul className="figures text-xs">
+            {use.rules.slice(0, MOST_TOLD).map((rule) => (
+              <li key={rule} className="break-words">
+                {rule}
+              </li>
+            ))}
+            {use.rules.length > MOST_TOLD && <li>and {use.rules.length - MOST_TOLD} more</li>}
+          </ul>
+        </details>
+      )}
+    </Section>
+  );
+}

@@ -21,6 +21,7 @@ export async function testServer(name: string, demo = false) {
   };
   return {
     url: await start(),
+    databaseUrl,
     /** Another process beside the first, as far as the database can tell. */
     another: start,
     rows: async (table: 'systems' | 'changes'): Promise<number> => {

@@ -1,19 +1,9 @@
-import { derive } from '@garnish/core/derive/derive';
-import { readDtcg, type LeftOut } from '@garnish/core/formats/read-dtcg';
-import { takeTokens } from '@garnish/core/formats/take-tokens';
-import { NOTHING } from '@garnish/core/system/collection';
-import type { StyleDocument } from '@garnish/core/system/document';
-import { jsonOf, type Patch } from '@garnish/core/system/patch';
+import type { LeftOut } from '@garnish/core/formats/read-dtcg';
+import { takeFile } from '@garnish/core/formats/taking';
 import { useState } from 'react';
 import { useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { tokenTextOf } from './token-text.ts';
-
-/** A whole system is taken over part by part, so that what is equal already stays untouched. */
-const restoring = (now: StyleDocument, next: StyleDocument): Patch =>
-  (Object.keys(next) as (keyof StyleDocument)[])
-    .filter((part) => JSON.stringify(now[part]) !== JSON.stringify(next[part]))
-    .map((part) => ({ op: 'replace', path: `/${part}`, value: jsonOf(next[part]) }));
 
 interface Told {
   readonly words: string;
@@ -61,39 +51,25 @@ export function ImportTokens() {
   const [told, setTold] = useState<Told>();
 
   const take = (text: string, name: string): Told => {
-    const read = readDtcg(text);
-    if (read.kind === 'problem')
-      return { words: `${read.message} Nothing was changed.`, wrong: true };
-    if (read.kind === 'system') {
-      const patch = restoring(store.state().decided.document, read.document);
-      if (patch.length === 0)
-        return { words: 'This file holds what is decided already.', wrong: false };
-      const ok = store.change(patch, `decisions of ${name}`.slice(0, 120));
-      return ok
-        ? {
-            words: `All decisions of ${read.document.name} are restored. Undo goes back.`,
-            wrong: false,
-          }
-        : { words: 'The decisions could not be restored. Nothing was changed.', wrong: true };
-    }
-    const { document } = store.state().decided;
-    const none = { custom: NOTHING };
-    const taking = takeTokens(
-      document.tokens.custom,
-      derive({ ...document, tokens: none }).tokens,
-      read.tokens,
+    const taken = takeFile(
+      store.state().decided.document,
+      text,
       () => `token-${crypto.randomUUID().slice(0, 13)}`,
     );
-    const leftOut = [...read.leftOut, ...taking.leftOut];
-    if (taking.patch.length === 0)
+    if (taken.kind === 'problem')
+      return { words: `${taken.message} Nothing was changed.`, wrong: true };
+    if (taken.kind === 'system') {
+      if (taken.patch.length === 0)
+        return { words: 'This file holds what is decided already.', wrong: false };
+      return store.change(taken.patch, `decisions of ${name}`.slice(0, 120))
+        ? { words: `All decisions of ${taken.name} are restored. Undo goes back.`, wrong: false }
+        : { words: 'The decisions could not be restored. Nothing was changed.', wrong: true };
+    }
+    const { count, leftOut, silent } = taken;
+    if (taken.patch.length === 0)
       return { words: 'No token of this file could be imported.', wrong: true, leftOut };
-    return store.change(taking.patch, `tokens of ${name}`.slice(0, 120))
-      ? {
-          words: `${counted(taking.taken, 'token')} came in.`,
-          wrong: false,
-          leftOut,
-          silent: taking.silent,
-        }
+    return store.change(taken.patch, `tokens of ${name}`.slice(0, 120))
+      ? { words: `${counted(count, 'token')} came in.`, wrong: false, leftOut, silent }
       : { words: 'The tokens could not be imported. Nothing was changed.', wrong: true };
   };
 

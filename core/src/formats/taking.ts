@@ -1,0 +1,48 @@
+import { derive } from '../derive/derive.ts';
+import { NOTHING } from '../system/collection.ts';
+import type { StyleDocument } from '../system/document.ts';
+import { jsonOf, type Patch } from '../system/patch.ts';
+import { readDtcg, type LeftOut } from './read-dtcg.ts';
+import { takeTokens } from './take-tokens.ts';
+
+/** What becomes of a token file in a system. */
+export type Taken =
+  | { readonly kind: 'problem'; readonly message: string }
+  /** A file of ours: all decisions of a system; nothing to change where they are decided already. */
+  | { readonly kind: 'system'; readonly name: string; readonly patch: Patch }
+  | {
+      readonly kind: 'tokens';
+      readonly count: number;
+      readonly patch: Patch;
+      readonly leftOut: readonly LeftOut[];
+      readonly silent: readonly LeftOut[];
+    };
+
+/** A whole system is taken over part by part, so that what is equal already stays untouched. */
+const restoring = (now: StyleDocument, next: StyleDocument): Patch =>
+  (Object.keys(next) as (keyof StyleDocument)[])
+    .filter((part) => JSON.stringify(now[part]) !== JSON.stringify(next[part]))
+    .map((part) => ({ op: 'replace', path: `/${part}`, value: jsonOf(next[part]) }));
+
+/**
+ * The change that takes a token file into a system: one that Garnish wrote restores its decisions, any other adds its
+ * tokens beside those that the system makes. Nothing is thrown; what cannot come in is told.
+ * @param newId makes ids for tokens that are new
+ */
+export function takeFile(document: StyleDocument, text: string, newId: () => string): Taken {
+  const read = readDtcg(text);
+  if (read.kind === 'problem') return read;
+  if (read.kind === 'system')
+    return {
+      kind: 'system',
+      name: read.document.name,
+      patch: restoring(document, read.document),
+    };
+  const { taken, patch, leftOut, silent } = takeTokens(
+    document.tokens.custom,
+    derive({ ...document, tokens: { custom: NOTHING } }).tokens,
+    read.tokens,
+    newId,
+  );
+  return { kind: 'tokens', count: taken, patch, silent, leftOut: [...read.leftOut, ...leftOut] };
+}

@@ -6,7 +6,7 @@ import { cssOfExtension, cssOfJson } from '../tokens/css-value.ts';
 export const deriveCustomTokens = ({ custom }: StyleDocument['tokens']): MadeToken[] => {
   const paths = new Set(inOrder(custom).map(([, { path }]) => path));
   return inOrder(custom).map(
-    ([id, { path, type, value, alias, description, extension }]): MadeToken => {
+    ([id, { path, type, value, alias, description, deprecated, extension }]): MadeToken => {
       const json: TokenJson = value;
       const own = type === 'dimension' ? cssOfExtension(extension) : undefined;
       const css = own ?? cssOfJson(type, json);
@@ -22,6 +22,7 @@ export const deriveCustomTokens = ({ custom }: StyleDocument['tokens']): MadeTok
           ...(alias !== undefined && paths.has(alias) && { reference: alias }),
         }),
         ...(description !== undefined && { description }),
+        ...(deprecated !== undefined && { deprecated }),
         trail: () => ({
           decisions: [{ path: `/tokens/custom/items/${id}`, label: path, value: 'imported' }],
           steps: ['taken over from an imported file as it stood there'],

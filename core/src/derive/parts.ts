@@ -10,13 +10,14 @@ export interface TokenPart {
 }
 
 /** A token without its trail, which would hold on to the decisions of the day it was made. */
-const bare = ({ id, path, tier, type, values, description }: Token): Token => ({
+const bare = ({ id, path, tier, type, values, description, deprecated }: Token): Token => ({
   id,
   path,
   tier,
   type,
   values,
   ...(description !== undefined && { description }),
+  ...(deprecated !== undefined && { deprecated }),
 });
 
 /** What differs as it stands in a sheet need not be looked through. */
@@ -26,6 +27,7 @@ const isSameToken = (one: Token, other: Token): boolean =>
   one.type === other.type &&
   one.tier === other.tier &&
   one.description === other.description &&
+  one.deprecated === other.deprecated &&
   isSame(one.values, other.values);
 
 /** The tokens as they go on: those that say what they said before stay, names stay in any case. */

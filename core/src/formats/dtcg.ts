@@ -1,6 +1,6 @@
 import { modesOf, type Themes } from '../system/themes.ts';
 import type { Derived } from '../derive/derived.ts';
-import type { StyleDocument } from '../system/document.ts';
+import type { Mode, StyleDocument } from '../system/document.ts';
 import type { Token, TokenJson } from '../tokens/token.ts';
 
 /** Our key in `$extensions`, in reverse domain notation as the format asks. */
@@ -24,8 +24,12 @@ const referring = (value: TokenJson, within: readonly string[]): TokenJson => {
   );
 };
 
-function tokenJson(token: Token, within: readonly string[], themes: Themes): Group {
-  const [first, second] = modesOf(themes);
+/** A token of a file; where the file is of one theme, with its value there and nothing of another. */
+function tokenJson(
+  token: Token,
+  within: readonly string[],
+  [first, second]: readonly [Mode, ...Mode[]],
+): Group {
   const to = (id: string): string => reference([...within, id].join('.'));
   const usual = token.values[first];
   const other = second === undefined ? usual : token.values[second];
@@ -43,6 +47,7 @@ function tokenJson(token: Token, within: readonly string[], themes: Themes): Gro
     $type: token.type,
     $value: usual.reference === undefined ? referring(usual.json, within) : to(usual.reference),
     ...(token.description !== undefined && { $description: token.description }),
+    ...(token.deprecated !== undefined && { $deprecated: token.deprecated }),
     ...(Object.keys(extension).length > 0 && { $extensions: { [EXTENSION]: extension } }),
   };
 }
@@ -78,6 +83,57 @@ export function writeDtcg({ tokens, themes }: Derived, document: StyleDocument):
     $extensions: { [EXTENSION]: { decisions: document as unknown as TokenJson } },
   };
   for (const token of tokens)
-    place(root, [...within, ...token.path], tokenJson(token, within, themes));
+    place(root, [...within, ...token.path], tokenJson(token, within, modesOf(themes)));
   return `${JSON.stringify(root, undefined, 2)}\n`;
+}
+
+/** The theme that a file of one theme is of: the first, or the other; the first again where there is no other. */
+const themeAt = (themes: Themes, at: 0 | 1): Mode => {
+  const [first, second = first] = modesOf(themes);
+  return at === 0 ? first : second;
+};
+
+/**
+ * The tokens of one theme in the same format, for programs that know no themes: every token with its value there.
+ * @param at the theme that stands where nothing is said (0), or the other one (1)
+ */
+export function writeDtcgTheme(
+  { tokens, themes }: Pick<Derived, 'tokens' | 'themes'>,
+  { tokens: { sheet }, name }: Pick<StyleDocument, 'tokens' | 'name'>,
+  at: 0 | 1,
+): string {
+  const within = sheet?.properties === undefined ? [] : [sheet.properties];
+  const mode = themeAt(themes, at);
+  const root: Group = { $description: `${name}, ${mode}` };
+  for (const token of tokens)
+    place(root, [...within, ...token.path], tokenJson(token, within, [mode]));
+  return `${JSON.stringify(root, undefined, 2)}\n`;
+}
+
+/** The files of single themes, beside the resolver document that names them. */
+export const THEME_FILES = ['tokens-theme.json', 'tokens-other-theme.json'] as const;
+
+/**
+ * The resolver document that puts the files of the themes together: a modifier `theme` with a context for each theme.
+ * Source: Design Tokens Resolver Module 2025.10 (from memory).
+ */
+export function writeResolver(
+  { themes }: Pick<Derived, 'themes'>,
+  { name }: Pick<StyleDocument, 'name'>,
+): string {
+  const modes = modesOf(themes);
+  const [first] = modes;
+  const contexts = Object.fromEntries(
+    modes.map((mode, at) => [mode, [{ $ref: THEME_FILES[at] ?? THEME_FILES[0] }]]),
+  );
+  return `${JSON.stringify(
+    {
+      name,
+      version: '2025.10',
+      modifiers: { theme: { contexts, default: first } },
+      resolutionOrder: [{ $ref: '#/modifiers/theme' }],
+    },
+    undefined,
+    2,
+  )}\n`;
 }

@@ -42,6 +42,33 @@ const never = (): boolean => false;
 /** The tokens for what is no style sheet, and for what style sheets are made with; taken one by one. */
 const others: readonly Format[] = [
   {
+    file: 'tokens-theme.json',
+    group: 'for builds and other programs',
+    about: 'the open token format, of the first theme alone',
+    type: JSON_TYPE,
+    write: async (document, derived) =>
+      (await import('./dtcg.ts')).writeDtcgTheme(derived, document, 0),
+    isArchived: never,
+  },
+  {
+    file: 'tokens-other-theme.json',
+    group: 'for builds and other programs',
+    about: 'the same, of the other theme',
+    type: JSON_TYPE,
+    write: async (document, derived) =>
+      (await import('./dtcg.ts')).writeDtcgTheme(derived, document, 1),
+    isArchived: never,
+  },
+  {
+    file: 'tokens.resolver.json',
+    group: 'for builds and other programs',
+    about: 'how these two are put together',
+    type: JSON_TYPE,
+    write: async (document, derived) =>
+      (await import('./dtcg.ts')).writeResolver(derived, document),
+    isArchived: never,
+  },
+  {
     file: 'tokens.scss',
     group: 'for builds and other programs',
     about: 'Sass variables, and a map for each theme',

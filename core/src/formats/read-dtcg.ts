@@ -4,14 +4,18 @@ import { readDocument } from '../system/upgrade.ts';
 import type { TokenJson } from '../tokens/token.ts';
 import { readForm } from '../tokens/token-forms.ts';
 import { EXTENSION } from './dtcg.ts';
+import {
+  isNode,
+  pointerParts,
+  valueThere,
+  withExtendedGroups,
+  type LeftOut,
+  type Node,
+} from './extended-groups.ts';
 
 type CustomItem = StyleDocument['tokens']['custom']['items'][string];
 
-/** A token that could not be taken over, and why. */
-export interface LeftOut {
-  readonly path: string;
-  readonly reason: string;
-}
+export type { LeftOut } from './extended-groups.ts';
 
 export type ReadDtcg =
   | { readonly kind: 'system'; readonly document: StyleDocument }
@@ -22,11 +26,6 @@ export type ReadDtcg =
     }
   | { readonly kind: 'problem'; readonly message: string };
 
-type Node = { readonly [key: string]: TokenJson };
-
-const isNode = (value: unknown): value is Node =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
 /** Deeper groups than this are no design tokens but an attack on the reader. */
 const DEEPEST = 32;
 const MOST = 5000;
@@ -35,14 +34,24 @@ interface Found {
   readonly path: string;
   readonly node: Node;
   readonly inheritedType: string | undefined;
+  /** Whether it, or a group around it, is not to be used any more, and why. */
+  readonly deprecated?: string | true | undefined;
   readonly below?: true;
 }
+
+/** A token says what it is by a value, or by a place where one stands. */
+const isToken = (node: Node): boolean =>
+  Object.hasOwn(node, '$value') || typeof node['$ref'] === 'string';
+
+const deprecatedOf = (node: Node, around: string | true | undefined): string | true | undefined => {
+  const { $deprecated: said = around } = node;
+  return said === true || (typeof said === 'string' && said !== '') ? said : undefined;
+};
 
 /** Tokens that stand below a token, where the format allows none. */
 function* belowToken(node: Node, path: readonly string[]): Generator<Found> {
   if (path.length > DEEPEST) return;
-  if (Object.hasOwn(node, '$value'))
-    yield { path: path.join('.'), node, inheritedType: undefined, below: true };
+  if (isToken(node)) yield { path: path.join('.'), node, inheritedType: undefined, below: true };
   for (const [key, child] of Object.entries(node))
     if (!key.startsWith('$') && isNode(child)) yield* belowToken(child, [...path, key]);
 }
@@ -51,25 +60,55 @@ function* tokensOf(
   node: Node,
   path: readonly string[],
   inheritedType: string | undefined,
+  around?: string | true,
 ): Generator<Found> {
   const type = typeof node['$type'] === 'string' ? node['$type'] : inheritedType;
-  if (Object.hasOwn(node, '$value')) {
-    yield { path: path.join('.'), node, inheritedType };
+  const deprecated = deprecatedOf(node, around);
+  if (isToken(node)) {
+    yield { path: path.join('.'), node, inheritedType, deprecated };
     // The format has no tokens below a token; what stands there is found all the same, to be told.
     for (const [key, child] of Object.entries(node))
       if (!key.startsWith('$') && isNode(child)) yield* belowToken(child, [...path, key]);
     return;
   }
   if (path.length > DEEPEST) return;
-  for (const [key, child] of Object.entries(node)) {
-    if (!isNode(child)) continue;
-    if (key === '$root') yield* tokensOf(child, path, type);
-    else if (!key.startsWith('$')) yield* tokensOf(child, [...path, key], type);
-  }
+  for (const [key, child] of Object.entries(node))
+    if (isNode(child) && (key === '$root' || !key.startsWith('$')))
+      yield* tokensOf(child, [...path, key], type, deprecated);
 }
 
-const aliasOf = (value: TokenJson | undefined): string | undefined =>
-  typeof value === 'string' ? /^\{([^{}]+)\}$/.exec(value)?.[1] : undefined;
+/** The place that a value refers to by a JSON Pointer; nothing where it is another value. */
+const pointerOf = (value: TokenJson | undefined): string | undefined =>
+  isNode(value) && typeof value['$ref'] === 'string' && Object.keys(value).length === 1
+    ? value['$ref']
+    : undefined;
+
+/** The whole token that a pointer leads to, or its value. */
+function tokenAt(pointer: string): string | undefined {
+  const parts = pointerParts(pointer);
+  const path = parts?.at(-1) === '$value' ? parts.slice(0, -1) : parts;
+  return path === undefined || path.length === 0 || path.some((part) => part.includes('.'))
+    ? undefined
+    : path.join('.');
+}
+
+/** The token that a value is taken from as a whole, by its path. */
+function aliasOf(
+  value: TokenJson | undefined,
+  all: ReadonlyMap<string, Found>,
+): string | undefined {
+  const named = typeof value === 'string' ? /^\{([^{}]+)\}$/.exec(value)?.[1] : undefined;
+  // A group with a value of its own is referred to by its name as well.
+  if (named !== undefined)
+    return !all.has(named) && all.has(`${named}.$root`) ? `${named}.$root` : named;
+  const pointer = pointerOf(value);
+  const pointed = pointer === undefined ? undefined : tokenAt(pointer);
+  return pointed !== undefined && all.has(pointed) ? pointed : undefined;
+}
+
+/** What a token says that its value is. */
+const valueOf = ({ node }: Found): TokenJson | undefined =>
+  Object.hasOwn(node, '$value') ? node['$value'] : { $ref: node['$ref'] ?? '' };
 
 type Resolved = Filled & { readonly type: string | undefined };
 
@@ -89,13 +128,14 @@ const TOO_DEEP: Filled = { problem: 'its references lead from one to the next to
 const ABSENT: Filled = { problem: 'a part of it refers to a token that is not there' };
 
 /** Follows the references of a file; what was followed once is known. */
-function follower(all: ReadonlyMap<string, Found>) {
+function follower(all: ReadonlyMap<string, Found>, root: Node) {
   const known = new Map<string, Filled>();
 
   function referred(alias: string, depth: number): Filled {
     const before = known.get(alias);
     if (before) return before;
-    const target = all.get(alias)?.node['$value'];
+    const token = all.get(alias);
+    const target = token && valueOf(token);
     // Until it is known, whoever comes here again has run in a circle.
     known.set(alias, { problem: `its references run in a circle through “${alias}”` });
     const result = target === undefined ? ABSENT : filled(target, depth + 1);
@@ -103,10 +143,25 @@ function follower(all: ReadonlyMap<string, Found>) {
     return result;
   }
 
+  /** What stands at a place of the file, with its own references followed. */
+  function pointedAt(pointer: string, depth: number): Filled {
+    const key = `at ${pointer}`;
+    const before = known.get(key);
+    if (before) return before;
+    known.set(key, { problem: `its references run in a circle through “${pointer}”` });
+    const parts = pointerParts(pointer);
+    const target = parts && valueThere(root, parts);
+    const result = target === undefined ? ABSENT : filled(target, depth + 1);
+    known.set(key, result);
+    return result;
+  }
+
   function filled(value: TokenJson, depth: number): Filled {
     if (depth > DEEPEST_REFERENCES) return TOO_DEEP;
-    const alias = aliasOf(value);
+    const alias = aliasOf(value, all);
     if (alias !== undefined) return referred(alias, depth);
+    const pointer = pointerOf(value);
+    if (pointer !== undefined) return pointedAt(pointer, depth);
     const isList = Array.isArray(value);
     if (!isList && !isNode(value)) return { value, size: 1 };
     let size = 1;
@@ -130,10 +185,11 @@ function follower(all: ReadonlyMap<string, Found>) {
       const seen = new Set<string>();
       let here = found;
       for (;;) {
-        const { $type, $value } = here.node;
+        const { $type } = here.node;
         const type = typeof $type === 'string' ? $type : here.inheritedType;
-        const alias = aliasOf($value);
-        if (alias === undefined) return { ...filled($value ?? null, 0), type };
+        const value = valueOf(here);
+        const alias = aliasOf(value, all);
+        if (alias === undefined) return { ...filled(value ?? null, 0), type };
         if (seen.has(alias))
           return { problem: `its references run in a circle through “${alias}”`, type };
         seen.add(alias);
@@ -154,7 +210,7 @@ function extensionOf(node: Node): TokenJson | undefined {
 }
 
 const isTokenPath = (path: string): boolean =>
-  path.length <= 200 && /^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*$/.test(path);
+  path.length <= 200 && /^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*(\.\$root)?$/.test(path);
 
 /**
  * Reads a file of the open token format. One that Garnish wrote gives the whole system back; any
@@ -186,7 +242,8 @@ export function readDtcg(text: string): ReadDtcg {
       message: `The decisions in this file cannot be restored: ${first?.path ?? ''} ${first?.message ?? ''}.`,
     };
   }
-  const found = [...tokensOf(root, [], undefined)];
+  const extended = withExtendedGroups(root);
+  const found = [...tokensOf(extended.root, [], undefined)];
   if (found.length === 0)
     return { kind: 'problem', message: 'There is no token in this file: nothing has a $value.' };
   if (found.length > MOST)
@@ -196,8 +253,8 @@ export function readDtcg(text: string): ReadDtcg {
     };
   const all = new Map(found.map((one) => [one.path, one]));
   const tokens: CustomItem[] = [];
-  const leftOut: LeftOut[] = [];
-  const follow = follower(all);
+  const leftOut: LeftOut[] = [...extended.problems];
+  const follow = follower(all, extended.root);
   let size = 0;
   for (const one of found) {
     const { $type = one.inheritedType } = one.node;
@@ -231,7 +288,7 @@ export function readDtcg(text: string): ReadDtcg {
         leftOut.push({ path: one.path, reason: unkept ?? '' });
         continue;
       }
-      const alias = aliasOf(one.node['$value']);
+      const alias = aliasOf(valueOf(one), all);
       const description = one.node['$description'];
       const extension = extensionOf(one.node) ?? form.extension;
       const token: CustomItem = {
@@ -241,6 +298,9 @@ export function readDtcg(text: string): ReadDtcg {
         ...(alias !== undefined && isTokenPath(alias) && { alias }),
         ...(extension !== undefined && { extension }),
         ...(typeof description === 'string' && { description: description.slice(0, 2000) }),
+        ...(one.deprecated !== undefined && {
+          deprecated: one.deprecated === true || one.deprecated.slice(0, 2000),
+        }),
       };
       const checked = customToken.safeParse(token);
       if (checked.success) tokens.push(token);

@@ -222,7 +222,8 @@ const textUse = z.strictObject({
 const tokenPath = z.string().check(
   z.minLength(1),
   z.maxLength(200, { abort: true }),
-  z.regex(/^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*$/),
+  // A group may have a value of its own, called $root. Source: Design Tokens Format Module 2025.10.
+  z.regex(/^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*(\.\$root)?$/),
   z.refine((path) => !path.split('.').some(isInherited), {
     error: 'a part of it is called as something that every object has',
   }),
@@ -276,6 +277,8 @@ export const customToken = z.strictObject({
   /** What our own extension said of it. */
   extension: z.optional(json),
   description: z.optional(words),
+  /** Not to be used any more, and why where somebody said it. */
+  deprecated: z.optional(z.union([z.literal(true), words])),
 });
 
 export const MARKS = ['tide', 'dome', 'flame', 'plain'] as const;

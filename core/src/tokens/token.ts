@@ -41,6 +41,8 @@ export interface Token {
   readonly type: string;
   readonly values: Readonly<Record<Mode, TokenValue>>;
   readonly description?: string;
+  /** Not to be used any more, and why where somebody said it. */
+  readonly deprecated?: string | true;
 }
 
 /** A token as it is made, which can still say why it is what it is. */
@@ -65,7 +67,8 @@ const properties = new WeakMap<readonly string[], string>();
 const SIGNS = /[^\p{L}\p{N}_-]+/gu;
 
 export const propertyOfPath = (path: readonly string[]): string => {
-  const joined = path.join('-');
+  // The value of a group itself is called $root, and no custom property has that sign.
+  const joined = path.join('-').replace(/-\$root$/, '-root');
   return `--${/^[a-z0-9_-]*$/.test(joined) ? joined : joined.replaceAll(SIGNS, '-')}`;
 };
 

@@ -49,6 +49,11 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
         {taken}
       </Copy>
       {token.description !== undefined && <p className="max-w-prose">{token.description}</p>}
+      {token.deprecated !== undefined && (
+        <p className="text-warning">
+          Deprecated{token.deprecated === true ? '' : `: ${token.deprecated}`}
+        </p>
+      )}
       <dl className="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-4">
         {modes.slice(0, isSame ? 1 : undefined).map((mode, at) => {
           const text = texts[at] ?? '';

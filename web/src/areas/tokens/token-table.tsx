@@ -87,7 +87,10 @@ const Cells = memo(function Cells({ token, plain, columns, modes, uses, isChosen
       >
         {isChosen ? '✓' : ''}
       </span>
-      <span className="figures truncate text-xs" title={propertyOf(token)}>
+      <span
+        className={`figures truncate text-xs ${token.deprecated === undefined ? '' : 'text-quiet line-through'}`}
+        title={propertyOf(token)}
+      >
         {token.id}
       </span>
       {columns.map((column) => {
@@ -239,7 +242,7 @@ export function TokenTable(props: TableProps) {
                 aria-selected={isChosen}
                 aria-setsize={tokens.length}
                 aria-posinset={index + 1}
-                aria-label={`${token.id}: ${modes.map((mode) => valueText(token, plain, mode)).join(', ')}; used ${uses} times`}
+                aria-label={`${token.id}: ${modes.map((mode) => valueText(token, plain, mode)).join(', ')}; used ${uses} times${token.deprecated === undefined ? '' : ', deprecated'}`}
                 data-active={token.id === active || undefined}
                 className={`${place} absolute inset-x-0 cursor-pointer border-b border-line pe-3 select-none hover:bg-base-200 data-active:bg-base-300`}
                 style={{ ...grid, height: ROW_PX, transform: `translateY(${start}px)` }}

@@ -1,0 +1,358 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { derive } from '../derive/derive.ts';
+import { patched } from '../system/patch.ts';
+import { sampleDocument } from '../system/sample.ts';
+import type { TokenJson } from '../tokens/token.ts';
+import { THEME_FILES, writeDtcg, writeDtcgTheme, writeResolver } from './dtcg.ts';
+import { pointerParts, valueThere } from './extended-groups.ts';
+import { readDtcg } from './read-dtcg.ts';
+import { takeFile } from './taking.ts';
+
+type Tree = { [key: string]: TokenJson | Tree };
+
+const read = (tree: unknown) => readDtcg(JSON.stringify(tree));
+function tokensOf(tree: unknown) {
+  const found = read(tree);
+  if (found.kind !== 'tokens') throw new Error(JSON.stringify(found));
+  return { ...found, byPath: new Map(found.tokens.map((token) => [token.path, token])) };
+}
+
+/** A file taken into a system and written out of it: what stands at its places then. */
+function throughSystem(tree: Tree): Tree {
+  const document = sampleDocument();
+  let count = 0;
+  const taken = takeFile(document, JSON.stringify(tree), () => `t${(count += 1)}`);
+  if (taken.kind !== 'tokens') throw new Error(JSON.stringify(taken));
+  expect(taken.leftOut).toEqual([]);
+  const after = patched(document, taken.patch);
+  if (!after.ok) throw new Error(JSON.stringify(after.problems));
+  return JSON.parse(writeDtcg(derive(after.document), after.document)) as Tree;
+}
+
+const px = (value: number): TokenJson => ({ value, unit: 'px' });
+const color = (red: number): TokenJson => ({
+  colorSpace: 'srgb',
+  components: [red, 0.5, 0.25],
+  alpha: 1,
+});
+
+describe('references by JSON Pointer', () => {
+  test('lead to a token, to its value, or to a part of it', () => {
+    const { byPath, leftOut } = tokensOf({
+      base: {
+        $type: 'color',
+        blue: { $value: color(0.1) },
+        'a/b~c': { $value: color(0.9) },
+      },
+      whole: { $type: 'color', $value: { $ref: '#/base/blue' } },
+      value: { $type: 'color', $value: { $ref: '#/base/blue/$value' } },
+      instead: { $type: 'color', $ref: '#/base/blue/$value' },
+      escaped: { $type: 'color', $value: { $ref: '#/base/a~1b~0c/$value' } },
+      part: {
+        $type: 'color',
+        $value: {
+          colorSpace: { $ref: '#/base/blue/$value/colorSpace' },
+          components: [{ $ref: '#/base/blue/$value/components/0' }, 0, 0],
+        },
+      },
+      border: {
+        $type: 'border',
+        $value: { width: px(1), style: 'solid', color: { $ref: '#/base/blue/$value' } },
+      },
+    });
+    expect(leftOut).toEqual([]);
+    for (const path of ['whole', 'value', 'instead'])
+      expect(byPath.get(path)).toMatchObject({ alias: 'base.blue', value: color(0.1) });
+    expect(byPath.get('escaped')).toMatchObject({ value: color(0.9) });
+    expect(byPath.get('part')?.value).toEqual({ colorSpace: 'srgb', components: [0.1, 0, 0] });
+    expect(byPath.get('part')?.alias).toBeUndefined();
+    expect(byPath.get('border')?.value).toMatchObject({ color: color(0.1) });
+  });
+
+  test('that lead nowhere, in a circle, or out of the file are told', () => {
+    const { byPath, leftOut } = tokensOf({
+      $type: 'number',
+      fine: { $value: 1 },
+      nowhere: { $value: { $ref: '#/none/$value' } },
+      round: { $value: { $ref: '#/trip/$value' } },
+      trip: { $value: { $ref: '#/round/$value' } },
+      out: { $value: { $ref: 'other.json#/a' } },
+    });
+    expect([...byPath.keys()]).toEqual(['fine']);
+    expect(leftOut.map(({ path }) => path)).toEqual(['nowhere', 'round', 'trip', 'out']);
+  });
+
+  // RFC 6901, 5 and 6: its own examples, as they stand in a URI fragment.
+  test('are read as RFC 6901 has them', () => {
+    const document = {
+      foo: ['bar', 'baz'],
+      '': 0,
+      'a/b': 1,
+      'c%d': 2,
+      'e^f': 3,
+      'g|h': 4,
+      'i\\j': 5,
+      'k"l': 6,
+      ' ': 7,
+      'm~n': 8,
+    };
+    for (const [pointer, value] of [
+      ['#', document],
+      ['#/foo', ['bar', 'baz']],
+      ['#/foo/0', 'bar'],
+      ['#/', 0],
+      ['#/a~1b', 1],
+      ['#/c%25d', 2],
+      ['#/e%5Ef', 3],
+      ['#/g%7Ch', 4],
+      ['#/i%5Cj', 5],
+      ['#/k%22l', 6],
+      ['#/%20', 7],
+      ['#/m~0n', 8],
+    ] as const)
+      expect([pointer, valueThere(document, pointerParts(pointer) ?? ['none'])]).toEqual([
+        pointer,
+        value,
+      ]);
+    expect(pointerParts('#/%')).toBeUndefined();
+    expect(pointerParts('a/b')).toBeUndefined();
+    expect(valueThere({}, ['__proto__'])).toBeUndefined();
+  });
+});
+
+describe('groups', () => {
+  test('that extend another have its tokens, but for their own of the same name', () => {
+    const { byPath, leftOut } = tokensOf({
+      button: {
+        $type: 'dimension',
+        inset: { $value: px(8) },
+        edge: { width: { $value: px(1) }, gap: { $value: px(2) } },
+      },
+      large: {
+        $extends: '{button}',
+        inset: { $value: px(16) },
+        edge: { width: { $value: px(3) } },
+      },
+      larger: { $extends: '#/large', edge: { gap: { $value: '{large.edge.gap}' } } },
+    });
+    expect(leftOut).toEqual([]);
+    expect(
+      [
+        'large.inset',
+        'large.edge.width',
+        'large.edge.gap',
+        'larger.inset',
+        'larger.edge.width',
+      ].map((path) => byPath.get(path)?.value),
+    ).toEqual([px(16), px(3), px(2), px(16), px(3)]);
+    expect(byPath.get('larger.edge.gap')).toMatchObject({ value: px(2), alias: 'large.edge.gap' });
+  });
+
+  test('that extend themselves, or what is no group, stand as they are and are told', () => {
+    const { byPath, leftOut } = tokensOf({
+      $type: 'number',
+      one: { $extends: '{two}', a: { $value: 1 } },
+      two: { $extends: '{one}', b: { $value: 2 } },
+      three: { $extends: '{one.a}', c: { $value: 3 } },
+      four: { $extends: 7, d: { $value: 4 } },
+    });
+    expect(leftOut.map(({ path }) => path).toSorted()).toEqual(['four', 'three', 'two']);
+    for (const path of ['one.a', 'two.b', 'three.c', 'four.d']) expect(byPath.has(path)).toBe(true);
+  });
+
+  test('that double by extending at each level end in words', () => {
+    const tree: Tree = { $type: 'number', g0: { a: { $value: 1 }, b: { $value: 2 } } };
+    for (let level = 1; level < 40; level += 1)
+      tree[`g${level}`] = {
+        x: { $extends: `{g${level - 1}}` },
+        y: { $extends: `{g${level - 1}}` },
+      };
+    const started = performance.now();
+    const found = read(tree);
+    expect(performance.now() - started).toBeLessThan(20_000);
+    expect(found.kind === 'problem' || (found.kind === 'tokens' && found.leftOut.length > 0)).toBe(
+      true,
+    );
+  });
+
+  test('have a value of their own, which is referred to by their name too', () => {
+    const { byPath } = tokensOf({
+      accent: { $type: 'color', $root: { $value: color(0.3) }, light: { $value: color(0.8) } },
+      link: { $type: 'color', $value: '{accent}' },
+      other: { $type: 'color', $value: '{accent.$root}' },
+    });
+    expect(byPath.get('accent.$root')?.value).toEqual(color(0.3));
+    for (const path of ['link', 'other'])
+      expect(byPath.get(path)).toMatchObject({ alias: 'accent.$root', value: color(0.3) });
+  });
+
+  test('say for all in them that they are deprecated, unless one says otherwise', () => {
+    const { byPath } = tokensOf({
+      $type: 'number',
+      old: {
+        $deprecated: 'Use new.',
+        a: { $value: 1 },
+        b: { $value: 2, $deprecated: true },
+        c: { $value: 3, $deprecated: false },
+      },
+    });
+    expect(['a', 'b', 'c'].map((name) => byPath.get(`old.${name}`)?.deprecated)).toEqual([
+      'Use new.',
+      true,
+      undefined,
+    ]);
+  });
+});
+
+const number = fc.integer({ min: 0, max: 400 });
+const share = fc.integer({ min: 0, max: 100 }).map((value) => value / 100);
+const dimension = fc.record({ value: number, unit: fc.constantFrom('px', 'rem') });
+const duration = fc.record({ value: number, unit: fc.constantFrom('ms', 's') });
+const anyColor = fc.record({
+  colorSpace: fc.constantFrom(
+    ...['srgb', 'srgb-linear', 'display-p3', 'a98-rgb', 'prophoto-rgb', 'rec2020'],
+    ...['hsl', 'hwb', 'lab', 'lch', 'oklab', 'oklch', 'xyz-d50', 'xyz-d65'],
+  ),
+  components: fc.tuple(
+    fc.oneof(share, fc.constant('none')),
+    fc.oneof(share, fc.constant('none')),
+    share,
+  ),
+  alpha: share,
+});
+const curve = fc.tuple(share, share, share, share);
+const shadow = fc.record({
+  color: anyColor,
+  offsetX: dimension,
+  offsetY: dimension,
+  blur: dimension,
+  spread: dimension,
+  inset: fc.boolean(),
+});
+const stroke = fc.oneof(
+  fc.constantFrom('solid', 'dashed', 'dotted', 'double', 'groove', 'ridge', 'outset', 'inset'),
+  fc.record({
+    dashArray: fc.array(dimension, { minLength: 1, maxLength: 4 }),
+    lineCap: fc.constantFrom('round', 'butt', 'square'),
+  }),
+);
+/** Every type of the format with values of it. Source: Design Tokens Format Module 2025.10, types. */
+const TYPES: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
+  color: anyColor,
+  dimension,
+  duration,
+  number: share,
+  fontWeight: fc.integer({ min: 1, max: 1000 }),
+  fontFamily: fc.constantFrom('Literata', 'Archivo Narrow', ['Literata', 'Georgia', 'serif']),
+  cubicBezier: curve,
+  strokeStyle: stroke,
+  border: fc.record({ color: anyColor, width: dimension, style: stroke }),
+  transition: fc.record({ duration, delay: duration, timingFunction: curve }),
+  shadow: fc.oneof(shadow, fc.array(shadow, { minLength: 1, maxLength: 3 })),
+  gradient: fc.array(fc.record({ color: anyColor, position: share }), {
+    minLength: 2,
+    maxLength: 4,
+  }),
+  typography: fc.record({
+    fontFamily: fc.constant('Literata'),
+    fontSize: dimension,
+    fontWeight: fc.constant(400),
+    letterSpacing: dimension,
+    lineHeight: share,
+  }),
+};
+
+const token = fc.constantFrom(...Object.keys(TYPES)).chain((type) =>
+  fc.record(
+    {
+      $type: fc.constant(type),
+      $value: TYPES[type] ?? fc.constant(0),
+      $description: fc.string({ minLength: 1, maxLength: 30 }),
+      $deprecated: fc.oneof(fc.constant(true as const), fc.string({ minLength: 1, maxLength: 20 })),
+    },
+    { requiredKeys: ['$type', '$value'] },
+  ),
+);
+
+describe('any tree of tokens', () => {
+  test('comes in and goes out equal: types, values, aliases, descriptions, what is deprecated', () => {
+    fc.assert(
+      fc.property(
+        fc.array(token, { minLength: 1, maxLength: 12 }),
+        fc.array(fc.nat(11), { maxLength: 6 }),
+        (tokens, aliased) => {
+          const tree: Tree = {
+            elsewhere: Object.fromEntries(tokens.map((one, at) => [`t${at}`, one as Tree])),
+            again: Object.fromEntries(
+              aliased.map((of, at) => {
+                const target = of % tokens.length;
+                return [
+                  `a${at}`,
+                  { $type: tokens[target]?.$type ?? '', $value: `{elsewhere.t${target}}` },
+                ];
+              }),
+            ),
+          };
+          const { elsewhere, again } = throughSystem(tree);
+          expect(elsewhere).toEqual(tree['elsewhere']);
+          expect(again ?? {}).toEqual(tree['again']);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('with a group that has a value of its own goes out equal', () => {
+    const tree: Tree = {
+      accent: {
+        $root: { $type: 'number', $value: 1 },
+        light: { $type: 'number', $value: 2 },
+      },
+      use: { $type: 'number', $value: '{accent.$root}' },
+    };
+    const { accent, use } = throughSystem(tree);
+    expect([accent, use]).toEqual([tree['accent'], tree['use']]);
+  });
+});
+
+describe('the files of single themes', () => {
+  test.each<[string, 'light and dark' | 'dark first' | 'light only', readonly string[]]>([
+    ['in two themes', 'light and dark', ['light', 'dark']],
+    ['dark first', 'dark first', ['dark', 'light']],
+    ['in one theme', 'light only', ['light']],
+  ])(
+    '%s have every token with its value there, and are named by the resolver',
+    (_, themes, modes) => {
+      const document = sampleDocument(
+        themes === 'light and dark' ? [] : [{ op: 'add', path: '/color/themes', value: themes }],
+      );
+      const derived = derive(document);
+      const { modifiers, resolutionOrder } = JSON.parse(writeResolver(derived, document)) as {
+        modifiers: {
+          theme: { contexts: Record<string, readonly { $ref: string }[]>; default: string };
+        };
+        resolutionOrder: readonly { $ref: string }[];
+      };
+      expect(resolutionOrder).toEqual([{ $ref: '#/modifiers/theme' }]);
+      expect(Object.keys(modifiers.theme.contexts)).toEqual(modes);
+      expect(modifiers.theme.default).toBe(modes[0]);
+      for (const [at, mode] of modes.entries()) {
+        const [{ $ref: file } = { $ref: '' }] = modifiers.theme.contexts[mode] ?? [];
+        expect(file).toBe(THEME_FILES[at]);
+        const text = writeDtcgTheme(derived, document, at === 0 ? 0 : 1);
+        const { byPath, leftOut } = tokensOf(JSON.parse(text));
+        expect(leftOut).toEqual([]);
+        expect(byPath.size).toBe(derived.tokens.length);
+        expect(text).not.toContain('"modes"');
+        const page = byPath.get('color.page');
+        expect(page?.value).toMatchObject({
+          hex: derived.colors.get('page')?.colors[mode as 'light' | 'dark'],
+        });
+        expect(page?.alias).toBe(
+          derived.tokenById.get('color.page')?.values[mode as 'light'].reference,
+        );
+      }
+    },
+  );
+});

@@ -64,6 +64,8 @@ test('a token file from elsewhere adds its tokens, and says what it left out', a
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(file)),
   });
+  await expect(page.getByText('1 that cannot come in')).toBeVisible();
+  await page.getByRole('button', { name: 'Take 2 tokens' }).click();
   await expect(page.getByText('2 tokens came in.')).toBeVisible();
   await expect(page.getByText('1 left out')).toBeVisible();
   await saved(page);

@@ -9,6 +9,7 @@ import {
   expect,
   openArea,
   proof,
+  saved,
   test,
 } from './garnish.ts';
 
@@ -205,4 +206,59 @@ test('the files are told by whom they are for, and each comes as what it is', as
       new RegExp(`^brackwater-ferries.*-${file.replaceAll('.', String.raw`\.`)}$`),
     );
   }
+});
+
+test('a foreign file of 2,000 tokens is looked at, three in the way are decided, and it goes out equal', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens?view=files');
+  const theirs = Object.fromEntries(
+    Array.from({ length: 2000 }, (_, at) => [`n${at}`, { $type: 'number', $value: at / 8 }]),
+  );
+  const inTheWay = {
+    color: { page: { $type: 'number', $value: 1 } },
+    step: { m: { $type: 'number', $value: 2 } },
+    corner: { card: { $type: 'number', $value: 3 } },
+  };
+  const put = (file: object) =>
+    page.getByLabel('Import a token file').setInputFiles({
+      name: 'theirs.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(file)),
+    });
+  await put({ brand: theirs, ...inTheWay });
+  const bringing = page.getByRole('region', { name: 'What theirs.json would bring' });
+  await expect(bringing.getByRole('heading')).toBeFocused();
+  await expect(bringing.getByRole('button', { name: 'Take 2000 tokens' })).toBeVisible();
+  // Nothing is taken before somebody says so.
+  expect((await documentOf(request, id)).tokens.custom.order).toEqual([]);
+  const states = bringing.getByRole('group', { name: 'Which tokens are shown' });
+  await states.getByRole('button', { name: /^in the way/ }).click();
+  const list = bringing.getByRole('listbox');
+  await expect(list.getByRole('option')).toHaveCount(3);
+  await list.focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await expect(bringing.getByText(/come in below theirs\./)).toBeVisible();
+  await bringing.getByRole('button', { name: 'Take 2002 tokens' }).click();
+  await expect(page.getByText('2002 tokens came in.')).toBeVisible();
+  await saved(page);
+  const out = (await (await request.get(`/api/systems/${id}/export/tokens.json`)).json()) as {
+    brand: object;
+    theirs: { color: object };
+    color: { page: { $type: string } };
+  };
+  expect(out.brand).toEqual(theirs);
+  expect(out.theirs.color).toEqual(inTheWay.color);
+  expect(out.color.page.$type).toBe('color');
+  // The same file again: what is there is the same, and one that changed is told from it.
+  await put({ brand: { ...theirs, n7: { $type: 'number', $value: 77 } } });
+  await expect(states.getByRole('button', { name: 'same as before 1999' })).toBeVisible();
+  await states.getByRole('button', { name: 'changed 1', exact: true }).click();
+  await expect(list.getByRole('option')).toHaveAccessibleName('brand.n7, changed: 0.875 → 77');
+  await bringing.getByRole('button', { name: 'Leave the file' }).click();
+  await expect(bringing).toHaveCount(0);
 });

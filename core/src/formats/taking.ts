@@ -1,7 +1,6 @@
-import { derive } from '../derive/derive.ts';
-import { NOTHING } from '../system/collection.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { jsonOf, type Patch } from '../system/patch.ts';
+import { ownTokens } from './incoming.ts';
 import { readDtcg, type LeftOut } from './read-dtcg.ts';
 import { takeTokens } from './take-tokens.ts';
 
@@ -19,7 +18,7 @@ export type Taken =
     };
 
 /** A whole system is taken over part by part, so that what is equal already stays untouched. */
-const restoring = (now: StyleDocument, next: StyleDocument): Patch =>
+export const restoring = (now: StyleDocument, next: StyleDocument): Patch =>
   (Object.keys(next) as (keyof StyleDocument)[])
     .filter((part) => JSON.stringify(now[part]) !== JSON.stringify(next[part]))
     .map((part) => ({ op: 'replace', path: `/${part}`, value: jsonOf(next[part]) }));
@@ -40,7 +39,7 @@ export function takeFile(document: StyleDocument, text: string, newId: () => str
     };
   const { taken, patch, leftOut, silent } = takeTokens(
     document.tokens.custom,
-    derive({ ...document, tokens: { custom: NOTHING } }).tokens,
+    ownTokens(document),
     read.tokens,
     newId,
   );

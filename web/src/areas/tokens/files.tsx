@@ -14,7 +14,10 @@ export function Files() {
   const id = useSystem((state) => state.id);
   return (
     <>
-      <Section title="Export" aside={`${DOWNLOADS.length} files`} notes={<ImportTokens />}>
+      <Section full title="Take in" aside="tokens from elsewhere, or a system of Garnish">
+        <ImportTokens />
+      </Section>
+      <Section full title="Export" aside={`${DOWNLOADS.length} files`}>
         {DOWNLOAD_GROUPS.map((group) => (
           <div key={group} className="mb-3">
             <h3 className="border-b border-line pb-0.5 text-xs text-quiet">{group}</h3>
@@ -51,7 +54,7 @@ export function Files() {
           </div>
         ))}
       </Section>
-      <Section title="Names in the sheet" aside="what they begin with, the layer">
+      <Section full title="Names in the sheet" aside="what they begin with, the layer">
         <SheetChoices />
       </Section>
     </>

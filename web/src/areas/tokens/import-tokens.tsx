@@ -1,8 +1,10 @@
-import type { LeftOut } from '@garnish/core/formats/read-dtcg';
-import { takeFile } from '@garnish/core/formats/taking';
-import { useState } from 'react';
+import { incomingOf, ownTokens, takeChosen, type Incoming } from '@garnish/core/formats/incoming';
+import { readDtcg, type LeftOut } from '@garnish/core/formats/read-dtcg';
+import { restoring } from '@garnish/core/formats/taking';
+import { useRef, useState } from 'react';
 import { useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
+import { IncomingTokens } from './incoming-tokens.tsx';
 import { tokenTextOf } from './token-text.ts';
 
 interface Told {
@@ -45,68 +47,146 @@ function Reasons({
   );
 }
 
-/** Takes in a token file: one of ours restores its decisions, any other gives its tokens. */
+/** A file whose tokens wait to be chosen. */
+interface Waiting {
+  readonly name: string;
+  readonly incoming: readonly Incoming[];
+  readonly leftOut: readonly LeftOut[];
+}
+
+const newId = (): string => `token-${crypto.randomUUID().slice(0, 13)}`;
+
+/** Takes in token files: one of ours restores its decisions, any other shows its tokens before they are taken. */
 export function ImportTokens() {
   const store = useStore();
   const [told, setTold] = useState<Told>();
+  const [waiting, setWaiting] = useState<Waiting>();
+  const button = useRef<HTMLDivElement>(null);
 
-  const take = (text: string, name: string): Told => {
-    const taken = takeFile(
-      store.state().decided.document,
-      text,
-      () => `token-${crypto.randomUUID().slice(0, 13)}`,
-    );
-    if (taken.kind === 'problem')
-      return { words: `${taken.message} Nothing was changed.`, wrong: true };
-    if (taken.kind === 'system') {
-      if (taken.patch.length === 0)
+  /** What a file holds: words about it where nothing is to be chosen. */
+  const look = (text: string, name: string): Told | Waiting => {
+    const read = readDtcg(text);
+    if (read.kind === 'problem')
+      return { words: `${read.message} Nothing was changed.`, wrong: true };
+    const { document } = store.state().decided;
+    if (read.kind === 'system') {
+      const patch = restoring(document, read.document);
+      if (patch.length === 0)
         return { words: 'This file holds what is decided already.', wrong: false };
-      return store.change(taken.patch, `decisions of ${name}`.slice(0, 120))
-        ? { words: `All decisions of ${taken.name} are restored. Undo goes back.`, wrong: false }
+      return store.change(patch, `decisions of ${name}`.slice(0, 120))
+        ? {
+            words: `All decisions of ${read.document.name} are restored. Undo goes back.`,
+            wrong: false,
+          }
         : { words: 'The decisions could not be restored. Nothing was changed.', wrong: true };
     }
-    const { count, leftOut, silent } = taken;
-    if (taken.patch.length === 0)
-      return { words: 'No token of this file could be imported.', wrong: true, leftOut };
-    return store.change(taken.patch, `tokens of ${name}`.slice(0, 120))
-      ? { words: `${counted(count, 'token')} came in.`, wrong: false, leftOut, silent }
-      : { words: 'The tokens could not be imported. Nothing was changed.', wrong: true };
+    const incoming = incomingOf(document.tokens.custom, ownTokens(document), read.tokens);
+    return incoming.length === 0
+      ? {
+          words: 'No token of this file could be imported.',
+          wrong: true,
+          leftOut: read.leftOut,
+        }
+      : { name, incoming, leftOut: read.leftOut };
   };
 
-  const open = (file: File | undefined): void => {
-    if (!file) return;
-    tokenTextOf(file)
-      .then((read) =>
-        setTold(
-          read.ok
-            ? take(read.text, file.name)
-            : { words: `${read.problem} Nothing was changed.`, wrong: true },
-        ),
-      )
-      .catch(() =>
-        setTold({ words: 'The file cannot be read. Nothing was changed.', wrong: true }),
-      );
+  const open = async (files: readonly File[]): Promise<void> => {
+    const all: Waiting[] = [];
+    let last: Told | undefined;
+    for (const file of files) {
+      const read = await tokenTextOf(file).catch(() => ({
+        ok: false as const,
+        problem: `${file.name} cannot be read.`,
+      }));
+      const found: Told | Waiting = read.ok
+        ? look(read.text, file.name)
+        : { words: `${read.problem} Nothing was changed.`, wrong: true };
+      if ('incoming' in found) all.push(found);
+      else last = found;
+    }
+    setTold(last);
+    const [first] = all;
+    // Of several files with a token of one name the last one counts, as in a style sheet.
+    setWaiting(
+      first && {
+        name: all.length === 1 ? first.name : `${all.length} files`,
+        incoming: [
+          ...new Map(
+            all.flatMap(({ incoming }) => incoming.map((one) => [one.item.path, one] as const)),
+          ).values(),
+        ],
+        leftOut: all.flatMap(({ leftOut }) => leftOut),
+      },
+    );
+  };
+
+  const end = (next: Told | undefined): void => {
+    setWaiting(undefined);
+    setTold(next);
+    button.current?.querySelector('input')?.focus();
+  };
+  const take = (chosen: ReadonlySet<string>, group: string): void => {
+    if (!waiting) return;
+    const { document } = store.state().decided;
+    const taking = takeChosen(
+      document.tokens.custom,
+      ownTokens(document),
+      waiting.incoming,
+      chosen,
+      group,
+      newId,
+    );
+    const leftOut = [...waiting.leftOut, ...taking.leftOut];
+    const isTaken =
+      taking.patch.length > 0 &&
+      store.change(taking.patch, `tokens of ${waiting.name}`.slice(0, 120));
+    end(
+      isTaken
+        ? {
+            words: `${counted(taking.taken, 'token')} came in.`,
+            wrong: false,
+            leftOut,
+            silent: taking.silent,
+          }
+        : { words: 'The tokens could not be imported. Nothing was changed.', wrong: true, leftOut },
+    );
   };
 
   return (
-    <FileDrop
-      name="Token file"
-      label="Import a token file"
-      accept=".json,.tokens,.zip,application/json,application/zip"
-      className="ps-3 text-xs"
-      onFiles={([file]) => open(file)}
-    >
-      <p className="text-quiet">
-        or drop it here. One from Garnish, tokens.zip too, restores its decisions; any other adds
-        its tokens.
-      </p>
-      {told && (
-        <div role={told.wrong ? 'alert' : 'status'} className="mt-1">
-          <p className={told.wrong ? 'text-error' : ''}>{told.words}</p>
-          <Reasons of={told.leftOut} words="left out" />
-          <Reasons of={told.silent} words="without a custom property" />
+    <>
+      <div ref={button}>
+        <FileDrop
+          name="Token files"
+          label="Import a token file"
+          accept=".json,.tokens,.zip,application/json,application/zip"
+          multiple
+          onFiles={(files) => void open(files)}
+        >
+          <p className="text-quiet">
+            or several, or drop them here. One from Garnish, tokens.zip too, restores its decisions;
+            of any other you see the tokens before any is taken.
+          </p>
+          {told && (
+            <div role={told.wrong ? 'alert' : 'status'} className="mt-1">
+              <p className={told.wrong ? 'text-error' : ''}>{told.words}</p>
+              <Reasons of={told.leftOut} words="left out" />
+              <Reasons of={told.silent} words="without a custom property" />
+            </div>
+          )}
+        </FileDrop>
+      </div>
+      {waiting && (
+        <div className="mt-2">
+          <IncomingTokens
+            key={`${waiting.name} ${waiting.incoming.length}`}
+            incoming={waiting.incoming}
+            name={waiting.name}
+            onTake={take}
+            onLeave={() => end(undefined)}
+          />
+          <Reasons of={waiting.leftOut} words="that cannot come in" />
         </div>
       )}
-    </FileDrop>
+    </>
   );
 }

@@ -8,7 +8,7 @@ import { Files } from './files.tsx';
 export default function TokensArea() {
   const [view, open] = useView(tokens.views);
   return (
-    <Bench title="Tokens" margin={view === 'files'}>
+    <Bench title="Tokens" margin={false}>
       <Views label="Views of tokens" views={tokens.views} open={view} onOpen={open} />
       {view === 'files' ? <Files /> : <AllTokens />}
     </Bench>

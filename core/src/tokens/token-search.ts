@@ -1,8 +1,8 @@
 import { oklabDistance, oklabOf, type Oklab } from '../color/oklab.ts';
 import { parseTransparentColor } from '../color/parse-color.ts';
-import { rgbOf } from '../color/srgb.ts';
+import { isHex, rgbOf } from '../color/srgb.ts';
 import { once } from '../once.ts';
-import { MODES, type Mode } from '../system/document.ts';
+import { MODES } from '../system/document.ts';
 import { propertyOf, type Tier, type Token } from './token.ts';
 
 export interface TokenQuery {
@@ -43,15 +43,18 @@ const soughtIn = once((token: Token) => {
     px: new Set(
       values.flatMap(({ css = '' }) => [...css.matchAll(LENGTHS)].map(([length]) => pxOf(length))),
     ),
-    labs: Object.fromEntries(
-      MODES.flatMap((mode): [Mode, Oklab][] => {
-        const { css } = token.values[mode];
-        const read =
-          token.type === 'color' && css !== undefined ? parseTransparentColor(css) : undefined;
-        return read?.ok === true ? [[mode, oklabOf(rgbOf(read.hex))]] : [];
-      }),
-    ) as Partial<Record<Mode, Oklab>>,
   };
+});
+
+/** The color of a token in each theme; asked for only where somebody seeks a color. */
+const labsOf = once(({ type, values }: Token): readonly Oklab[] => {
+  if (type !== 'color') return [];
+  const texts = new Set(MODES.map((mode) => values[mode].css ?? ''));
+  return [...texts].flatMap((css) => {
+    if (isHex(css)) return [oklabOf(rgbOf(css))];
+    const read = parseTransparentColor(css);
+    return read.ok ? [oklabOf(rgbOf(read.hex))] : [];
+  });
 });
 
 /** A color that was asked for; a single word without a sign of a color is a part of a name. */
@@ -79,7 +82,7 @@ export function searchTokens(
   const color = colorOf(words);
   if (color) {
     const apart = (token: Token): number =>
-      Math.min(...Object.values(soughtIn(token).labs).map((lab) => oklabDistance(lab, color)));
+      Math.min(...labsOf(token).map((lab) => oklabDistance(lab, color)));
     return tokens
       .filter(isAsked)
       .map((token) => [apart(token), token] as const)

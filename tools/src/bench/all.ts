@@ -1,7 +1,7 @@
 /**
  * Measures what speed is promised: ratios of two things timed in the same run, and movements in the
  * browser in milliseconds, medians of many. Fails where a limit is passed by more than the tolerance.
- * `core`, `pixels`, `moving`, `turning`, `memory`, `list` and `pages` as arguments measure only those; `--keep` writes the
+ * `core`, `tokens`, `pixels`, `moving`, `turning`, `memory`, `list` and `pages` as arguments measure only those; `--keep` writes the
  * table to docs/.
  */
 import { writeFileSync } from 'node:fs';
@@ -11,6 +11,7 @@ import { end } from '../say.ts';
 import { browserRows } from './browser.ts';
 import { bundled } from './bundled.ts';
 import type * as core from './core.ts';
+import type * as tokens from './tokens.ts';
 import { isOver, said, tableOf, TOLERANCE, type Row } from './measure.ts';
 import { pixelRows } from './pixels.ts';
 
@@ -37,8 +38,12 @@ async function main(): Promise<void> {
     const { coreRows } = await bundled<typeof core>('tools/src/bench/core.ts');
     add(coreRows());
   }
+  if (wants('tokens')) {
+    const { tokenRows } = await bundled<typeof tokens>('tools/src/bench/tokens.ts');
+    add(tokenRows());
+  }
   if (wants('pixels')) add(await pixelRows());
-  const inBrowser = chosen.filter((name) => name !== 'core' && name !== 'pixels');
+  const inBrowser = chosen.filter((name) => !['core', 'tokens', 'pixels'].includes(name));
   if (chosen.length === 0 || inBrowser.length > 0) add(await browserRows(inBrowser));
   if (given.includes('--keep'))
     writeFileSync(

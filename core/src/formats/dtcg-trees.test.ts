@@ -303,6 +303,24 @@ describe('any tree of tokens', () => {
     );
   });
 
+  test('with values of their own in dark goes out equal, and each theme has its own', () => {
+    const inDark = (value: TokenJson): TokenJson => ({ 'app.garnish': { modes: { dark: value } } });
+    const tree: Tree = {
+      ink: {
+        black: { $type: 'color', $value: color(0) },
+        white: { $type: 'color', $value: color(1) },
+        text: { $type: 'color', $value: '{ink.black}', $extensions: inDark('{ink.white}') },
+        gap: { $type: 'dimension', $value: px(4), $extensions: inDark(px(6)) },
+      },
+    };
+    expect(throughSystem(tree)['ink']).toEqual(tree['ink']);
+    const { byPath } = tokensOf(tree);
+    expect(byPath.get('ink.text')).toMatchObject({
+      alias: 'ink.black',
+      dark: { alias: 'ink.white', value: color(1) },
+    });
+  });
+
   test('with a group that has a value of its own goes out equal', () => {
     const tree: Tree = {
       accent: {

@@ -24,7 +24,18 @@ export interface Incoming {
   readonly reason?: string;
 }
 
-const textOf = ({ type, value, extension, alias }: CustomItem): string =>
+const textOf = (item: CustomItem): string => {
+  const light = plainText(item);
+  const dark = item.dark && plainText({ type: item.type, ...item.dark });
+  return dark === undefined || dark === light ? light : `${light}, in dark ${dark}`;
+};
+
+const plainText = ({
+  type,
+  value,
+  extension,
+  alias,
+}: Pick<CustomItem, 'type' | 'value' | 'extension' | 'alias'>): string =>
   alias === undefined
     ? ((type === 'dimension' ? cssOfExtension(extension) : undefined) ??
       cssOfJson(type, value) ??

@@ -180,6 +180,11 @@ function follower(all: ReadonlyMap<string, Found>, root: Node) {
   }
 
   return {
+    /** A value with its references followed, and the token that it is taken from as a whole. */
+    value: (said: TokenJson): Filled & { readonly alias?: string | undefined } => ({
+      ...filled(said, 0),
+      alias: aliasOf(said, all),
+    }),
     /** Follows references to a value; one that leads nowhere, or in a circle, is a problem. */
     resolve(found: Found): Resolved {
       const seen = new Set<string>();
@@ -207,6 +212,19 @@ function extensionOf(node: Node): TokenJson | undefined {
   const own = isNode(extensions) ? extensions[EXTENSION] : undefined;
   const value = isNode(own) ? own['value'] : undefined;
   return value === undefined || jsonProblem(value) === undefined ? value : undefined;
+}
+
+/** The value in the other theme, as our own extension says it; with the mode that it is of. */
+function otherThemeOf(
+  node: Node,
+): { readonly mode: 'light' | 'dark'; readonly said: TokenJson } | undefined {
+  const extensions = node['$extensions'];
+  const own = isNode(extensions) ? extensions[EXTENSION] : undefined;
+  const modes = isNode(own) ? own['modes'] : undefined;
+  if (!isNode(modes)) return undefined;
+  const { dark, light } = modes;
+  if (dark !== undefined) return { mode: 'dark', said: dark };
+  return light === undefined ? undefined : { mode: 'light', said: light };
 }
 
 const isTokenPath = (path: string): boolean =>
@@ -291,11 +309,26 @@ export function readDtcg(text: string): ReadDtcg {
       const alias = aliasOf(valueOf(one), all);
       const description = one.node['$description'];
       const extension = extensionOf(one.node) ?? form.extension;
+      const usual = {
+        value: form.value,
+        ...(alias !== undefined && isTokenPath(alias) && { alias }),
+      };
+      const elsewhere = otherThemeOf(one.node);
+      const there = elsewhere && follow.value(elsewhere.said);
+      const otherForm =
+        there && 'value' in there ? readForm(resolved.type, there.value) : undefined;
+      const other =
+        otherForm?.ok === true && jsonProblem(otherForm.value) === undefined
+          ? {
+              value: otherForm.value,
+              ...(there?.alias !== undefined && isTokenPath(there.alias) && { alias: there.alias }),
+            }
+          : undefined;
+      const isDarkFirst = elsewhere?.mode === 'light' && other !== undefined;
       const token: CustomItem = {
         path: one.path,
         type: resolved.type,
-        value: form.value,
-        ...(alias !== undefined && isTokenPath(alias) && { alias }),
+        ...(isDarkFirst ? { ...other, dark: usual } : { ...usual, ...(other && { dark: other }) }),
         ...(extension !== undefined && { extension }),
         ...(typeof description === 'string' && { description: description.slice(0, 2000) }),
         ...(one.deprecated !== undefined && {

@@ -67,8 +67,15 @@ export function takeTokens(
   const silent: LeftOut[] = [];
   const order = [...custom.order];
   for (const token of kept.values()) {
-    const { alias, ...plain } = token;
-    const item: CustomItem = alias !== undefined && kept.has(alias) ? token : plain;
+    const { alias, dark, ...plain } = token;
+    const isThere = (of: string | undefined): of is string => of !== undefined && kept.has(of);
+    const item: CustomItem = {
+      ...plain,
+      ...(isThere(alias) && { alias }),
+      ...(dark && {
+        dark: { value: dark.value, ...(isThere(dark.alias) && { alias: dark.alias }) },
+      }),
+    };
     const reason = silentReason(item);
     if (reason !== undefined) silent.push({ path: item.path, reason });
     const key = idOf.get(item.path) ?? newId();

@@ -279,6 +279,8 @@ export const customToken = z.strictObject({
   description: z.optional(words),
   /** Not to be used any more, and why where somebody said it. */
   deprecated: z.optional(z.union([z.literal(true), words])),
+  /** What it is in dark, where that is another. */
+  dark: z.optional(z.strictObject({ value: json, alias: z.optional(tokenPath) })),
 });
 
 export const MARKS = ['tide', 'dome', 'flame', 'plain'] as const;

@@ -229,7 +229,7 @@ test('a foreign file of 2,000 tokens is looked at, three in the way are decided,
       buffer: Buffer.from(JSON.stringify(file)),
     });
   await put({ brand: theirs, ...inTheWay });
-  const bringing = page.getByRole('region', { name: 'What theirs.json would bring' });
+  const bringing = page.getByRole('region', { name: 'Tokens to take from theirs.json' });
   await expect(bringing.getByRole('heading')).toBeFocused();
   await expect(bringing.getByRole('button', { name: 'Take 2000 tokens' })).toBeVisible();
   // Nothing is taken before somebody says so.
@@ -261,4 +261,29 @@ test('a foreign file of 2,000 tokens is looked at, three in the way are decided,
   await expect(list.getByRole('option')).toHaveAccessibleName('brand.n7, changed: 0.875 → 77');
   await bringing.getByRole('button', { name: 'Leave the file' }).click();
   await expect(bringing).toHaveCount(0);
+});
+
+test('custom properties of any sheet are pasted, looked at, and are there in both themes', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens?view=files');
+  await page.evaluate(() =>
+    navigator.clipboard.writeText(
+      ':root { --theirs-blue: #1d4ed8; --theirs-link: var(--theirs-blue); --theirs-grid: 1fr 2fr } .dark { --theirs-blue: #93c5fd }',
+    ),
+  );
+  await page.getByRole('textbox', { name: 'Paste custom properties or a token file' }).focus();
+  await page.keyboard.press('Control+v');
+  const bringing = page.getByRole('region', { name: 'Tokens to take from what was pasted' });
+  await expect(
+    bringing.getByRole('option', { name: 'theirs-blue, new: #1d4ed8, in dark #93c5fd' }),
+  ).toBeVisible();
+  await expect(page.getByText('--theirs-grid: “1fr 2fr” is no value')).toBeVisible();
+  await bringing.getByRole('button', { name: 'Take 2 tokens' }).click();
+  await saved(page);
+  const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  expect(css).toContain('--theirs-link: var(--theirs-blue);');
+  expect(css.match(/--theirs-blue: #93c5fd;/g)).toHaveLength(2);
 });

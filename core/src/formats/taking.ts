@@ -1,7 +1,8 @@
 import type { StyleDocument } from '../system/document.ts';
 import { jsonOf, type Patch } from '../system/patch.ts';
 import { ownTokens } from './incoming.ts';
-import { readDtcg, type LeftOut } from './read-dtcg.ts';
+import { readDtcg, type LeftOut, type ReadDtcg } from './read-dtcg.ts';
+import { readProperties } from './read-properties.ts';
 import { takeTokens } from './take-tokens.ts';
 
 /** What becomes of a token file in a system. */
@@ -17,6 +18,10 @@ export type Taken =
       readonly silent: readonly LeftOut[];
     };
 
+/** Reads tokens from whatever holds them: a file of the open token format, or a style sheet with custom properties. */
+export const readTokens = (text: string): ReadDtcg =>
+  !/^\s*[[{"]/.test(text) && text.includes('--') ? readProperties(text) : readDtcg(text);
+
 /** A whole system is taken over part by part, so that what is equal already stays untouched. */
 export const restoring = (now: StyleDocument, next: StyleDocument): Patch =>
   (Object.keys(next) as (keyof StyleDocument)[])
@@ -29,7 +34,7 @@ export const restoring = (now: StyleDocument, next: StyleDocument): Patch =>
  * @param newId makes ids for tokens that are new
  */
 export function takeFile(document: StyleDocument, text: string, newId: () => string): Taken {
-  const read = readDtcg(text);
+  const read = readTokens(text);
   if (read.kind === 'problem') return read;
   if (read.kind === 'system')
     return {

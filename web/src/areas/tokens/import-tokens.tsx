@@ -1,6 +1,6 @@
 import { incomingOf, ownTokens, takeChosen, type Incoming } from '@garnish/core/formats/incoming';
-import { readDtcg, type LeftOut } from '@garnish/core/formats/read-dtcg';
-import { restoring } from '@garnish/core/formats/taking';
+import type { LeftOut } from '@garnish/core/formats/read-dtcg';
+import { readTokens, restoring } from '@garnish/core/formats/taking';
 import { useRef, useState } from 'react';
 import { useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
@@ -65,7 +65,7 @@ export function ImportTokens() {
 
   /** What a file holds: words about it where nothing is to be chosen. */
   const look = (text: string, name: string): Told | Waiting => {
-    const read = readDtcg(text);
+    const read = readTokens(text);
     if (read.kind === 'problem')
       return { words: `${read.message} Nothing was changed.`, wrong: true };
     const { document } = store.state().decided;
@@ -120,6 +120,12 @@ export function ImportTokens() {
     );
   };
 
+  /** Shows what one text holds. */
+  const shown = (found: Told | Waiting): void => {
+    setTold('incoming' in found ? undefined : found);
+    setWaiting('incoming' in found ? found : undefined);
+  };
+
   const end = (next: Told | undefined): void => {
     setWaiting(undefined);
     setTold(next);
@@ -158,14 +164,28 @@ export function ImportTokens() {
         <FileDrop
           name="Token files"
           label="Import a token file"
-          accept=".json,.tokens,.zip,application/json,application/zip"
+          accept=".json,.tokens,.css,.zip,application/json,text/css,application/zip"
           multiple
           onFiles={(files) => void open(files)}
         >
           <p className="text-quiet">
             or several, or drop them here. One from Garnish, tokens.zip too, restores its decisions;
-            of any other you see the tokens before any is taken.
+            of any other, style sheets too, you see the tokens before any is taken.
           </p>
+          <label className="mt-1 flex items-center gap-x-2">
+            <span className="shrink-0 text-quiet">or paste</span>
+            <input
+              className="input figures min-w-0 grow"
+              value=""
+              placeholder=":root { --brand: #1d4ed8 }"
+              aria-label="Paste custom properties or a token file"
+              onChange={() => undefined}
+              onPaste={(event) => {
+                event.preventDefault();
+                shown(look(event.clipboardData.getData('text'), 'what was pasted'));
+              }}
+            />
+          </label>
           {told && (
             <div role={told.wrong ? 'alert' : 'status'} className="mt-1">
               <p className={told.wrong ? 'text-error' : ''}>{told.words}</p>

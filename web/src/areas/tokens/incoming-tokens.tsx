@@ -93,7 +93,7 @@ export function IncomingTokens({ incoming, name, onTake, onLeave }: IncomingProp
   };
   const grid = 'grid grid-cols-[1rem_minmax(0,1.2fr)_minmax(0,1.2fr)_5.5rem] items-center gap-x-2';
   return (
-    <section aria-label={`What ${name} would bring`}>
+    <section aria-label={`Tokens to take from ${name}`}>
       <h3 ref={heading} tabIndex={-1} className="font-semibold break-words">
         {incoming.length} {incoming.length === 1 ? 'token' : 'tokens'} in {name}
       </h3>

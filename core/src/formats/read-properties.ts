@@ -1,0 +1,281 @@
+import { generate, parse, walk, type CssNode, type Declaration } from 'css-tree';
+import { parseTransparentColor } from '../color/parse-color.ts';
+import { customToken, type StyleDocument } from '../system/document.ts';
+import { isInherited } from '../system/json.ts';
+import type { TokenJson } from '../tokens/token.ts';
+import { readForm, type Form } from '../tokens/token-forms.ts';
+import type { LeftOut } from './extended-groups.ts';
+
+type CustomItem = StyleDocument['tokens']['custom']['items'][string];
+
+export type ReadProperties =
+  | {
+      readonly kind: 'tokens';
+      readonly tokens: readonly CustomItem[];
+      readonly leftOut: readonly LeftOut[];
+    }
+  | { readonly kind: 'problem'; readonly message: string };
+
+/** More is no sheet that somebody wrote by hand. */
+const MOST_CHARACTERS = 8_000_000;
+const MOST = 5000;
+
+/** Where the dark theme is declared: by the reader’s preference, or by an attribute or a class on the root. Common practice. */
+const DARK_MEDIA = /prefers-color-scheme\s*:\s*dark/i;
+const DARK_ROOT =
+  /^(?:html|:root|body|\*|)?(?:\[data-[\w-]*(?:theme|mode|scheme)[\w-]*~?=["']?dark["']?\]|\.(?:theme-)?dark(?:-(?:theme|mode))?)$/i;
+/** And where the usual one is; a light one by attribute says the same in sheets that have both. */
+const USUAL_ROOT =
+  /^(?::root|html|body|:host|\*|(?:html|:root)?(?:\[data-[\w-]*(?:theme|mode|scheme)[\w-]*~?=["']?light["']?\]|\.(?:theme-)?light(?:-(?:theme|mode))?)|:root:not\(\[data-[^\]]+\]\))$/i;
+
+const EASING = /^(?:cubic-bezier\(.*\)|linear|ease(?:-in)?(?:-out)?)$/i;
+const FAMILY = /^(?:[\w -]+|"[^"]*"|'[^']*')(?:\s*,\s*(?:[\w -]+|"[^"]*"|'[^']*'))*$/;
+const GENERIC =
+  /\b(?:serif|sans-serif|monospace|system-ui|cursive|fantasy|ui-(?:serif|sans-serif|monospace|rounded))\b/i;
+const LENGTH = /^-?(?:\d+\.?\d*|\.\d+)(?:px|rem|em)$|^0$/i;
+const TIME = /^(?:\d+\.?\d*|\.\d+)m?s$/i;
+const NUMBER = /^-?(?:\d+\.?\d*|\.\d+)$/;
+
+/** Parts by commas that stand in no parentheses. */
+function byCommas(text: string): readonly string[] {
+  const parts: string[] = [];
+  let depth = 0;
+  let from = 0;
+  for (let at = 0; at < text.length; at += 1) {
+    const sign = text[at];
+    if (sign === '(') depth += 1;
+    if (sign === ')') depth -= 1;
+    if (sign !== ',' || depth !== 0) continue;
+    parts.push(text.slice(from, at));
+    from = at + 1;
+  }
+  parts.push(text.slice(from));
+  return parts.map((part) => part.trim());
+}
+
+/** One layer of a shadow: two to four lengths, a color, and whether it lies inside. Source: CSS Backgrounds 3, box-shadow. */
+function shadowOf(text: string): TokenJson | undefined {
+  const words = text.match(/[\w-]+\([^()]*(?:\([^()]*\)[^()]*)*\)|\S+/g) ?? [];
+  const lengths = words.filter((word) => LENGTH.test(word));
+  const others = words.filter((word) => !LENGTH.test(word) && word.toLowerCase() !== 'inset');
+  const [color] = others;
+  if (lengths.length < 2 || lengths.length > 4 || others.length !== 1 || color === undefined)
+    return undefined;
+  if (!parseTransparentColor(color).ok) return undefined;
+  const [offsetX = '0', offsetY = '0', blur = '0', spread = '0'] = lengths;
+  return {
+    color,
+    offsetX,
+    offsetY,
+    blur,
+    spread,
+    ...(words.some((word) => word.toLowerCase() === 'inset') && { inset: true }),
+  };
+}
+
+/** What a value is: a type of the open format and the value in its form; nothing where it has none. */
+function typed(
+  text: string,
+  name: string,
+): { readonly type: string; readonly form: Extract<Form, { ok: true }> } | undefined {
+  const as = (type: string, value: TokenJson) => {
+    const form = readForm(type, value);
+    return form.ok ? { type, form } : undefined;
+  };
+  if (LENGTH.test(text) && (text !== '0' || /size|space|gap|radius|inset|width|height/.test(name)))
+    return as('dimension', text);
+  if (TIME.test(text)) return as('duration', text);
+  if (NUMBER.test(text))
+    return /weight/.test(name) && Number(text) >= 1 && Number(text) <= 1000
+      ? as('fontWeight', Number(text))
+      : as('number', Number(text));
+  if (EASING.test(text)) return as('cubicBezier', text);
+  if (parseTransparentColor(text).ok) return as('color', text);
+  const layers = byCommas(text).map(shadowOf);
+  if (layers.every((layer) => layer !== undefined))
+    return as('shadow', layers.length === 1 ? (layers[0] ?? null) : layers);
+  if (
+    FAMILY.test(text) &&
+    (/font|face|family/.test(name) || GENERIC.test(text) || /["']/.test(text))
+  )
+    return as('fontFamily', text);
+  return undefined;
+}
+
+/** Where references end: in a value, or in a reason why there is none. */
+type End = { readonly css: string } | { readonly problem: string };
+
+interface Said {
+  light?: string;
+  dark?: string;
+}
+
+/** Every custom property that a sheet declares on its root, with what it says there in each theme; the last one counts. */
+function declaredIn(text: string): ReadonlyMap<string, Said> {
+  const found = new Map<string, Said>();
+  const add = ({ property, value }: Declaration, theme: 'light' | 'dark'): void => {
+    if (!property.startsWith('--')) return;
+    const said = found.get(property) ?? {};
+    const plain = generate(value).trim();
+    if (plain !== '') said[theme] = plain;
+    found.set(property, said);
+  };
+  const tree = parse(text, { parseCustomProperty: false, onParseError: () => undefined });
+  const within: CssNode[] = [];
+  walk(tree, {
+    enter(node: CssNode) {
+      if (node.type === 'Atrule') within.push(node);
+      if (node.type !== 'Rule') return;
+      const isDark = within.some(
+        (one) =>
+          one.type === 'Atrule' && one.prelude !== null && DARK_MEDIA.test(generate(one.prelude)),
+      );
+      const selectors = byCommas(generate(node.prelude));
+      // What is declared on a part of the page is no decision of the whole.
+      const theme = selectors.some((one) => DARK_ROOT.test(one))
+        ? 'dark'
+        : selectors.some((one) => USUAL_ROOT.test(one))
+          ? isDark
+            ? 'dark'
+            : 'light'
+          : undefined;
+      if (theme === undefined) return;
+      // On other screens they say something else; that is no theme.
+      if (
+        within.some(
+          (one) =>
+            one.type === 'Atrule' &&
+            one.name === 'media' &&
+            one.prelude !== null &&
+            !DARK_MEDIA.test(generate(one.prelude)),
+        )
+      )
+        return;
+      for (const one of node.block.children) if (one.type === 'Declaration') add(one, theme);
+    },
+    leave(node: CssNode) {
+      if (node.type === 'Atrule') within.pop();
+    },
+  });
+  // A few lines copied without a rule around them.
+  if (found.size === 0)
+    walk(
+      parse(text, {
+        context: 'declarationList',
+        parseCustomProperty: false,
+        onParseError: () => undefined,
+      }),
+      {
+        visit: 'Declaration',
+        enter: (node: Declaration) => add(node, 'light'),
+      },
+    );
+  return found;
+}
+
+/**
+ * Custom properties of any style sheet as tokens: colors, lengths, durations, numbers, weights, curves, shadows and
+ * faces, references between them kept, with what they are in dark. What is something else, or depends on something
+ * that is not in the sheet, is told. Nothing is thrown.
+ */
+export function readProperties(text: string): ReadProperties {
+  if (text.length > MOST_CHARACTERS)
+    return {
+      kind: 'problem',
+      message: `This sheet has ${text.length.toLocaleString('en-US')} characters; ${MOST_CHARACTERS.toLocaleString('en-US')} is the most.`,
+    };
+  const declared = declaredIn(text);
+  if (declared.size === 0)
+    return {
+      kind: 'problem',
+      message: 'No custom property stands in it: nothing begins with two hyphens.',
+    };
+  if (declared.size > MOST)
+    return {
+      kind: 'problem',
+      message: `This sheet has ${declared.size.toLocaleString('en-US')} custom properties; ${MOST.toLocaleString('en-US')} is the most.`,
+    };
+  const leftOut: LeftOut[] = [];
+  const pathOf = (property: string): string => property.slice(2).replaceAll(/[{}$.]/g, '-');
+  const referred = (value: string): string | undefined =>
+    /^var\(\s*(--[^\s,()]+)\s*(?:,[^()]*)?\)$/.exec(value)?.[1];
+  const ends = { light: new Map<string, End>(), dark: new Map<string, End>() };
+  /** A value in a theme with its references followed, or why there is none; each property is followed once. */
+  const followed = (value: string, theme: 'light' | 'dark'): End => {
+    const known = ends[theme];
+    const passed = new Set<string>();
+    let here = value;
+    let end: End | undefined;
+    while (end === undefined) {
+      const alias = referred(here);
+      if (alias === undefined)
+        end = here.includes('var(')
+          ? { problem: 'it is put together from other properties' }
+          : { css: here };
+      else if (passed.has(alias))
+        end = { problem: `its references run in a circle through ${alias}` };
+      else {
+        end = known.get(alias);
+        passed.add(alias);
+        const said = declared.get(alias);
+        const next = (theme === 'dark' ? said?.dark : undefined) ?? said?.light ?? said?.dark;
+        if (next === undefined)
+          end ??= { problem: `it refers to ${alias}, which is not in the sheet` };
+        else here = next;
+      }
+    }
+    for (const property of passed) known.set(property, end);
+    return end;
+  };
+  const tokens: CustomItem[] = [];
+  for (const [property, said] of declared) {
+    const path = pathOf(property);
+    const out = (reason: string): void => {
+      leftOut.push({ path: property, reason });
+    };
+    if (path.split('.').some(isInherited)) {
+      out('it is called as something that every object has');
+      continue;
+    }
+    const light = said.light ?? said.dark ?? '';
+    const valueIn = (value: string, theme: 'light' | 'dark') => {
+      const end = followed(value, theme);
+      if ('problem' in end) return end;
+      const own = typed(end.css, property);
+      const alias = referred(value);
+      return own
+        ? { ...own, ...(alias !== undefined && { alias: pathOf(alias) }) }
+        : { problem: `“${end.css.slice(0, 60)}” is no value of a type that tokens have` };
+    };
+    const usual = valueIn(light, 'light');
+    if ('problem' in usual) {
+      out(usual.problem);
+      continue;
+    }
+    const dark =
+      said.dark !== undefined && said.light !== undefined ? valueIn(said.dark, 'dark') : undefined;
+    if (dark && ('problem' in dark || dark.type !== usual.type)) {
+      out(
+        `in dark: ${'problem' in dark ? dark.problem : `it is a ${dark.type}, and else a ${usual.type}`}`,
+      );
+      continue;
+    }
+    const token = {
+      path,
+      type: usual.type,
+      value: usual.form.value,
+      ...(usual.alias !== undefined && { alias: usual.alias }),
+      ...(usual.form.extension !== undefined && { extension: usual.form.extension }),
+      ...(dark && {
+        dark: {
+          value: dark.form.value,
+          ...(dark.alias !== undefined && { alias: dark.alias }),
+        },
+      }),
+    };
+    const checked = customToken.safeParse(token);
+    if (checked.success) tokens.push(token);
+    else out(checked.error.issues[0]?.message ?? 'it cannot be taken');
+  }
+  return { kind: 'tokens', tokens, leftOut };
+}

@@ -287,3 +287,63 @@ test('custom properties of any sheet are pasted, looked at, and are there in bot
   expect(css).toContain('--theirs-link: var(--theirs-blue);');
   expect(css.match(/--theirs-blue: #93c5fd;/g)).toHaveLength(2);
 });
+
+test('a token from elsewhere is renamed with its old name deprecated, described, and removed', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await change(request, id, [
+    {
+      op: 'replace',
+      path: '/tokens/custom',
+      value: {
+        order: ['gap', 'inset'],
+        items: {
+          gap: { path: 'old.gap', type: 'dimension', value: { value: 8, unit: 'px' } },
+          inset: {
+            path: 'old.inset',
+            type: 'dimension',
+            value: { value: 8, unit: 'px' },
+            alias: 'old.gap',
+          },
+        },
+      },
+    },
+  ]);
+  await openArea(page, id, 'tokens?token=old.gap');
+  const own = page.getByRole('region', { name: 'old.gap', exact: true });
+  const name = own.getByRole('textbox', { name: 'Name' });
+  await name.fill('color.page');
+  await name.press('Enter');
+  await expect(own.getByText(/color\.page cannot be: the system has a token/)).toBeVisible();
+  await name.fill('site.gap');
+  await name.press('Enter');
+  const renamed = page.getByRole('region', { name: 'site.gap', exact: true });
+  await expect(renamed).toBeVisible();
+  await renamed.getByRole('textbox', { name: 'What it is for' }).fill('Between cards');
+  await page.keyboard.press('Tab');
+  await saved(page);
+  const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  for (const line of [
+    '--site-gap: 8px;',
+    '--old-inset: var(--site-gap);',
+    '--old-gap: var(--site-gap);',
+  ])
+    expect(css).toContain(line);
+  const tokens = (await (await request.get(`/api/systems/${id}/export/tokens.json`)).json()) as {
+    old: { gap: { $deprecated: string } };
+    site: { gap: { $description: string } };
+  };
+  expect(tokens.old.gap.$deprecated).toBe('Renamed to site.gap.');
+  expect(tokens.site.gap.$description).toBe('Between cards');
+  await search(page).fill('old.');
+  await table(page).focus();
+  await page.keyboard.press('Control+a');
+  await page.getByRole('button', { name: /^Remove (?:the )?2 imported$/ }).click();
+  await saved(page);
+  expect((await documentOf(request, id)).tokens.custom.order).toHaveLength(1);
+  await page.keyboard.press('Control+z');
+  await saved(page);
+  expect((await documentOf(request, id)).tokens.custom.order).toHaveLength(3);
+});

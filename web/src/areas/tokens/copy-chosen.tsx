@@ -6,9 +6,10 @@ import {
   writeChosen,
   type Writing,
 } from '@garnish/core/formats/chosen';
+import { removingTokens } from '@garnish/core/system/custom-tokens';
 import { useMemo, useState, type MouseEvent } from 'react';
 import { useModes } from '../../system/proof-theme.ts';
-import { useDecidedLater } from '../../system/system-context.ts';
+import { useDecidedLater, useStore } from '../../system/system-context.ts';
 import { announce } from '../../ui/announce.tsx';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -38,6 +39,12 @@ const words = <Value extends string>(all: readonly Value[]) =>
 export function CopyChosen({ ids, onClear }: ChosenProps) {
   const { derived, document } = useDecidedLater(['name', 'tokens'], ['tokens', 'rules', 'themes']);
   const modes = useModes();
+  const store = useStore();
+  const { custom } = document.tokens;
+  const imported = useMemo(() => {
+    const chosen = new Set(ids);
+    return new Set(custom.order.filter((id) => chosen.has(custom.items[id]?.path ?? '')));
+  }, [custom, ids]);
   const [writing, setWriting] = useState(USUAL);
   const [said, setSaid] = useState<string>();
   const { lines, added } = useMemo(
@@ -182,6 +189,24 @@ export function CopyChosen({ ids, onClear }: ChosenProps) {
         )}
       </div>
       <p className="flex flex-wrap items-center gap-x-3">
+        {imported.size > 0 && (
+          <button
+            type="button"
+            className="act order-last ms-auto"
+            onClick={() => {
+              if (
+                store.change(
+                  removingTokens(custom, imported),
+                  `${imported.size} imported ${imported.size === 1 ? 'token' : 'tokens'} removed`,
+                )
+              )
+                onClear();
+            }}
+          >
+            Remove {imported.size === ids.length ? '' : 'the '}
+            {imported.size} imported
+          </button>
+        )}
         <button type="button" className="act" onClick={copy}>
           Copy {some ? `${high - low + 1} of ${lines.length} lines` : `${lines.length} lines`}
         </button>

@@ -9,6 +9,7 @@ import { useModes } from '../../system/proof-theme.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
+import { CustomToken } from './custom-token.tsx';
 import { Sample } from './sample.tsx';
 import { TokenLinks } from './token-links.tsx';
 import { valueText } from './token-table.tsx';
@@ -32,6 +33,7 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
   if (!token) return null;
   const { decisions = [], steps = [] } = derived.trailOf(id) ?? {};
   const use = tokenUse(derived, id);
+  const isCustom = decisions.some(({ path }) => path.startsWith('/tokens/custom/'));
   const taken = `var(${namedProperty(propertyOf(token), naming)})`;
   const texts = modes.map((mode) => valueText(token, plain, mode));
   const isSame = texts.every((text) => text === texts[0]);
@@ -48,7 +50,9 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
       <Copy className="figures text-xs break-all" text={taken} label={`Copy ${taken}`}>
         {taken}
       </Copy>
-      {token.description !== undefined && <p className="max-w-prose">{token.description}</p>}
+      {token.description !== undefined && !isCustom && (
+        <p className="max-w-prose">{token.description}</p>
+      )}
       {token.deprecated !== undefined && (
         <p className="text-warning">
           Deprecated{token.deprecated === true ? '' : `: ${token.deprecated}`}
@@ -73,7 +77,7 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
             </div>
           );
         })}
-        {decisions.length > 0 && (
+        {decisions.length > 0 && !isCustom && (
           <>
             <dt className="py-1 text-xs text-quiet">decided</dt>
             <dd className="py-0.5">
@@ -109,6 +113,7 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
         )}
       </dl>
       <TokenLinks id={id} use={use} derived={derived} plain={plain} onOpen={onOpen} />
+      {isCustom && <CustomToken key={id} path={id} onOpen={onOpen} />}
       {use.rules.length > 0 && (
         <details className="mt-2" open={use.rules.length <= SHORT}>
           <summary className="min-h-6 text-quiet">

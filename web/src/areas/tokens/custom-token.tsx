@@ -1,0 +1,97 @@
+import { ownTokens } from '@garnish/core/formats/incoming';
+import {
+  customIdOf,
+  removingTokens,
+  renameProblem,
+  renamingToken,
+} from '@garnish/core/system/custom-tokens';
+import { useId, useState } from 'react';
+import { useStore, useSystem } from '../../system/system-context.ts';
+import { DraftProblem } from '../../ui/draft-problem.tsx';
+import { useDraft } from '../../ui/use-draft.ts';
+import { WordsField } from '../../ui/words-field.tsx';
+
+interface CustomTokenProps {
+  readonly path: string;
+  readonly onOpen: (id: string) => void;
+}
+
+/** What can be decided of a token that came from elsewhere: its name, what it is for, whether it is to be used. */
+export function CustomToken({ path, onOpen }: CustomTokenProps) {
+  const store = useStore();
+  const custom = useSystem((state) => state.decided.document.tokens.custom);
+  const [keepsOld, setKeepsOld] = useState(true);
+  const field = useId();
+  const id = customIdOf(custom, path);
+  const draft = useDraft({
+    shown: path,
+    goesBack: true,
+    take(text) {
+      const next = text.trim();
+      if (id === undefined || next === path) return undefined;
+      const { document } = store.state().decided;
+      const problem = renameProblem(
+        custom,
+        ownTokens(document).map((token) => token.path),
+        id,
+        next,
+      );
+      if (problem !== undefined) return `${problem} It stays ${path}.`;
+      const kept = keepsOld ? `token-${crypto.randomUUID().slice(0, 13)}` : undefined;
+      const refused = store.decide(renamingToken(custom, id, next, kept), `${path} is ${next} now`);
+      if (refused === undefined) onOpen(next);
+      return refused;
+    },
+  });
+  const item = id === undefined ? undefined : custom.items[id];
+  if (id === undefined || !item) return null;
+  const at = `/tokens/custom/items/${id}`;
+  const write = (part: 'description' | 'deprecated', value: string | true | undefined): void => {
+    if (value === undefined) {
+      if (item[part] !== undefined)
+        store.change([{ op: 'remove', path: `${at}/${part}` }], `${path}: no ${part}`);
+    } else store.change([{ op: 'add', path: `${at}/${part}`, value }], `${path}: ${part}`);
+  };
+  const check = 'flex min-h-6 items-center gap-1.5';
+  return (
+    <div className="mt-2 border-t border-line pt-2" data-decision={at}>
+      <label htmlFor={field} className="block text-quiet">
+        Name
+      </label>
+      <input {...draft.field} id={field} maxLength={200} className="input figures w-full" />
+      <DraftProblem draft={draft} />
+      <label className={check}>
+        <input
+          type="checkbox"
+          className="h-4 w-4 accent-primary"
+          checked={keepsOld}
+          onChange={() => setKeepsOld(!keepsOld)}
+        />
+        the old name stays, deprecated
+      </label>
+      <WordsField
+        label="What it is for"
+        value={item.description ?? ''}
+        onChange={(words) => write('description', words === '' ? undefined : words)}
+      />
+      <div className="flex flex-wrap items-center gap-x-5">
+        <label className={check}>
+          <input
+            type="checkbox"
+            className="h-4 w-4 accent-primary"
+            checked={item.deprecated !== undefined}
+            onChange={() => write('deprecated', item.deprecated === undefined ? true : undefined)}
+          />
+          deprecated
+        </label>
+        <button
+          type="button"
+          className="act"
+          onClick={() => store.change(removingTokens(custom, new Set([id])), `${path} removed`)}
+        >
+          Remove this token
+        </button>
+      </div>
+    </div>
+  );
+}

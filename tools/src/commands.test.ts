@@ -70,7 +70,7 @@ describe('npm run export', () => {
       run('export', '--system', 'Nobody'),
       run('export', '--system', 'Brackwater Ferries', '--format', 'tokens.doc'),
       run('export'),
-      run('export', '--colour', 'red'),
+      run('export', '--hue', 'red'),
       run('export', '--list'),
     ]);
     expect(ended.map(({ code }) => code)).toEqual([1, 2, 2, 2, 0]);

@@ -185,7 +185,7 @@ const readers: readonly Target<string>[] = [
     fillsOf(plainPaints(given));
     return false;
   }),
-  text('icons', 10, ICONS, takenIcon),
+  text('icons', 4, ICONS, takenIcon),
   text('patches', 15, PATCHES, takenPatch),
   text('documents', 4, [JSON.stringify(sample)], (given) => !readDocument(parsed(given)).ok),
 ];

@@ -14,7 +14,7 @@ export function Files() {
   const id = useSystem((state) => state.id);
   return (
     <>
-      <Section full title="Take in" aside="tokens from elsewhere, or a system of Garnish">
+      <Section full title="Import" aside="tokens from elsewhere, or a system of Garnish">
         <ImportTokens />
       </Section>
       <Section full title="Export" aside={`${DOWNLOADS.length} files`}>

@@ -60,7 +60,7 @@ test('a riverside cinema: four pages, prices from a spreadsheet, dark only, its 
     page.getByRole('group', { name: 'Theme of the proof' }).getByRole('button'),
   ).toHaveText(['dark']);
   await saved(page);
-  await page.goto(`/systems/${id}/tokens`);
+  await page.goto(`/systems/${id}/tokens?view=files`);
   const prefix = page.getByLabel('Prefix of custom properties');
   await prefix.fill('R C');
   await prefix.press('Enter');

@@ -224,7 +224,7 @@ export function TokenTable(props: TableProps) {
         aria-label="Tokens"
         aria-multiselectable
         aria-activedescendant={at < 0 ? undefined : `token-${at}`}
-        className="max-h-[max(10.4rem,33vh)] overflow-y-auto"
+        className="max-h-[max(182px,round(down,33vh,26px))] overflow-y-auto"
         style={{ height: Math.max(1, tokens.length) * ROW_PX }}
         onKeyDown={press}
       >

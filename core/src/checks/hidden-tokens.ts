@@ -20,7 +20,7 @@ export const hiddenTokensCheck = checkOf(
           title: `The imported token ${path} is hidden`,
           figures:
             token === undefined
-              ? 'it stands below a token or a group of the system, or shares a custom property with one'
+              ? 'it stands below a token or a group, or shares a custom property with another'
               : 'the system has a token of this name, and its value counts',
           reason: 'Two tokens of one name cannot both be handed over.',
           source: 'Design Tokens Format Module 2025.10, groups and names',

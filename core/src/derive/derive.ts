@@ -2,7 +2,7 @@ import { themesOf } from '../system/themes.ts';
 import { keptList, keptMap } from '../same.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { tokenNames } from '../tokens/token-names.ts';
-import { everyMode, type Token, type Trail } from '../tokens/token.ts';
+import { everyMode, type Token, type TokenValue, type Trail } from '../tokens/token.ts';
 import {
   assignment,
   colorClasses,
@@ -184,10 +184,18 @@ const ownPaths = node(
 
 /** A token from elsewhere never refers to one that is not there: it keeps the value it came with. */
 function withoutLost(token: Token, kept: ReadonlySet<string>): Token {
-  const { reference, ...value } = token.values.light;
-  return reference === undefined || kept.has(reference)
-    ? token
-    : { ...token, values: everyMode(value) };
+  const isLost = ({ reference }: TokenValue): boolean =>
+    reference !== undefined && !kept.has(reference);
+  const { light, dark } = token.values;
+  if (!isLost(light) && !isLost(dark)) return token;
+  const own = (value: TokenValue): TokenValue => {
+    const { reference: _lost, ...plain } = value;
+    return isLost(value) ? plain : value;
+  };
+  return {
+    ...token,
+    values: light === dark ? everyMode(own(light)) : { light: own(light), dark: own(dark) },
+  };
 }
 
 /** The tokens from elsewhere: each gives way where one of the system’s own has its name or its property. */
@@ -197,7 +205,15 @@ const custom = node(
   ({ tokens }, paths): readonly Token[] => {
     if (tokens.length === 0) return tokens;
     const names = tokenNames(paths);
-    const beside = tokens.filter(({ path }) => names.problemWith(path, '') === undefined);
+    // Of two of one name, or of one custom property, the last counts, as in a style sheet.
+    const beside = tokens
+      .toReversed()
+      .filter(({ path }) => {
+        const isFree = names.problemWith(path, '') === undefined;
+        if (isFree) names.add(path);
+        return isFree;
+      })
+      .toReversed();
     const kept = new Set(beside.map(({ id }) => id));
     return beside.map((token) => withoutLost(token, kept));
   },

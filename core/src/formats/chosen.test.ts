@@ -125,6 +125,13 @@ describe('chosen tokens as text', () => {
       /^\.mine \{\n {2}--color-page: #[0-9a-f]{6};\n\}\n@media \(prefers-color-scheme: dark\) \{\n {2}:root:not\(\[data-theme="light"\]\) \.mine \{/,
     );
     expect(text).toContain(':root[data-theme="dark"] .mine {');
+    const list = written(['color.page'], {
+      form: 'in a rule',
+      references: 'resolved',
+      selector: '.a, p:is(.b, .c), [title="x,y"]',
+    });
+    const dark1 = ':root[data-theme="dark"]';
+    expect(list).toContain(`${dark1} .a, ${dark1} p:is(.b, .c), ${dark1} [title="x,y"] {`);
     const dark = written(['color.page'], { form: 'bare', references: 'resolved', theme: 'dark' });
     expect(dark).toBe(`--color-page: ${derived.colors.get('page')?.colors.dark ?? ''};\n`);
     expect(written(['color.page'], { form: 'bare', references: 'resolved' })).toBe(

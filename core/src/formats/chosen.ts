@@ -50,6 +50,18 @@ function inUnits(css: string, units: Writing['units']): string {
   );
 }
 
+/** Selectors of a list, apart by commas that stand in no brackets and no string. */
+const selectorsOf = (list: string): readonly string[] =>
+  (list.match(/(?:[^,()[\]"']|\([^()]*\)|\[[^\]]*\]|"[^"]*"|'[^']*')+/g) ?? [list]).map((one) =>
+    one.trim(),
+  );
+
+/** A selector, each of its list, below the root in a theme. */
+const inTheme = (root: string, list: string): string =>
+  selectorsOf(list)
+    .map((one) => `${root} ${one}`)
+    .join(', ');
+
 /** The modes that a writing is in, the first of the site first. */
 const modesIn = ({ theme, form }: Writing, all: readonly [Mode, ...Mode[]]): readonly Mode[] => {
   const [first] = all;
@@ -125,7 +137,7 @@ export function writeChosen(
       second === undefined
         ? []
         : placesOfSecond(derived.themes).flatMap(({ root, within }) =>
-            rule(isSheet ? root : `${root} ${at}`, around(within), (token) =>
+            rule(isSheet ? root : inTheme(root, at), around(within), (token) =>
               said(token, first) === said(token, second) ? undefined : said(token, second),
             ),
           );

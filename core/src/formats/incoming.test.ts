@@ -5,6 +5,7 @@ import { patched, type Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { freeGroup, incomingOf, ownTokens, takeChosen } from './incoming.ts';
 import { readDtcg } from './read-dtcg.ts';
+import { readTokens } from './taking.ts';
 
 const number = (value: number) => ({ $type: 'number', $value: value });
 
@@ -92,4 +93,12 @@ describe('tokens of a file, looked at before they are taken', () => {
     expect(freeGroup([{ path: 'a.b' }], 'theirs')).toBe('theirs');
     expect(freeGroup([{ path: 'theirs.b' }, { path: 'theirs-2' }], 'theirs')).toBe('theirs-3');
   });
+});
+
+test('a mark of the order of bytes before a file is no part of it', () => {
+  for (const text of ['{"a": {"$type": "number", "$value": 1}}', ':root { --a: 1 }'])
+    expect(readTokens(`\uFEFF${text}`)).toMatchObject({
+      kind: 'tokens',
+      tokens: [{ path: 'a', type: 'number', value: 1 }],
+    });
 });

@@ -19,8 +19,11 @@ export type Taken =
     };
 
 /** Reads tokens from whatever holds them: a file of the open token format, or a style sheet with custom properties. */
-export const readTokens = (text: string): ReadDtcg =>
-  !/^\s*[[{"]/.test(text) && text.includes('--') ? readProperties(text) : readDtcg(text);
+export function readTokens(text: string): ReadDtcg {
+  // Some programs put a mark of the order of bytes before everything; it is no part of the text.
+  const plain = text.replace(/^\uFEFF/, '');
+  return !/^\s*[[{"]/.test(plain) && plain.includes('--') ? readProperties(plain) : readDtcg(plain);
+}
 
 /** A whole system is taken over part by part, so that what is equal already stays untouched. */
 export const restoring = (now: StyleDocument, next: StyleDocument): Patch =>

@@ -80,6 +80,34 @@ describe('a token from elsewhere', () => {
     expect(tokenById.get('old.night')?.values.dark.reference).toBeUndefined();
   });
 
+  test('in dark keeps its value where what it is taken from there is not shown, and light stays as it is', () => {
+    const hides = after([
+      { op: 'replace', path: '/tokens/custom/items/alone/path', value: 'color.page' },
+      {
+        op: 'replace',
+        path: '/tokens/custom/items/night',
+        value: token('old.night', {
+          alias: 'old.gap',
+          dark: { value: { value: 5, unit: 'px' }, alias: 'color.page' },
+        }) as never,
+      },
+    ]);
+    const { light, dark } = derive(hides).tokenById.get('old.night')?.values ?? {};
+    expect(light).toMatchObject({ reference: 'old.gap' });
+    expect(dark).toMatchObject({ css: '5px' });
+    expect(dark?.reference).toBeUndefined();
+  });
+
+  test('of two with one custom property the last is shown, and the other is told', () => {
+    const both = after([
+      { op: 'replace', path: '/tokens/custom/items/alone/path', value: 'old-gap' },
+    ]);
+    const derived = derive(both);
+    expect(writeCss(derived).match(/--old-gap: /g)).toHaveLength(1);
+    expect(derived.tokenById.has('old-gap')).toBe(true);
+    expect(derived.hidden).toEqual(['gap']);
+  });
+
   test('is known by its path', () => {
     expect(customIdOf(custom, 'old.inset')).toBe('inset');
     expect(customIdOf(custom, 'color.page')).toBeUndefined();

@@ -32,7 +32,20 @@ const byte = (share: number): string =>
 
 const isText = ({ path }: PlainToken): boolean => path[0] === 'scale' || path.at(-1) === 'size';
 
-/** What the open format says of a length that CSS computes: the nearest that stands still. */
+const inPx = (length: string): number => {
+  const [, number = '', unit] = LENGTH.exec(length) ?? [];
+  return number === '' ? NaN : Number(number) * (unit === 'rem' ? ROOT_PX : 1);
+};
+
+/** A length that flows, at its smallest: its fixed part, and the least of each part that flows. */
+function smallestPx(css: string): number | undefined {
+  const sum = /^calc\(([^*/]*)\)$/.exec(css)?.[1] ?? css;
+  const least = sum.replaceAll(/clamp\((-?[\d.]+(?:px|rem)), [^()]*\)/g, '$1');
+  const px = least.split(' + ').reduce((all, part) => all + inPx(part.trim()), 0);
+  return Number.isFinite(px) ? px : undefined;
+}
+
+/** What the open format says of a length that CSS computes in another way: the nearest that stands still. */
 function stillPx({ values }: PlainToken, mode: Mode): number | undefined {
   const { json } = values[mode];
   if (typeof json !== 'object' || json === null || !('value' in json) || !('unit' in json))
@@ -44,7 +57,7 @@ function stillPx({ values }: PlainToken, mode: Mode): number | undefined {
 
 /**
  * A token in a theme as an application takes it; undefined where it has no such value (shadows, gradients, curves).
- * A length that flows with the width of a page stands still at its narrowest, and says so in `told`.
+ * A length that flows with the width of a page stands still at its smallest, and says so in `told`.
  */
 export function appValue(token: PlainToken, mode: Mode): AppValue | undefined {
   const { css, json } = token.values[mode];
@@ -63,7 +76,7 @@ export function appValue(token: PlainToken, mode: Mode): AppValue | undefined {
       }
       const em = /^(-?[\d.]+)em$/.exec(css)?.[1];
       if (em !== undefined) return { kind: 'em', value: Number(em) };
-      const px = stillPx(token, mode);
+      const px = smallestPx(css) ?? stillPx(token, mode);
       return px === undefined
         ? undefined
         : { kind: 'length', px: round(px), isText: isText(token), told: css };

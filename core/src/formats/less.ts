@@ -1,6 +1,6 @@
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
-import { headOf, identifiers, inAscii, plainTokens } from './plain-tokens.ts';
+import { identifiers, inAscii, plainTokens, variablesFile } from './plain-tokens.ts';
 
 /** At-rules, whose names no variable can have. */
 const RULES: ReadonlySet<string> = new Set([
@@ -40,13 +40,10 @@ export function writeLess(document: StyleDocument, derived: Derived): string {
         )
         .join('')}}\n`,
   );
-  return [
-    ...headOf(plain, `tokens as Less variables (${first}), and a map for each theme`).map(
-      (line) => `// ${line}`,
-    ),
-    '',
-    ...lines,
-    '',
-    ...maps,
-  ].join('\n');
+  return variablesFile(
+    plain,
+    `tokens as Less variables (${first}), and a map for each theme`,
+    lines,
+    maps,
+  );
 }

@@ -16,6 +16,8 @@ import { derive } from '../derive/derive.ts';
 import type { Mode, StyleDocument } from '../system/document.ts';
 import type { Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
+import { fluidPx } from '../type/fluid.ts';
+import { placeSlug } from '../type/scale.ts';
 import { writeCss } from './css.ts';
 import { writeFlatJson, writeNestedJson } from './json.ts';
 import { writeKotlin } from './kotlin.ts';
@@ -318,6 +320,27 @@ ${modes.map((mode) => `.${mode} { @each $name, $value in $${mode} { --#{$name}: 
       expect(page.ok && written).toContain(page.ok ? `0xFF${page.hex.slice(1).toUpperCase()}` : '');
     }
   });
+});
+
+test('a size that flows stands in applications at its smallest, over all widths', () => {
+  const document = sampleDocument();
+  const derived = derive(document);
+  const kotlin = writeKotlin(document, derived);
+  let compared = 0;
+  for (const { place, ownSize, size } of derived.styles.values()) {
+    if (ownSize) continue;
+    const name = `scale${placeSlug(place)
+      .split('-')
+      .map((part) => `${part.slice(0, 1).toUpperCase()}${part.slice(1)}`)
+      .join('')}`;
+    const said = Number(new RegExp(`val ${name}: Double = ([\\d.]+)`).exec(kotlin)?.[1]);
+    const smallest = Math.min(
+      ...Array.from({ length: 500 }, (_, at) => fluidPx(size, 100 + at * 10)),
+    );
+    expect([name, Math.abs(said - smallest) < 0.01]).toEqual([name, true]);
+    compared += 1;
+  }
+  expect(compared).toBeGreaterThan(5);
 });
 
 describe('the module', () => {

@@ -168,6 +168,15 @@ export const headOf = ({ of, composite }: PlainTokens, says: string): readonly s
       ]),
 ];
 
+/** A file of variables and maps, as the languages that become style sheets have them, with its head in comments. */
+export const variablesFile = (
+  plain: PlainTokens,
+  says: string,
+  variables: readonly string[],
+  maps: readonly string[],
+): string =>
+  [...headOf(plain, says).map((line) => `// ${line}`), '', ...variables, '', ...maps].join('\n');
+
 /**
  * A text style as the shorthand `font` writes it, from the values of its parts; nothing where a part is missing. What
  * the shorthand cannot say (letter spacing) stands in its own token. Source: CSS Fonts 4, the font shorthand.

@@ -1,10 +1,10 @@
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import {
-  headOf,
   identifiers,
   inOrderOfUse,
   plainTokens,
+  variablesFile,
   type PlainToken,
   type PlainValue,
 } from './plain-tokens.ts';
@@ -42,13 +42,10 @@ export function writeSass(document: StyleDocument, derived: Derived): string {
         )
         .join('')});\n`,
   );
-  return [
-    ...headOf(plain, `tokens as Sass variables (${first}), and a map for each theme`).map(
-      (line) => `// ${line}`,
-    ),
-    '',
-    ...lines,
-    '',
-    ...maps,
-  ].join('\n');
+  return variablesFile(
+    plain,
+    `tokens as Sass variables (${first}), and a map for each theme`,
+    lines,
+    maps,
+  );
 }

@@ -25,7 +25,7 @@ export function Files() {
               {DOWNLOADS.filter((one) => one.group === group).map(({ file, about }) => (
                 <li
                   key={file}
-                  className="grid grid-cols-[minmax(0,10.5rem)_minmax(0,1fr)] items-baseline gap-x-3"
+                  className="grid grid-cols-[minmax(0,13rem)_minmax(0,1fr)] items-baseline gap-x-3"
                 >
                   {file === 'utilities.css' && noUtilities ? (
                     <>

@@ -4,6 +4,7 @@ import type { Finding } from './finding.ts';
 import { measuredColors } from './measured-colors.ts';
 import { measuredPictures } from './measured-pictures.ts';
 import { measuredUses } from './measured-uses.ts';
+import { verifiedFiles } from './verified-files.ts';
 import type { Measurement } from './measurement.ts';
 import { measuredFits, measuredLayout } from './page/measured-layout.ts';
 
@@ -14,6 +15,7 @@ export const MEASUREMENTS = {
   fits: measuredFits,
   pictures: measuredPictures,
   uses: measuredUses,
+  files: verifiedFiles,
 } as const satisfies Readonly<Record<string, Measurement>>;
 
 export type Measured = keyof typeof MEASUREMENTS;

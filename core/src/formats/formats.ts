@@ -1,7 +1,7 @@
-import type { ToldFinding } from '../checks/finding.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { picturesOf } from '../system/pictures.ts';
+import type { Known } from './known.ts';
 
 /** Whom files are for, in the order in which they are told. */
 export const DOWNLOAD_GROUPS = [
@@ -22,14 +22,9 @@ export interface Format {
   /** Whom it is for. */
   readonly group: DownloadGroup;
   /** Its text; what writes it is loaded when somebody asks. */
-  readonly write: (
-    document: StyleDocument,
-    derived: Derived,
-    /** What was found on the pages as they are; nothing where they were not measured. */
-    measured?: readonly ToldFinding[],
-  ) => Promise<string>;
+  readonly write: (document: StyleDocument, derived: Derived, known?: Known) => Promise<string>;
   /** Whether it goes into the archive of everything. */
-  readonly isArchived: (document: StyleDocument) => boolean;
+  readonly isArchived: (document: StyleDocument, known?: Known) => boolean;
 }
 
 const CSS = 'text/css; charset=utf-8';
@@ -275,9 +270,18 @@ export const FORMATS: readonly Format[] = [
     group: 'to read and to keep',
     about: 'what was decided and why, in words',
     type: 'text/markdown; charset=utf-8',
-    write: async (document, derived, measured) =>
-      (await import('./handoff.ts')).writeHandoff(document, derived, measured),
+    write: async (document, derived, known) =>
+      (await import('./handoff.ts')).writeHandoff(document, derived, known),
     isArchived: always,
+  },
+  {
+    file: 'verified.md',
+    group: 'to read and to keep',
+    about: 'what came out when these files were read in a browser',
+    type: 'text/markdown; charset=utf-8',
+    write: async (document, _derived, known) =>
+      (await import('./verified.ts')).writeVerified(document, known?.verified),
+    isArchived: (_document, known) => known?.verified !== undefined,
   },
 ];
 

@@ -121,10 +121,12 @@ describe('what goes along with the tokens', () => {
     const document = sampleDocument([
       { op: 'add', path: '/accepted/edge', value: { reason: 'Meant so.' } },
     ]);
-    const text = writeHandoff(document, derive(document), [
-      { id: 'over', severity: 'repair', title: 'Words over *hill*', figures: '1.9 of 3' },
-      { id: 'edge', severity: 'look', title: 'An edge', figures: '2 px' },
-    ]);
+    const text = writeHandoff(document, derive(document), {
+      measured: [
+        { id: 'over', severity: 'repair', title: 'Words over *hill*', figures: '1.9 of 3' },
+        { id: 'edge', severity: 'look', title: 'An edge', figures: '2 px' },
+      ],
+    });
     expect(text).toContain('The pages were measured in a browser as they are');
     expect(html(text)).toContain('<li>Words over *hill*: 1.9 of 3</li>');
     expect(html(text)).toContain('<li>An edge: Meant so.</li>');

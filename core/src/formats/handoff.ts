@@ -9,31 +9,9 @@ import { chosenFaces, faceWords } from '../system/faces.ts';
 import { fluidCss } from '../type/fluid.ts';
 import { modesOf } from '../system/themes.ts';
 import { placeName } from '../type/scale.ts';
-
-/** What Markdown takes for its own anywhere, and what it does at the beginning of a line. */
-const ANYWHERE = /[\\`*_{}[\]<>#|~&!]/g;
-const AT_FIRST = /^(?:[-+=:]|\d{1,9}(?=[.)](?:\s|$)))/;
-
-/**
- * Words that people wrote, as Markdown that says just them. Source: CommonMark 0.31, backslash escapes:
- * every sign of ASCII can stand behind one. A number before a dot keeps its digits: the dot is escaped.
- */
-const plain = (text: string): string => {
-  const escaped = text
-    .replaceAll(/\s+/g, ' ')
-    .trim()
-    .replaceAll(ANYWHERE, String.raw`\$&`);
-  const first = AT_FIRST.exec(escaped)?.[0] ?? '';
-  if (first === '') return escaped;
-  return /^\d/.test(first) ? `${first}\\${escaped.slice(first.length)}` : `\\${escaped}`;
-};
-
-/** A code span; its fence is longer than any row of backticks in it. */
-const code = (text: string): string => {
-  const longest = Math.max(0, ...(text.match(/`+/g) ?? []).map(({ length }) => length));
-  const fence = '`'.repeat(longest + 1);
-  return longest === 0 ? `\`${text}\`` : `${fence} ${text} ${fence}`;
-};
+import { wordsOfFile } from '../verify/report.ts';
+import type { Known } from './known.ts';
+import { code, plain } from './markdown.ts';
 
 const table = (head: readonly string[], rows: readonly (readonly string[])[]): string[] => [
   `| ${head.join(' | ')} |`,
@@ -255,15 +233,25 @@ function aboutFindings(
   ];
 }
 
+/** Whether a browser found the values in the files, as the system is now. */
+const aboutVerified = (verified: Known['verified']): string[] => [
+  '## Verified files',
+  '',
+  ...(verified
+    ? verified.files.map((one) => `- \`${one.file}\`: ${plain(wordsOfFile(one))}`)
+    : ['The files were not verified in a browser since the last change.']),
+  '',
+];
+
 /**
  * What whoever builds the site needs to know beside the tokens, as Markdown (CommonMark with
- * tables): what was decided and why, in the words of the system, and what the checks still say. `measured` is what was
- * found on the pages as they are; nothing where they were not measured.
+ * tables): what was decided and why, in the words of the system, and what the checks still say, with what browsers
+ * found of it as it is.
  */
 export function writeHandoff(
   document: StyleDocument,
   derived: Derived,
-  measured?: readonly ToldFinding[],
+  { measured, verified }: Known = {},
 ): string {
   const { brief, description, name } = document;
   const lines = [
@@ -281,6 +269,7 @@ export function writeHandoff(
     ...aboutShape(document),
     ...aboutIcons(document, derived),
     ...aboutFindings(document, derived, measured),
+    ...aboutVerified(verified),
   ];
   return `${lines.join('\n').trimEnd()}\n`;
 }

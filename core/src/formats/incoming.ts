@@ -1,12 +1,11 @@
 import { derive } from '../derive/derive.ts';
 import { NOTHING } from '../system/collection.ts';
-import type { Collection, StyleDocument } from '../system/document.ts';
-import { cssOfExtension, cssOfJson } from '../tokens/css-value.ts';
+import { referring, saidIn, taking, type CustomItem } from '../system/custom-values.ts';
+import type { Collection, Mode, StyleDocument } from '../system/document.ts';
+import { cssOfValue, extensionOfBoth } from '../tokens/css-value.ts';
 import { tokenNames } from '../tokens/token-names.ts';
 import type { Token } from '../tokens/token.ts';
 import { takeTokens, type Taking } from './take-tokens.ts';
-
-type CustomItem = StyleDocument['tokens']['custom']['items'][string];
 
 /** What a token of a file would be in a system. */
 export const INCOMING = ['new', 'changed', 'same', 'conflict'] as const;
@@ -24,23 +23,18 @@ export interface Incoming {
   readonly reason?: string;
 }
 
-const textOf = (item: CustomItem): string => {
-  const light = plainText(item);
-  const dark = item.dark && plainText({ type: item.type, ...item.dark });
-  return dark === undefined || dark === light ? light : `${light}, in dark ${dark}`;
+const textIn = (item: CustomItem, mode: Mode): string => {
+  const { type, extension } = item;
+  const said = saidIn(item, mode);
+  if (said.alias !== undefined) return `{${said.alias}}`;
+  const own = said === item.dark ? extensionOfBoth(type, extension) : extension;
+  return cssOfValue(type, referring(said), own, said.value) ?? JSON.stringify(said.value);
 };
 
-const plainText = ({
-  type,
-  value,
-  extension,
-  alias,
-}: Pick<CustomItem, 'type' | 'value' | 'extension' | 'alias'>): string =>
-  alias === undefined
-    ? ((type === 'dimension' ? cssOfExtension(extension) : undefined) ??
-      cssOfJson(type, value) ??
-      JSON.stringify(value))
-    : `{${alias}}`;
+const textOf = (item: CustomItem): string => {
+  const [light, dark] = [textIn(item, 'light'), textIn(item, 'dark')];
+  return dark === light ? light : `${light}, in dark ${dark}`;
+};
 
 /** Fields in any order, for comparing. */
 const plain = (value: unknown): string =>
@@ -122,10 +116,6 @@ export function takeChosen(
   const placed = (path: string): string => (moved.has(path) ? `${group}.${path}` : path);
   const tokens = incoming
     .filter(({ item }) => chosen.has(item.path))
-    .map(({ item }): CustomItem => ({
-      ...item,
-      path: placed(item.path),
-      ...(item.alias !== undefined && { alias: placed(item.alias) }),
-    }));
+    .map(({ item }): CustomItem => ({ ...taking(item, placed), path: placed(item.path) }));
   return takeTokens(custom, own, tokens, newId);
 }

@@ -1,3 +1,4 @@
+import { placesIn, type CustomItem } from '../system/custom-values.ts';
 import { customToken, type StyleDocument } from '../system/document.ts';
 import { inheritedWords, isInherited, jsonProblem } from '../system/json.ts';
 import { readDocument } from '../system/upgrade.ts';
@@ -12,8 +13,6 @@ import {
   type LeftOut,
   type Node,
 } from './extended-groups.ts';
-
-type CustomItem = StyleDocument['tokens']['custom']['items'][string];
 
 export type { LeftOut } from './extended-groups.ts';
 
@@ -105,6 +104,24 @@ function aliasOf(
   const pointed = pointer === undefined ? undefined : tokenAt(pointer);
   return pointed !== undefined && all.has(pointed) ? pointed : undefined;
 }
+
+/** The parts of a value that are taken from whole tokens, by their places in it. */
+function partsOf(
+  value: TokenJson | undefined,
+  all: ReadonlyMap<string, Found>,
+): Pick<CustomItem, 'parts'> {
+  if (!isNode(value) && !Array.isArray(value)) return {};
+  const parts = [...placesIn(value)].flatMap(([place, one]) => {
+    const alias = aliasOf(one, all);
+    return alias !== undefined && all.has(alias) && isTokenPath(alias) && PLACE.test(place)
+      ? [[place, alias] as const]
+      : [];
+  });
+  return parts.length === 0 ? {} : { parts: Object.fromEntries(parts) };
+}
+
+/** A place that a document may keep. */
+const PLACE = /^(\/[^/]{0,60}){1,8}$/;
 
 /** What a token says that its value is. */
 const valueOf = ({ node }: Found): TokenJson | undefined =>
@@ -260,14 +277,22 @@ export function readDtcg(text: string): ReadDtcg {
       message: `The decisions in this file cannot be restored: ${first?.path ?? ''} ${first?.message ?? ''}.`,
     };
   }
+  return readTree(root);
+}
+
+/**
+ * The tokens of a tree of the open format that is read from JSON already, references followed.
+ * @param most more tokens than this are refused in words
+ */
+export function readTree(root: Node, most = MOST): Exclude<ReadDtcg, { kind: 'system' }> {
   const extended = withExtendedGroups(root);
   const found = [...tokensOf(extended.root, [], undefined)];
   if (found.length === 0)
     return { kind: 'problem', message: 'There is no token in this file: nothing has a $value.' };
-  if (found.length > MOST)
+  if (found.length > most)
     return {
       kind: 'problem',
-      message: `This file has ${found.length} tokens; ${MOST} is the most.`,
+      message: `This file has ${found.length} tokens; ${most} is the most.`,
     };
   const all = new Map(found.map((one) => [one.path, one]));
   const tokens: CustomItem[] = [];
@@ -311,7 +336,7 @@ export function readDtcg(text: string): ReadDtcg {
       const extension = extensionOf(one.node) ?? form.extension;
       const usual = {
         value: form.value,
-        ...(alias !== undefined && isTokenPath(alias) && { alias }),
+        ...(alias !== undefined && isTokenPath(alias) ? { alias } : partsOf(valueOf(one), all)),
       };
       const elsewhere = otherThemeOf(one.node);
       const there = elsewhere && follow.value(elsewhere.said);
@@ -321,7 +346,9 @@ export function readDtcg(text: string): ReadDtcg {
         otherForm?.ok === true && jsonProblem(otherForm.value) === undefined
           ? {
               value: otherForm.value,
-              ...(there?.alias !== undefined && isTokenPath(there.alias) && { alias: there.alias }),
+              ...(there?.alias !== undefined && isTokenPath(there.alias)
+                ? { alias: there.alias }
+                : partsOf(elsewhere?.said, all)),
             }
           : undefined;
       const isDarkFirst = elsewhere?.mode === 'light' && other !== undefined;

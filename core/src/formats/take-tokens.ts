@@ -1,11 +1,10 @@
-import type { Collection, StyleDocument } from '../system/document.ts';
+import { taking, type CustomItem } from '../system/custom-values.ts';
+import type { Collection } from '../system/document.ts';
 import { jsonOf, type Patch } from '../system/patch.ts';
-import { cssOfExtension, cssOfJson } from '../tokens/css-value.ts';
+import { cssOfValue } from '../tokens/css-value.ts';
 import { tokenNames } from '../tokens/token-names.ts';
 import type { Token } from '../tokens/token.ts';
 import type { LeftOut } from './read-dtcg.ts';
-
-type CustomItem = StyleDocument['tokens']['custom']['items'][string];
 
 /** What becomes of the tokens of a file in a system. */
 export interface Taking {
@@ -18,9 +17,8 @@ export interface Taking {
 }
 
 const silentReason = ({ type, value, extension }: CustomItem): string | undefined => {
-  if (type === 'dimension' && cssOfExtension(extension) !== undefined) return undefined;
-  if (cssOfJson(type, value) !== undefined) return undefined;
-  return cssOfJson(type, null) === undefined && !KNOWN.has(type)
+  if (cssOfValue(type, value, extension) !== undefined) return undefined;
+  return cssOfValue(type, null) === undefined && !KNOWN.has(type)
     ? `no single CSS value stands for the type ${type}`
     : `its value is not one of the type ${type}`;
 };
@@ -67,15 +65,7 @@ export function takeTokens(
   const silent: LeftOut[] = [];
   const order = [...custom.order];
   for (const token of kept.values()) {
-    const { alias, dark, ...plain } = token;
-    const isThere = (of: string | undefined): of is string => of !== undefined && kept.has(of);
-    const item: CustomItem = {
-      ...plain,
-      ...(isThere(alias) && { alias }),
-      ...(dark && {
-        dark: { value: dark.value, ...(isThere(dark.alias) && { alias: dark.alias }) },
-      }),
-    };
+    const item = taking(token, (path) => (kept.has(path) ? path : undefined));
     const reason = silentReason(item);
     if (reason !== undefined) silent.push({ path: item.path, reason });
     const key = idOf.get(item.path) ?? newId();

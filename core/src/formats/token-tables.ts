@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { Derived } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { TIERS } from '../tokens/token.ts';
+import { inCell, inCode } from './markdown.ts';
 import { headOf, plainTokens, type PlainToken, type PlainTokens } from './plain-tokens.ts';
 
 /** What stands in a row of a table, by its head. */
@@ -27,17 +28,6 @@ export function writeCsv(document: StyleDocument, derived: Derived): string {
   const { tokens, modes } = plainTokens(document, derived);
   return `${Papa.unparse(tokens.map((token) => cellsOf(token, modes)))}\r\n`;
 }
-
-const inCell = (text: string): string =>
-  text.replaceAll(/[\\|`*_<>[\]]/g, String.raw`\$&`).replaceAll(/\s+/g, ' ');
-
-const inCode = (text: string): string =>
-  text === ''
-    ? ''
-    : `\`${text
-        .replaceAll(/\s+/g, ' ')
-        .replaceAll('|', String.raw`\|`)
-        .replaceAll('`', "'")}\``;
 
 /** The tokens as tables in Markdown, one for each tier; several rows say where a value is taken from. */
 export function writeMarkdown(document: StyleDocument, derived: Derived): string {

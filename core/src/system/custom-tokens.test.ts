@@ -94,7 +94,7 @@ describe('a token from elsewhere', () => {
     ]);
     const { light, dark } = derive(hides).tokenById.get('old.night')?.values ?? {};
     expect(light).toMatchObject({ reference: 'old.gap' });
-    expect(dark).toMatchObject({ css: '5px' });
+    expect(dark).toMatchObject({ css: '8px' });
     expect(dark?.reference).toBeUndefined();
   });
 

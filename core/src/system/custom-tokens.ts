@@ -1,12 +1,16 @@
 import { tokenNames } from '../tokens/token-names.ts';
 import { adding } from './collection.ts';
-import type { Collection, StyleDocument } from './document.ts';
-import { inOrder } from './document.ts';
+import {
+  customValues,
+  saidIn,
+  taking,
+  takenFrom,
+  type Custom,
+  type CustomItem,
+} from './custom-values.ts';
+import { inOrder, type Collection } from './document.ts';
 import { jsonOf } from './json.ts';
 import type { Patch } from './patch.ts';
-
-type Custom = StyleDocument['tokens']['custom'];
-type Item = Custom['items'][string];
 
 const AT = '/tokens/custom';
 
@@ -14,42 +18,49 @@ const AT = '/tokens/custom';
 export const customIdOf = (custom: Custom, path: string): string | undefined =>
   inOrder(custom).find(([, item]) => item.path === path)?.[0];
 
-/** What follows a token under another name, or keeps its value where there is none. */
-const following = (item: Item, from: string, to: string | undefined): Item => {
-  const { alias, dark, ...plain } = item;
-  const moved = (of: string | undefined): string | undefined => (of === from ? to : of);
-  const [own, inDark] = [moved(alias), moved(dark?.alias)];
-  return {
-    ...plain,
-    ...(own !== undefined && { alias: own }),
-    ...(dark && { dark: { value: dark.value, ...(inDark !== undefined && { alias: inDark }) } }),
-  };
-};
-
-const refersTo = ({ alias, dark }: Item, path: string): boolean =>
-  alias === path || dark?.alias === path;
-
 const replacing = (
   custom: Custom,
-  items: Collection<Item>['items'],
+  items: Collection<CustomItem>['items'],
   order: readonly string[],
 ): Patch =>
   order.length === custom.order.length && items === custom.items
     ? []
     : [{ op: 'replace', path: AT, value: jsonOf({ order, items }) }];
 
+const ofDark = (item: CustomItem): NonNullable<CustomItem['dark']> => {
+  const { value, alias, parts } = saidIn(item, 'dark');
+  return { value, ...(alias !== undefined && { alias }), ...(parts && { parts }) };
+};
+
+/** A token with the values that it has now, whatever it is taken from. */
+function withValues(item: CustomItem, valueOf: ReturnType<typeof customValues>): CustomItem {
+  const [light, dark] = (['light', 'dark'] as const).map((mode) => valueOf(item.path, mode));
+  return {
+    ...item,
+    ...(light && { value: light.value }),
+    ...(light?.extension !== undefined && { extension: light.extension }),
+    ...(dark &&
+      (item.dark !== undefined || JSON.stringify(dark.value) !== JSON.stringify(light?.value)) && {
+        dark: { ...ofDark(item), value: dark.value },
+      }),
+  };
+}
+
 /** Takes tokens from elsewhere out of a system; what took its value from one of them keeps the value. */
 export function removingTokens(custom: Custom, ids: ReadonlySet<string>): Patch {
   const gone = new Set([...ids].map((id) => custom.items[id]?.path));
-  const left = inOrder(custom).filter(([id]) => !ids.has(id));
-  const kept = left.map(([id, item]) => {
-    const { alias, dark } = item;
-    const out = [alias, dark?.alias].filter((path) => path !== undefined && gone.has(path));
-    return [
-      id,
-      out.reduce<Item>((one, path) => following(one, path ?? '', undefined), item),
-    ] as const;
-  });
+  const valueOf = customValues(custom);
+  const kept = inOrder(custom)
+    .filter(([id]) => !ids.has(id))
+    .map(([id, item]) => {
+      const isLeft = (path: string): boolean => !gone.has(path);
+      return takenFrom(item).every(isLeft)
+        ? ([id, item] as const)
+        : ([
+            id,
+            taking(withValues(item, valueOf), (path) => (isLeft(path) ? path : undefined)),
+          ] as const);
+    });
   return replacing(
     custom,
     Object.fromEntries(kept),
@@ -83,10 +94,10 @@ export function renamingToken(custom: Custom, id: string, path: string, kept?: s
   const item = custom.items[id];
   if (!item || item.path === path) return [];
   const followers = inOrder(custom).filter(
-    ([other, one]) => other !== id && refersTo(one, item.path),
+    ([other, one]) => other !== id && takenFrom(one).includes(item.path),
   );
-  const { dark: _dark, alias: _alias, extension, description, ...plain } = item;
-  const old: Item = {
+  const { dark: _dark, alias: _alias, parts: _parts, extension, description, ...plain } = item;
+  const old: CustomItem = {
     ...plain,
     ...(extension !== undefined && { extension }),
     ...(description !== undefined && { description }),
@@ -99,7 +110,7 @@ export function renamingToken(custom: Custom, id: string, path: string, kept?: s
     ...followers.map(([other, one]): Patch[number] => ({
       op: 'replace',
       path: `${AT}/items/${other}`,
-      value: jsonOf(following(one, item.path, path)),
+      value: jsonOf(taking(one, (of) => (of === item.path ? path : of))),
     })),
     ...(kept === undefined ? [] : adding(AT, custom, kept, old)),
   ];

@@ -269,18 +269,29 @@ const sheetChoices = z.strictObject({
   base: z.optional(z.boolean()),
 });
 
+/** Parts of a value that are taken from other tokens, each by its JSON Pointer in the value. */
+const partsOfValue = z.record(z.string().check(z.regex(/^(\/[^/]{0,60}){1,8}$/)), tokenPath);
+
 export const customToken = z.strictObject({
   path: tokenPath,
   type: z.string().check(z.minLength(1), z.maxLength(40), ownName),
   value: json,
+  /** The token that it is taken from as a whole. */
   alias: z.optional(tokenPath),
+  parts: z.optional(partsOfValue),
   /** What our own extension said of it. */
   extension: z.optional(json),
   description: z.optional(words),
   /** Not to be used any more, and why where somebody said it. */
   deprecated: z.optional(z.union([z.literal(true), words])),
   /** What it is in dark, where that is another. */
-  dark: z.optional(z.strictObject({ value: json, alias: z.optional(tokenPath) })),
+  dark: z.optional(
+    z.strictObject({
+      value: json,
+      alias: z.optional(tokenPath),
+      parts: z.optional(partsOfValue),
+    }),
+  ),
 });
 
 export const MARKS = ['tide', 'dome', 'flame', 'plain'] as const;

@@ -1,3 +1,9 @@
+import {
+  GRADIENT_SPACES,
+  gradientCss as spacedGradient,
+  type WrittenStop,
+} from '../color/gradient.ts';
+import { parseTransparentColor } from '../color/parse-color.ts';
 import { cssString } from '../css-string.ts';
 import { propertyOfPath, type TokenJson } from './token.ts';
 
@@ -44,19 +50,78 @@ const lengthCss =
       ? `${value['value']}${value['unit']}`
       : undefined;
 
-const familyName = (name: string): string => (/^[a-z-]+$/.test(name) ? name : cssString(name));
+/** The custom property of a token that is named as the open format refers to one. */
+const named = (value: TokenJson | undefined): string | undefined => {
+  const id = typeof value === 'string' ? /^\{([^{}]+)\}$/.exec(value)?.[1] : undefined;
+  return id === undefined ? undefined : propertyOfPath(id.split('.'));
+};
 
-/** Colors with their places, one after the other, as a gradient to the right. */
-function gradientCss(value: TokenJson): string | undefined {
-  if (!isList(value) || value.length < 2) return undefined;
-  const stops = value.map((stop) => {
-    if (!isRecord(stop) || !isNumber(stop['position'])) return undefined;
-    const color = colorCss(stop['color'] ?? null);
-    return color === undefined
-      ? undefined
-      : `${color} ${Number((stop['position'] * 100).toFixed(2))}%`;
+type Css = (value: TokenJson) => string | undefined;
+
+/** A part of a value: one of its own, or that of a token. */
+const part =
+  (own: Css) =>
+  (value: TokenJson | undefined): string | undefined => {
+    const property = named(value);
+    return property === undefined ? own(value ?? null) : `var(${property})`;
+  };
+
+const familyCss = (name: TokenJson): string | undefined =>
+  typeof name !== 'string' ? undefined : /^[a-z-]+$/.test(name) ? name : cssString(name);
+
+/** Colors with their places, the color of each as CSS writes it. */
+function stopsOf(value: TokenJson, followed: TokenJson): readonly WrittenStop[] | undefined {
+  if (!isList(value) || !isList(followed) || value.length < 2) return undefined;
+  const stops = followed.flatMap((stop, index) => {
+    const written = value[index] ?? null;
+    if (!isRecord(stop) || !isNumber(stop['position'])) return [];
+    const own = colorCss(stop['color'] ?? null);
+    const read = own === undefined ? undefined : parseTransparentColor(own);
+    const css = (isRecord(written) ? part(colorCss)(written['color']) : undefined) ?? own;
+    return css === undefined || read?.ok !== true
+      ? []
+      : [{ at: stop['position'], color: read.hex, css }];
   });
-  return stops.includes(undefined) ? undefined : `linear-gradient(to right, ${stops.join(', ')})`;
+  return stops.length === value.length ? stops : undefined;
+}
+
+/** Colors one after the other, as a gradient to the right: the open format says no direction. */
+function gradientCss(value: TokenJson, followed: TokenJson): string | undefined {
+  const stops = stopsOf(value, followed);
+  return stops && plainGradient(stops, 'to right');
+}
+
+const plainGradient = (
+  stops: readonly Pick<WrittenStop, 'at' | 'css'>[],
+  direction: string,
+): string =>
+  `linear-gradient(${direction}, ${stops
+    .map(({ at, css }) => `${css} ${Number((at * 100).toFixed(2))}%`)
+    .join(', ')})`;
+
+/** Where a veil that begins at a side of a picture runs to. */
+const FROM_SIDE: ReadonlyMap<TokenJson | undefined, string> = new Map([
+  ['bottom', 'to top'],
+  ['top', 'to bottom'],
+  ['start', 'to right'],
+  ['end', 'to left'],
+]);
+
+/** A gradient with the direction, and the space that it runs in, that our extension says. */
+function directedCss(
+  value: TokenJson,
+  extension: TokenJson | undefined,
+  followed: TokenJson,
+): string | undefined {
+  const stops = stopsOf(value, followed);
+  if (!stops || !isRecord(extension)) return undefined;
+  const { angle, space, side } = extension;
+  const known = GRADIENT_SPACES.find((one) => one === space);
+  if (isNumber(angle) && known) return spacedGradient(stops, known, `${angle}deg`);
+  // All over it is one color from end to end.
+  if (side === 'all over') return `linear-gradient(${stops.map(({ css }) => css).join(', ')})`;
+  const direction = FROM_SIDE.get(side);
+  return direction === undefined ? undefined : plainGradient(stops, direction);
 }
 
 const dimensionCss = lengthCss(['px', 'rem']);
@@ -65,10 +130,10 @@ const durationCss = lengthCss(['ms', 's']);
 /** One shadow, or several over each other. */
 function shadowCss(value: TokenJson): string | undefined {
   const layers = (isList(value) ? value : [value]).map((layer) => {
-    if (!isRecord(layer)) return undefined;
+    if (!isRecord(layer)) return part(() => undefined)(layer);
     const { color, offsetX, offsetY, blur, spread = { value: 0, unit: 'px' }, inset } = layer;
-    const lengths = [offsetX, offsetY, blur, spread].map((length) => dimensionCss(length ?? null));
-    const painted = colorCss(color ?? null);
+    const lengths = [offsetX, offsetY, blur, spread].map(part(dimensionCss));
+    const painted = part(colorCss)(color);
     return lengths.includes(undefined) || painted === undefined
       ? undefined
       : `${inset === true ? 'inset ' : ''}${lengths.join(' ')} ${painted}`;
@@ -85,9 +150,9 @@ const strokeCss = (value: TokenJson): string | undefined =>
 function borderCss(value: TokenJson): string | undefined {
   if (!isRecord(value)) return undefined;
   const parts = [
-    dimensionCss(value['width'] ?? null),
-    strokeCss(value['style'] ?? null),
-    colorCss(value['color'] ?? null),
+    part(dimensionCss)(value['width']),
+    part(strokeCss)(value['style']),
+    part(colorCss)(value['color']),
   ];
   return parts.includes(undefined) ? undefined : parts.join(' ');
 }
@@ -101,41 +166,62 @@ function easingCss(value: TokenJson): string | undefined {
 function transitionCss(value: TokenJson): string | undefined {
   if (!isRecord(value)) return undefined;
   const parts = [
-    durationCss(value['duration'] ?? null),
-    easingCss(value['timingFunction'] ?? null),
-    durationCss(value['delay'] ?? { value: 0, unit: 'ms' }),
+    part(durationCss)(value['duration']),
+    part(easingCss)(value['timingFunction']),
+    part(durationCss)(value['delay'] ?? { value: 0, unit: 'ms' }),
   ];
   return parts.includes(undefined) ? undefined : parts.join(' ');
 }
 
-const CSS_OF: ReadonlyMap<string, (value: TokenJson) => string | undefined> = new Map(
-  Object.entries({
-    color: colorCss,
-    gradient: gradientCss,
-    dimension: dimensionCss,
-    duration: durationCss,
-    number: (value) => (isNumber(value) ? String(value) : undefined),
-    fontWeight: (value) => (isNumber(value) ? String(value) : undefined),
-    fontFamily: (value) =>
-      typeof value === 'string'
-        ? familyName(value)
-        : isList(value) && value.every((name) => typeof name === 'string')
-          ? value.map((name) => familyName(name)).join(', ')
-          : undefined,
-    cubicBezier: easingCss,
-    shadow: shadowCss,
-    border: borderCss,
-    strokeStyle: strokeCss,
-    transition: transitionCss,
-  }),
-);
+const CSS_OF: ReadonlyMap<string, (value: TokenJson, followed: TokenJson) => string | undefined> =
+  new Map(
+    Object.entries({
+      color: colorCss,
+      gradient: gradientCss,
+      dimension: dimensionCss,
+      duration: durationCss,
+      number: (value) => (isNumber(value) ? String(value) : undefined),
+      fontWeight: (value) => (isNumber(value) ? String(value) : undefined),
+      fontFamily: (value) =>
+        typeof value === 'string'
+          ? familyCss(value)
+          : isList(value) && value.every((name) => typeof name === 'string')
+            ? value.map((name) => part(familyCss)(name)).join(', ')
+            : undefined,
+      cubicBezier: easingCss,
+      shadow: shadowCss,
+      border: borderCss,
+      strokeStyle: strokeCss,
+      transition: transitionCss,
+    }),
+  );
+
+/** What our extension says of both themes: how a gradient runs. A length in the other theme stands for itself. */
+export const extensionOfBoth = (
+  type: string,
+  extension: TokenJson | undefined,
+): TokenJson | undefined => (type === 'gradient' ? extension : undefined);
 
 /**
- * A value of the open token format as CSS writes it; undefined for types that no single CSS value
- * stands for, and for values that are not of their type.
+ * A value of the open token format as CSS writes it, with what our extension says beside it (a size that flows, the
+ * direction of a gradient); undefined for types that no single CSS value stands for, and for values that are not of
+ * their type. A part that is taken from a token (`"{color.line}"`) is written as its custom property.
+ * @param followed the same value with such parts followed, which a gradient is computed from
  */
-export const cssOfJson = (type: string, value: TokenJson): string | undefined =>
-  CSS_OF.get(type)?.(value);
+export function cssOfValue(
+  type: string,
+  value: TokenJson,
+  extension?: TokenJson,
+  followed: TokenJson = value,
+): string | undefined {
+  const own =
+    type === 'dimension'
+      ? cssOfExtension(extension)
+      : type === 'gradient'
+        ? directedCss(value, extension, followed)
+        : undefined;
+  return own ?? CSS_OF.get(type)?.(value, followed);
+}
 
 const fixedCss = (value: TokenJson | undefined): string | undefined =>
   lengthCss(['px', 'rem', 'em'])(value ?? null);
@@ -173,12 +259,6 @@ function shrinkingCss(value: TokenJson): string | undefined {
     : undefined;
 }
 
-/** The custom property of a token that is named as the open format refers to one. */
-const named = (value: TokenJson | undefined): string | undefined => {
-  const id = typeof value === 'string' ? /^\{([^{}]+)\}$/.exec(value)?.[1] : undefined;
-  return id === undefined ? undefined : propertyOfPath(id.split('.'));
-};
-
 const minusCss = (value: TokenJson): string | undefined => {
   const property = named(value);
   return property === undefined ? undefined : `calc(-1 * var(${property}))`;
@@ -202,7 +282,7 @@ const isUnit = (unit: TokenJson | undefined): unit is string =>
  * em or ch, one that shrinks with its container, a share of it) as CSS writes it; undefined where it
  * says nothing of the kind.
  */
-export function cssOfExtension(extension: TokenJson | undefined): string | undefined {
+function cssOfExtension(extension: TokenJson | undefined): string | undefined {
   if (!isRecord(extension)) return undefined;
   const { em, fluid, shrinking, width, share, minus, inner } = extension;
   if (isNumber(em)) return `${em}em`;

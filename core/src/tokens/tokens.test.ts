@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { cssOfJson } from './css-value.ts';
+import { cssOfValue } from './css-value.ts';
 import { propertyOf, slugs } from './token.ts';
 
 describe('a value of the open format, as CSS writes it', () => {
@@ -48,7 +48,7 @@ describe('a value of the open format, as CSS writes it', () => {
     ['fontFamily', 'monospace', 'monospace'],
     ['cubicBezier', [0.2, 0, 0, 1], 'cubic-bezier(0.2, 0, 0, 1)'],
   ] as const)('%s %j is %s', (type, value, css) => {
-    expect(cssOfJson(type, value)).toBe(css);
+    expect(cssOfValue(type, value)).toBe(css);
   });
 
   test.each([
@@ -61,11 +61,11 @@ describe('a value of the open format, as CSS writes it', () => {
     ['cubicBezier', [0, 0, 1]],
     ['shadow', {}],
   ] as const)('%s %j has none', (type, value) => {
-    expect(cssOfJson(type, value)).toBeUndefined();
+    expect(cssOfValue(type, value)).toBeUndefined();
   });
 
   test('a family name cannot end its string', () => {
-    expect(cssOfJson('fontFamily', 'A"; } body { color: red')).toBe(
+    expect(cssOfValue('fontFamily', 'A"; } body { color: red')).toBe(
       String.raw`"A\"; } body { color: red"`,
     );
   });

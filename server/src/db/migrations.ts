@@ -157,6 +157,18 @@ const STEPS: readonly Step[] = [
       await sequelize.query('ALTER TABLE systems DROP COLUMN measured, DROP COLUMN measured_of');
     },
   },
+  {
+    // What came out when the files of a state were read in a browser.
+    name: '0008-what-was-verified',
+    up: async ({ sequelize }) => {
+      await sequelize.query(
+        'ALTER TABLE systems ADD COLUMN verified jsonb, ADD COLUMN verified_of integer',
+      );
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('ALTER TABLE systems DROP COLUMN verified, DROP COLUMN verified_of');
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

@@ -1,6 +1,6 @@
-import type { ToldFinding } from '@garnish/core/checks/finding';
 import { derive } from '@garnish/core/derive/derive';
 import { ARCHIVES, FORMATS, type ArchiveFile } from '@garnish/core/formats/formats';
+import type { Known } from '@garnish/core/formats/known';
 import type { StyleDocument } from '@garnish/core/system/document';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
@@ -19,7 +19,7 @@ interface Download {
   readonly write: (
     document: StyleDocument,
     fonts: FontSource,
-    measured: readonly ToldFinding[] | undefined,
+    known: Known,
   ) => Promise<string | Uint8Array>;
 }
 
@@ -37,11 +37,8 @@ const downloads = (archived: ReturnType<typeof archivists>): readonly Download[]
   ...FORMATS.map(({ file, type, write }) => ({
     file,
     type,
-    write: (
-      document: StyleDocument,
-      _fonts: FontSource,
-      measured: readonly ToldFinding[] | undefined,
-    ) => write(document, derive(document), measured),
+    write: (document: StyleDocument, _fonts: FontSource, known: Known) =>
+      write(document, derive(document), known),
   })),
   ...ARCHIVES.map(({ file }) => ({ file, type: 'application/zip', write: archived[file] })),
 ];
@@ -69,17 +66,21 @@ export const exportRoutes =
           },
         },
         async ({ params }, reply) => {
-          const { document, measured } = await store.openMeasured(params.id);
-          const bytes = await write(document, fonts, measured);
-          return reply
-            .type(type)
-            .header('cache-control', 'no-store')
-            .header(
-              'content-disposition',
-              `attachment; filename="${fileName(document.name, file)}"`,
-            )
-            .serializer((body: string) => body)
-            .send(typeof bytes === 'string' ? bytes : Buffer.from(bytes));
+          const { document, sequence, known } = await store.openKnown(params.id);
+          const bytes = await write(document, fonts, known);
+          return (
+            reply
+              .type(type)
+              .header('cache-control', 'no-store')
+              // Which state it is of: who takes several files knows whether they belong together.
+              .header('etag', `"${sequence}"`)
+              .header(
+                'content-disposition',
+                `attachment; filename="${fileName(document.name, file)}"`,
+              )
+              .serializer((body: string) => body)
+              .send(typeof bytes === 'string' ? bytes : Buffer.from(bytes))
+          );
         },
       );
   };

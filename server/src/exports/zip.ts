@@ -1,6 +1,6 @@
-import type { ToldFinding } from '@garnish/core/checks/finding';
 import { derive } from '@garnish/core/derive/derive';
 import { FORMATS } from '@garnish/core/formats/formats';
+import type { Known } from '@garnish/core/formats/known';
 import { FONT_FOLDER } from '@garnish/core/formats/sheet';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { strToU8, zipSync, type Zippable } from 'fflate';
@@ -16,12 +16,12 @@ const STORED = { level: 0, mtime: FIXED } as const;
 export async function exportZip(
   document: StyleDocument,
   fonts: FontSource,
-  measured?: readonly ToldFinding[],
+  known?: Known,
 ): Promise<Uint8Array> {
   const derived = derive(document);
   const folder: Zippable = {};
   for (const { file, isArchived, write } of FORMATS)
-    if (isArchived(document)) folder[file] = strToU8(await write(document, derived, measured));
+    if (isArchived(document, known)) folder[file] = strToU8(await write(document, derived, known));
   for (const {
     family: { id },
     files,

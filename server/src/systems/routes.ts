@@ -11,6 +11,7 @@ import {
   newChange,
   listQuery,
   measuredBody,
+  verifiedBody,
   newSystem,
   openSystem,
   systemParams,
@@ -188,6 +189,29 @@ export const systemRoutes =
         reply.raw.once('finish', () => summarizeSoon(params.id));
         return reply.status(204).send(null);
       },
+    );
+
+    app.put(
+      '/api/systems/:id/verified',
+      {
+        schema: {
+          params: systemParams,
+          body: verifiedBody,
+          response: { 204: z.null(), ...failures },
+        },
+      },
+      async ({ params, body }, reply) => {
+        await store.keepVerified(params.id, body);
+        return reply.status(204).send(null);
+      },
+    );
+
+    app.get(
+      '/api/systems/:id/verified',
+      {
+        schema: { params: systemParams, response: { 200: z.nullable(verifiedBody), ...failures } },
+      },
+      async ({ params }) => (await store.verified(params.id)) ?? null,
     );
 
     app.get(

@@ -1,6 +1,7 @@
 import { isHex, type Hex } from '@garnish/core/color/srgb';
 import { SITE_KINDS } from '@garnish/core/system/site-kinds';
 import { patchSchema } from '@garnish/core/system/patch';
+import { verification } from '@garnish/core/verify/report';
 import * as z from 'zod';
 import { CHANGE_KINDS } from '../db/models.ts';
 
@@ -76,6 +77,10 @@ export const measuredBody = z.strictObject({
     .max(500),
 });
 export type MeasuredBody = z.infer<typeof measuredBody>;
+
+/** What came out when a window read the files of a state. */
+export const verifiedBody = z.strictObject({ sequence: z.int32().min(0), verification });
+export type VerifiedBody = z.infer<typeof verifiedBody>;
 
 export const newChange = z.strictObject({
   id: z.uuid(),

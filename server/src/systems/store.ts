@@ -9,7 +9,9 @@ import { Op, QueryTypes, type Transaction } from 'sequelize';
 import type { ChangeRow, Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
 import { portraitOf } from './portrait.ts';
-import type { ListQuery, MeasuredBody, NewChange, SystemSummary } from './schemas.ts';
+import type { Known } from '@garnish/core/formats/known';
+import { verification } from '@garnish/core/verify/report';
+import type { ListQuery, MeasuredBody, NewChange, SystemSummary, VerifiedBody } from './schemas.ts';
 
 /** The channel on which every server process hears of changes. */
 export const CHANNEL = 'garnish_changes';
@@ -42,6 +44,12 @@ interface MeasuredRow extends Row {
 }
 
 const MEASURED = 'CASE WHEN measured_of = sequence THEN measured END AS measured';
+
+/** What came out of verifying, as it was kept; nothing where it is none that is known today. */
+function verifiedOf(kept: unknown): Known['verified'] {
+  const read = verification.safeParse(kept);
+  return read.success ? read.data : undefined;
+}
 
 const problemWords = (problems: readonly { path: string; message: string }[]): string =>
   problems
@@ -260,17 +268,39 @@ export function createStore({ sequelize, Changes }: Database) {
       );
     },
 
-    /** A system with what was measured of it as it is; nothing where that was not. */
-    async openMeasured(
-      id: string,
-    ): Promise<OpenSystem & { readonly measured: readonly ToldFinding[] | undefined }> {
-      const [row] = await rows<MeasuredRow>(
-        `SELECT id, sequence, document::text AS text, ${MEASURED} FROM systems
+    /** Takes what came out when the files of a state were read; of another state it stays what it was. */
+    async keepVerified(id: string, { sequence, verification: found }: VerifiedBody): Promise<void> {
+      await sequenceOf(id);
+      await sequelize.query(
+        'UPDATE systems SET verified = $3::jsonb, verified_of = $2 WHERE id = $1 AND sequence = $2',
+        { bind: [id, sequence, JSON.stringify(found)] },
+      );
+    },
+
+    /** What came out when files were read last, and of which state they were; nothing where they never were. */
+    async verified(id: string): Promise<VerifiedBody | undefined> {
+      const [row] = await rows<{ readonly verified: unknown; readonly verified_of: number | null }>(
+        'SELECT verified, verified_of FROM systems WHERE id = $1 AND deleted_at IS NULL',
+        [id],
+      );
+      if (!row) throw unknown();
+      const found = verifiedOf(row.verified);
+      return found === undefined || row.verified_of === null
+        ? undefined
+        : { sequence: row.verified_of, verification: found };
+    },
+
+    /** A system with what browsers found of it as it is. */
+    async openKnown(id: string): Promise<OpenSystem & { readonly known: Known }> {
+      const [row] = await rows<MeasuredRow & { readonly verified: unknown }>(
+        `SELECT id, sequence, document::text AS text, ${MEASURED},
+         CASE WHEN verified_of = sequence THEN verified END AS verified FROM systems
          WHERE id = $1 AND deleted_at IS NULL`,
         [id],
       );
       if (!row) throw unknown();
-      return { ...read(row), measured: row.measured ?? undefined };
+      const known = { measured: row.measured ?? undefined, verified: verifiedOf(row.verified) };
+      return { ...read(row), known };
     },
 
     async create(document: StyleDocument): Promise<string> {

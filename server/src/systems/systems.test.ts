@@ -173,6 +173,59 @@ describe('systems', () => {
     ).toBe(404);
   });
 
+  test('keep what came out when their files were read, with the state that it is of', async () => {
+    const id = await made('Verified Vale');
+    const file = {
+      file: 'tokens.css',
+      widths: [360],
+      modes: ['light'],
+      tokens: 2,
+      values: 2,
+      unequal: 0,
+      told: [],
+      without: [],
+    };
+    const keep = (sequence: number, ...files: readonly object[]) =>
+      call('PUT', `/api/systems/${id}/verified`, { sequence, verification: { files } });
+    const kept = async (): Promise<unknown> =>
+      (await call('GET', `/api/systems/${id}/verified`)).json();
+    const exported = async (name: string) => {
+      const answer = await call('GET', `/api/systems/${id}/export/${name}`);
+      return { etag: answer.headers.get('etag'), text: await answer.text() };
+    };
+    expect(await kept()).toBeNull();
+    expect((await keep(0, file)).status).toBe(204);
+    expect(await kept()).toEqual({ sequence: 0, verification: { files: [file] } });
+    expect(await exported('verified.md')).toMatchObject({
+      etag: '"0"',
+      text: expect.stringContaining('2 values of 2 tokens as shown') as unknown,
+    });
+    expect((await change(id, unit(10, 0))).status).toBe(200);
+    // It is known still, of the state before; the files of this one are not verified.
+    expect(await kept()).toMatchObject({ sequence: 0 });
+    expect(await exported('verified.md')).toMatchObject({
+      etag: '"1"',
+      text: expect.stringContaining('were not verified') as unknown,
+    });
+    // What is of another state, or is no report, changes nothing.
+    expect((await keep(0, { ...file, tokens: 9 })).status).toBe(204);
+    expect(await kept()).toMatchObject({ verification: { files: [file] } });
+    for (const wrong of [
+      { ...file, file: '../x' },
+      { ...file, told: [{}] },
+      { ...file, widths: [0] },
+    ])
+      expect((await keep(1, wrong)).status).toBe(400);
+    expect(
+      (
+        await call('PUT', `/api/systems/${randomUUID()}/verified`, {
+          sequence: 0,
+          verification: { files: [] },
+        })
+      ).status,
+    ).toBe(404);
+  });
+
   test('begin as valid documents without findings', async () => {
     const id = await made();
     const { document, sequence } = await open(id);

@@ -68,6 +68,14 @@ export async function get<Schema extends z.ZodMiniType>(
   return schema.parse(await response.json());
 }
 
+/** A text as it is served, and the mark of the state that it is of. */
+export async function getText(
+  path: string,
+): Promise<{ readonly text: string; readonly etag: string | null }> {
+  const response = await answer(path);
+  return { text: await response.text(), etag: response.headers.get('etag') };
+}
+
 /** Sends JSON, if any, and gives the answer's JSON; undefined for an answer without a body. */
 export async function send(
   method: 'POST' | 'PUT' | 'DELETE',

@@ -16,6 +16,7 @@ import { useShownPage } from '../system/shown-page.ts';
 import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { handle } from '../ui/handle.ts';
 import { NumberField } from '../ui/number-field.tsx';
+import { useKeptVerification } from './use-kept-verification.ts';
 import { useLayoutFindings } from './use-layout-findings.ts';
 import { Frame } from './frame.tsx';
 import { PageChoice } from './page-choice.tsx';
@@ -78,6 +79,7 @@ function useCalm(): boolean {
 /** Measures the page while the proof is there; shows nothing itself. */
 function LayoutFindings() {
   useLayoutFindings();
+  useKeptVerification();
   return null;
 }
 

@@ -28,6 +28,8 @@ export interface Refused {
 /** How the system that is open here stands to the one on the server. */
 export interface SyncState {
   readonly saving: 'saved' | 'saving' | 'waiting';
+  /** The number of the newest change that is saved and known here. */
+  readonly sequence: number;
   /** What is the matter while it waits. */
   readonly why: string | undefined;
   readonly stacks: Stacks;
@@ -363,6 +365,7 @@ export function createSync(
       return {
         saving: waiting !== undefined ? 'waiting' : pending.length > 0 ? 'saving' : 'saved',
         why: waiting,
+        sequence,
         stacks: shownStacks,
         conflict,
         refused,

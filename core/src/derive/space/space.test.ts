@@ -4,7 +4,7 @@ import { writeCss } from '../../formats/css.ts';
 import { contrastRatio } from '../../color/contrast.ts';
 import { jsonOf, type Patch } from '../../system/patch.ts';
 import { sampleDocument } from '../../system/sample.ts';
-import { cssOfExtension, cssOfJson } from '../../tokens/css-value.ts';
+import { cssOfValue } from '../../tokens/css-value.ts';
 import { derive } from '../derive.ts';
 import { contentPx, gridAt } from './grid.ts';
 import { stepNames, stepSizes } from './space.ts';
@@ -176,7 +176,7 @@ describe('shape', () => {
       const { json = null, css } = onPage?.values[mode] ?? {};
       // The open format's value says the same as the sheet; only the color is written otherwise.
       const lengths = (text = ''): string => text.replaceAll(/(?:rgb|color)\([^)]*\)/g, 'color');
-      expect(lengths(cssOfJson('shadow', json))).toBe(lengths(css));
+      expect(lengths(cssOfValue('shadow', json))).toBe(lengths(css));
     }
   });
 
@@ -213,7 +213,7 @@ test('what the open format cannot say is read back from our extension as the sam
     'icon.size',
   ]) {
     const { css, extension } = tokenById.get(id)?.values.light ?? {};
-    expect([id, cssOfExtension(extension)]).toEqual([id, css]);
+    expect([id, cssOfValue('dimension', null, extension)]).toEqual([id, css]);
   }
 });
 

@@ -5,6 +5,7 @@ import { useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { ImportTokens } from './import-tokens.tsx';
 import { SheetChoices } from './sheet-choices.tsx';
+import { Verify } from './verification.tsx';
 
 /** Every file that the system is handed over as, by who needs it; and tokens from elsewhere. */
 export function Files() {
@@ -53,6 +54,9 @@ export function Files() {
             </ul>
           </div>
         ))}
+      </Section>
+      <Section full title="Verify" aside="the files against what is shown">
+        <Verify />
       </Section>
       <Section full title="Names in the sheet" aside="what they begin with, the layer">
         <SheetChoices />

@@ -1,0 +1,142 @@
+import { inOrder, type Mode, type StyleDocument } from './document.ts';
+import type { Json } from './json.ts';
+
+export type Custom = StyleDocument['tokens']['custom'];
+export type CustomItem = Custom['items'][string];
+
+/** What a token from elsewhere says of one theme. */
+export type Said = Pick<CustomItem, 'value' | 'alias' | 'parts'>;
+
+/** A value with everything that it is taken from followed. */
+export interface Followed {
+  readonly type: string;
+  readonly value: Json;
+  readonly extension?: Json;
+}
+
+export const saidIn = (item: CustomItem, mode: Mode): Said =>
+  mode === 'dark' && item.dark ? item.dark : item;
+
+/** A value with parts of it put in other places: each by its JSON Pointer. Places that are not there stay so. */
+export function withParts(value: Json, parts: ReadonlyMap<string, Json>): Json {
+  if (parts.size === 0) return value;
+  const walk = (here: Json, at: string): Json => {
+    const own = parts.get(at);
+    if (own !== undefined) return own;
+    if (Array.isArray(here))
+      return (here as readonly Json[]).map((one, index) => walk(one, `${at}/${index}`));
+    if (typeof here !== 'object' || here === null) return here;
+    return Object.fromEntries(
+      Object.entries(here).map(([key, one]) => [key, walk(one, `${at}/${escaped(key)}`)]),
+    );
+  };
+  return walk(value, '');
+}
+
+/** A value as the open format has it: with references for the parts that are taken from tokens, or from some of them. */
+export const referring = (
+  { value, parts = {} }: Said,
+  isThere: (path: string) => boolean = () => true,
+): Json =>
+  withParts(
+    value,
+    new Map(
+      Object.entries(parts).flatMap(([place, of]) => (isThere(of) ? [[place, `{${of}}`]] : [])),
+    ),
+  );
+
+/** A name as part of a JSON Pointer. Source: RFC 6901, 3. */
+const escaped = (name: string): string => name.replaceAll('~', '~0').replaceAll('/', '~1');
+
+/** Every place of a value with what stands there, as a JSON Pointer; the value itself is none. */
+export function* placesIn(value: Json, at = ''): Generator<readonly [string, Json]> {
+  if (typeof value !== 'object' || value === null) return;
+  for (const [key, one] of Object.entries(value)) {
+    const place = `${at}/${escaped(key)}`;
+    yield [place, one];
+    yield* placesIn(one, place);
+  }
+}
+
+/**
+ * The values of tokens from elsewhere by their paths, in a theme: as a whole or in their parts taken from others where
+ * those are there. A token that leads back to itself has the value that it was given.
+ */
+export function customValues(custom: Custom): (path: string, mode: Mode) => Followed | undefined {
+  const byPath = new Map(inOrder(custom).map(([, item]) => [item.path, item]));
+  const known = new Map<string, Followed | undefined>();
+  const valueAt = (path: string, mode: Mode): Followed | undefined => {
+    const key = `${mode} ${path}`;
+    if (known.has(key)) return known.get(key);
+    const item = byPath.get(path);
+    if (!item) return undefined;
+    known.set(key, undefined);
+    const { type, extension } = item;
+    const { value, alias, parts = {} } = saidIn(item, mode);
+    const whole = alias === undefined ? undefined : valueAt(alias, mode);
+    const filled = new Map(
+      Object.entries(parts).flatMap(([place, of]) => {
+        const part = valueAt(of, mode);
+        return part ? [[place, part.value] as const] : [];
+      }),
+    );
+    const result = whole ?? {
+      type,
+      value: withParts(value, filled),
+      ...(extension !== undefined && { extension }),
+    };
+    known.set(key, result);
+    return result;
+  };
+  return valueAt;
+}
+
+/** What a token is taken from, as a whole and in its parts, in both themes. */
+export const takenFrom = (item: CustomItem): readonly string[] =>
+  [item, ...(item.dark ? [item.dark] : [])].flatMap(({ alias, parts = {} }) => [
+    ...(alias === undefined ? [] : [alias]),
+    ...Object.values(parts),
+  ]);
+
+/** Whether a token, or anything that it is taken from, has a value of its own in dark. */
+export function darkReaching(custom: Custom): (path: string) => boolean {
+  const byPath = new Map(inOrder(custom).map(([, item]) => [item.path, item]));
+  const known = new Map<string, boolean>();
+  const reaches = (path: string): boolean => {
+    const before = known.get(path);
+    if (before !== undefined) return before;
+    known.set(path, false);
+    const item = byPath.get(path);
+    const result = item !== undefined && (item.dark !== undefined || takenFrom(item).some(reaches));
+    known.set(path, result);
+    return result;
+  };
+  return reaches;
+}
+
+const saidTaking = (
+  { value, alias, parts }: Said,
+  change: (path: string) => string | undefined,
+): Said => {
+  const own = alias === undefined ? undefined : change(alias);
+  const left = Object.entries(parts ?? {}).flatMap(([place, of]) => {
+    const next = change(of);
+    return next === undefined ? [] : [[place, next] as const];
+  });
+  return {
+    value,
+    ...(own !== undefined && { alias: own }),
+    ...(left.length > 0 && { parts: Object.fromEntries(left) }),
+  };
+};
+
+/** A token that takes from others what `change` makes of their paths; where it makes nothing, it keeps its value. */
+export function taking(item: CustomItem, change: (path: string) => string | undefined): CustomItem {
+  if (takenFrom(item).every((path) => change(path) === path)) return item;
+  const { alias: _alias, parts: _parts, dark, ...plain } = item;
+  return {
+    ...plain,
+    ...saidTaking(item, change),
+    ...(dark && { dark: saidTaking(dark, change) }),
+  };
+}

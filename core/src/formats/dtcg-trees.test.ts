@@ -321,6 +321,108 @@ describe('any tree of tokens', () => {
     });
   });
 
+  test('keeps the references inside its values, whatever refers to what, in each theme', () => {
+    const parts = fc.record({
+      ink: anyColor,
+      night: anyColor,
+      line: dimension,
+      blur: dimension,
+      way: duration,
+      curve,
+      stroke: fc.constantFrom('solid', 'dotted'),
+    });
+    fc.assert(
+      fc.property(parts, fc.boolean(), (own, isWhole) => {
+        const ref = (name: string): string => `{base.${name}}`;
+        const layer = {
+          color: ref('ink'),
+          offsetX: px(0),
+          offsetY: ref('line'),
+          blur: ref('blur'),
+          spread: px(1),
+        };
+        const tree: Tree = {
+          base: {
+            ink: {
+              $type: 'color',
+              $value: own.ink as TokenJson,
+              $extensions: { 'app.garnish': { modes: { dark: own.night as TokenJson } } },
+            },
+            line: { $type: 'dimension', $value: own.line },
+            blur: { $type: 'dimension', $value: own.blur },
+            way: { $type: 'duration', $value: own.way },
+            curve: { $type: 'cubicBezier', $value: own.curve },
+            stroke: { $type: 'strokeStyle', $value: own.stroke },
+            cast: { $type: 'shadow', $value: { ...layer } },
+          },
+          made: {
+            edge: {
+              $type: 'border',
+              $value: { color: ref('ink'), width: ref('line'), style: ref('stroke') },
+            },
+            move: {
+              $type: 'transition',
+              $value: {
+                duration: ref('way'),
+                delay: { value: 0, unit: 'ms' },
+                timingFunction: ref('curve'),
+              },
+            },
+            cast: { $type: 'shadow', $value: isWhole ? [ref('cast'), { ...layer }] : { ...layer } },
+            run: {
+              $type: 'gradient',
+              $value: [
+                { color: ref('ink'), position: 0 },
+                { color: own.night as TokenJson, position: 1 },
+              ],
+            },
+            again: { $type: 'border', $value: '{made.edge}' },
+          },
+        };
+        const out = throughSystem(tree);
+        expect(out['base']).toEqual(tree['base']);
+        expect(out['made']).toEqual(tree['made']);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  test('writes them as custom properties, which follow their themes', () => {
+    const document = sampleDocument();
+    const taken = takeFile(
+      document,
+      JSON.stringify({
+        base: {
+          ink: {
+            $type: 'color',
+            $value: color(0),
+            $extensions: { 'app.garnish': { modes: { dark: color(1) } } },
+          },
+          dashes: { $type: 'strokeStyle', $value: { dashArray: [px(2)], lineCap: 'butt' } },
+        },
+        edge: {
+          $type: 'border',
+          fine: { $value: { color: '{base.ink}', width: px(2), style: 'solid' } },
+          dashed: { $value: { color: '{base.ink}', width: px(2), style: '{base.dashes}' } },
+        },
+      }),
+      (() => {
+        let count = 0;
+        return () => `t${(count += 1)}`;
+      })(),
+    );
+    if (taken.kind !== 'tokens') throw new Error(JSON.stringify(taken));
+    // CSS has no single value for a border of dashes of its own.
+    expect(taken.silent.map(({ path }) => path)).toEqual(['base.dashes', 'edge.dashed']);
+    const after = patched(document, taken.patch);
+    if (!after.ok) throw new Error(JSON.stringify(after.problems));
+    const { tokenById } = derive(after.document);
+    const edge = tokenById.get('edge.fine');
+    expect(edge?.values.light.css).toBe('2px solid var(--base-ink)');
+    expect(edge?.values.dark.css).toBe('2px solid var(--base-ink)');
+    expect(tokenById.get('edge.dashed')?.values.light.css).toBeUndefined();
+  });
+
   test('with a group that has a value of its own goes out equal', () => {
     const tree: Tree = {
       accent: {

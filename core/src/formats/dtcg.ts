@@ -1,7 +1,7 @@
 import { modesOf, type Themes } from '../system/themes.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { Mode, StyleDocument } from '../system/document.ts';
-import type { Token, TokenJson } from '../tokens/token.ts';
+import { isSameInBoth, type Token, type TokenJson } from '../tokens/token.ts';
 
 /** Our key in `$extensions`, in reverse domain notation as the format asks. */
 export const EXTENSION = 'app.garnish';
@@ -35,10 +35,10 @@ function tokenJson(
   const other = second === undefined ? usual : token.values[second];
   const extension: Group = {
     ...(usual.extension !== undefined && { value: referring(usual.extension, within) }),
-    ...(usual !== other &&
-      (usual.reference !== other.reference || usual.css !== other.css) && {
+    ...(second !== undefined &&
+      !isSameInBoth(token) && {
         modes: {
-          [second ?? first]:
+          [second]:
             other.reference === undefined ? referring(other.json, within) : to(other.reference),
         },
       }),

@@ -5,7 +5,13 @@ import { standInName } from '../fonts/family.ts';
 import { cssString } from '../css-string.ts';
 import { once } from '../once.ts';
 import { namedProperty, namedSelector, namedValue, type Naming } from './naming.ts';
-import { propertyOf, propertyOfPath, type Token, type TokenValue } from '../tokens/token.ts';
+import {
+  isSameInBoth,
+  propertyOf,
+  propertyOfPath,
+  type Token,
+  type TokenValue,
+} from '../tokens/token.ts';
 
 /** Where the sheet expects the font files, beside itself. */
 export const FONT_FOLDER = 'fonts';
@@ -30,11 +36,6 @@ const written = ({ css, reference }: TokenValue): string | undefined =>
     ? css
     : `var(${propertyOfPath(reference.split('.'))})`;
 
-/** A value that is taken from the same token in both modes changes with that token. */
-const sameInBoth = ({ values: { light, dark } }: Token): boolean =>
-  light === dark ||
-  (light.reference === dark.reference && (light.reference !== undefined || light.css === dark.css));
-
 /** What a token declares in a mode; on screens that show more than sRGB a value of its own. */
 type Declared = Readonly<Record<Mode, Declaration | undefined>>;
 
@@ -52,7 +53,7 @@ const declaredBy = once((token: Token) => {
   return {
     usual: { light: of(written(light)), dark: of(written(dark)) } satisfies Declared,
     wide: { light: wideOf(light), dark: wideOf(dark) } satisfies Declared,
-    isSame: sameInBoth(token),
+    isSame: isSameInBoth(token),
     isSameWide: light.wide === dark.wide,
   };
 });

@@ -113,3 +113,61 @@ describe('a token from elsewhere', () => {
     expect(customIdOf(custom, 'color.page')).toBeUndefined();
   });
 });
+
+describe('parts of a value that are taken from others', () => {
+  const white = { colorSpace: 'srgb', components: [1, 1, 1], alpha: 1, hex: '#ffffff' };
+  const black = { colorSpace: 'srgb', components: [0, 0, 0], alpha: 1, hex: '#000000' };
+  const edge = { width: { value: 1, unit: 'px' }, style: 'solid', color: white };
+  const from = after([
+    {
+      op: 'replace',
+      path: '/tokens/custom',
+      value: {
+        order: ['ink', 'edge', 'again'],
+        items: {
+          ink: { path: 'a.ink', type: 'color', value: white, dark: { value: black } },
+          edge: { path: 'a.edge', type: 'border', value: edge, parts: { '/color': 'a.ink' } },
+          again: { path: 'a.again', type: 'border', value: edge, alias: 'a.edge' },
+        },
+      } as never,
+    },
+  ]);
+  const cssIn = (document: StyleDocument, id: string, mode: 'light' | 'dark') =>
+    derive(document).tokenById.get(id)?.values[mode].css;
+
+  test('follow a token to its new name', () => {
+    const next = after(renamingToken(from.tokens.custom, 'ink', 'b.ink'), from);
+    expect(next.tokens.custom.items['edge']?.parts).toEqual({ '/color': 'b.ink' });
+    expect(cssIn(next, 'a.edge', 'dark')).toBe('1px solid var(--b-ink)');
+  });
+
+  test('keep what they are in each theme where that is removed, through all that is taken from it', () => {
+    const next = after(removingTokens(from.tokens.custom, new Set(['ink'])), from);
+    expect(next.tokens.custom.items['edge']).toEqual({
+      path: 'a.edge',
+      type: 'border',
+      value: edge,
+      dark: { value: { ...edge, color: black } },
+    });
+    for (const id of ['a.edge', 'a.again']) {
+      expect(cssIn(next, id, 'light')).toBe('1px solid #ffffff');
+      expect(cssIn(next, id, 'dark')).toBe('1px solid #000000');
+    }
+  });
+
+  test('of a token that leads back to itself are what they were given', () => {
+    const round = after(
+      [
+        { op: 'add', path: '/tokens/custom/items/ink/alias', value: 'a.round' },
+        {
+          op: 'replace',
+          path: '/tokens/custom/items/again',
+          value: { path: 'a.round', type: 'color', value: black, alias: 'a.ink' } as never,
+        },
+      ],
+      from,
+    );
+    const css = writeCss(derive(round));
+    expect(css).toContain('--a-edge: 1px solid var(--a-ink);');
+  });
+});

@@ -72,6 +72,14 @@ export const propertyOfPath = (path: readonly string[]): string => {
   return `--${/^[a-z0-9_-]*$/.test(joined) ? joined : joined.replaceAll(SIGNS, '-')}`;
 };
 
+/** Whether both modes say the same: what is taken from the same token in both changes with that token. */
+export const isSameInBoth = ({ values: { light, dark } }: Pick<Token, 'values'>): boolean =>
+  light === dark ||
+  (light.reference === dark.reference &&
+    (light.reference !== undefined ||
+      (light.css === dark.css &&
+        (light.css !== undefined || JSON.stringify(light.json) === JSON.stringify(dark.json)))));
+
 /** A token whose value is the same in every mode. */
 export const everyMode = (value: TokenValue): Token['values'] => ({ light: value, dark: value });
 

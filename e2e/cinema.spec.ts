@@ -60,13 +60,13 @@ test('a riverside cinema: four pages, prices from a spreadsheet, dark only, its 
     page.getByRole('group', { name: 'Theme of the proof' }).getByRole('button'),
   ).toHaveText(['dark']);
   await saved(page);
-  await page.goto(`/systems/${id}/tokens?view=files`);
+  await page.goto(`/systems/${id}/tokens?view=names`);
   const prefix = page.getByLabel('Prefix of custom properties');
   await prefix.fill('R C');
   await prefix.press('Enter');
   await expect(page.getByText('Small letters, digits and hyphens')).toBeVisible();
   await prefix.fill('rc');
-  await prefix.press('Enter');
+  await page.getByRole('button', { name: 'Take these names' }).click();
   const classes = page.getByLabel('Prefix of classes');
   await classes.fill('rc');
   await classes.press('Enter');

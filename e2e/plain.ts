@@ -10,7 +10,7 @@ function plainHtml(body: string): string {
   return `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Plain</title><link rel="stylesheet" href="tokens.css"></head><body>${body}</body></html>`;
 }
 
-export const renamed = (html: string, naming: Naming): string =>
+export const renamed = (html: string, naming: Pick<Naming, 'classes'>): string =>
   html.replaceAll(
     / class="([^"]*)"/g,
     (_, names: string) => ` class="${namedClasses(names, naming)}"`,

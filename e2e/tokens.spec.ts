@@ -347,3 +347,59 @@ test('a token from elsewhere is renamed with its old name deprecated, described,
   await saved(page);
   expect((await documentOf(request, id)).tokens.custom.order).toHaveLength(3);
 });
+
+test('a tier is called otherwise: seen before, taken with the old names deprecated, and back', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens?view=names');
+  const take = page.getByRole('button', { name: 'Take these names' });
+  const says = page.getByRole('status').filter({ hasText: /name/ });
+  await expect(says).toHaveText('no name changes');
+  await expect(take).toHaveAttribute('aria-disabled', 'true');
+  const prefix = page.getByLabel('Prefix of semantic tokens');
+  await prefix.fill('Role!');
+  await expect(page.getByRole('alert')).toContainText('Small letters, digits and hyphens');
+  await prefix.fill('role');
+  await expect(says).toHaveText(/^\d+ names change$/);
+  const preview = page.getByRole('region', { name: 'Names before and after' });
+  await expect(preview.getByRole('row', { name: '--color-page --role-color-page' })).toBeVisible();
+  // Nothing has changed yet.
+  expect((await documentOf(request, id)).tokens.sheet).toBeUndefined();
+  await take.click();
+  await expect(says).toHaveText('no name changes');
+  await expect(page.getByRole('list', { name: 'Names from before' })).toContainText('no prefix');
+  await saved(page);
+  const exported = async (file: string) =>
+    (await request.get(`/api/systems/${id}/export/${file}`)).text();
+  expect(await exported('tokens.css')).toContain('  --color-page: var(--role-color-page);');
+  const tree = JSON.parse(await exported('tokens.json')) as {
+    color: { page: { $value: string; $deprecated: string } };
+  };
+  expect(tree.color.page).toMatchObject({
+    $value: '{role.color.page}',
+    $deprecated: 'Renamed to role.color.page.',
+  });
+  // A single token, by its own name; one that another has is refused beside the field.
+  await openArea(page, id, 'tokens?token=color.page');
+  await page.getByText('Name outside: role.color.page').click();
+  const name = page.getByLabel('Name outside');
+  await name.fill('role.color.text');
+  await name.press('Enter');
+  await expect(
+    page.getByText(/role\.color\.text cannot be: .*It stays role\.color\.page\./),
+  ).toBeVisible();
+  await name.fill('paper');
+  await name.press('Enter');
+  await expect(page.getByRole('button', { name: 'Copy var(--paper)' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Copy var(--role-color-page)' })).toBeVisible();
+  await openArea(page, id, 'tokens?view=names');
+  await page
+    .getByRole('list', { name: 'Names from before' })
+    .getByRole('button', { name: 'Remove' })
+    .click();
+  await saved(page);
+  expect(await exported('tokens.css')).not.toContain('--color-page:');
+});

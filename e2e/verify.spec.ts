@@ -23,7 +23,22 @@ const px = (value: number) => ({ value, unit: 'px' });
 
 /** Everything that stands between a decision and what a file says: names, a layer, themes, classes, tokens from elsewhere. */
 const ODD: Patch = [
-  { op: 'add', path: '/tokens/sheet', value: { properties: 'rc', classes: 'x', layer: 'look' } },
+  {
+    op: 'add',
+    path: '/tokens/sheet',
+    value: jsonOf({
+      properties: 'rc',
+      classes: 'x',
+      layer: 'look',
+      tiers: {
+        primitive: { joint: '_' },
+        semantic: { prefix: 'role' },
+        component: { prefix: 'part', groupLast: true, joint: '--' },
+      },
+      called: { order: ['paper'], items: { paper: { of: 'color.page', name: 'paper.white' } } },
+      former: { order: ['one', 'two'], items: { one: {}, two: { properties: 'before' } } },
+    }),
+  },
   { op: 'add', path: '/color/themes', value: 'dark first' },
   { op: 'add', path: '/type/root', value: 62.5 },
   {

@@ -75,7 +75,7 @@ const modesIn = ({ theme, form }: Writing, all: readonly [Mode, ...Mode[]]): rea
  */
 export function writeChosen(
   document: Pick<StyleDocument, 'name' | 'tokens'>,
-  derived: Pick<Derived, 'tokens' | 'rules' | 'themes'>,
+  derived: Pick<Derived, 'tokens' | 'rules' | 'themes' | 'groups'>,
   ids: readonly string[],
   writing: Writing,
 ): Chosen {

@@ -4,7 +4,7 @@ import { STRUCTURE } from '../derive/structure.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { FAMILIES } from '../system/families.ts';
 
-import { namedClass, namedClasses, namedProperty, type Naming } from './naming.ts';
+import { namedClass, namedClasses, namedProperty, namingOf, type Naming } from './naming.ts';
 import { slugsOf } from '../tokens/slugs-of.ts';
 
 const named = (markup: string, naming: Naming): string =>
@@ -49,7 +49,7 @@ const families = (
  * sheet is written from, by the names that were chosen.
  */
 export function writeClasses(document: StyleDocument, derived: Derived): string {
-  const naming = document.tokens.sheet ?? {};
+  const naming = namingOf(document.tokens.sheet, derived);
   const { layer, base = true } = naming;
   const own = ownVariantsOf(document.components);
   const cell = (text: string): string => text.replaceAll('|', '\\|');

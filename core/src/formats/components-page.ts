@@ -7,7 +7,7 @@ import { drawnRules } from '../proof/drawn-states.ts';
 import { element, writeHtml, type ProofElement, type ProofNode } from '../proof/node.ts';
 import { specimenOf, variantsOf } from '../proof/specimens.ts';
 import type { StyleDocument } from '../system/document.ts';
-import { namedClasses, type Naming } from './naming.ts';
+import { namedClasses, namingOf, type Naming } from './naming.ts';
 import { rulesCss } from './sheet.ts';
 
 /** How the page itself is laid out; what it shows is the look of the exported sheet alone. */
@@ -88,7 +88,7 @@ const componentNode = (
  * theme that its reader asks for; states that only a hand brings about are drawn by the rules of the sheet itself.
  */
 export function writeComponentsPage(document: StyleDocument, derived: Derived): string {
-  const naming = document.tokens.sheet ?? {};
+  const naming = namingOf(document.tokens.sheet, derived);
   const own = ownVariantsOf(document.components);
   const all = COMPONENTS.filter(({ variants = [] }) => variants.length > 0);
   const [language = 'en'] = document.brief.languages;

@@ -1,6 +1,7 @@
 import { modesOf, type Themes } from '../system/themes.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { Mode, StyleDocument } from '../system/document.ts';
+import { tokenNamesOf } from './token-naming.ts';
 import { isSameInBoth, type Token, type TokenJson } from '../tokens/token.ts';
 
 /** Our key in `$extensions`, in reverse domain notation as the format asks. */
@@ -8,44 +9,44 @@ export const EXTENSION = 'app.garnish';
 
 type Group = { [key: string]: TokenJson | Group };
 
+/** The path that a token has in the file, by what the system calls it. */
+type PathOf = (id: string) => readonly string[];
+
 const reference = (id: string): string => `{${id}}`;
 
 /** A value of the format with its references, which name tokens by their whole path. */
-const referring = (value: TokenJson, within: readonly string[]): TokenJson => {
-  if (within.length === 0) return value;
+const referring = (value: TokenJson, pathOf: PathOf): TokenJson => {
   if (typeof value === 'string')
-    return /^\{[^{}]+\}$/.test(value)
-      ? reference([...within, value.slice(1, -1)].join('.'))
-      : value;
-  if (Array.isArray(value)) return value.map((part: TokenJson) => referring(part, within));
+    return /^\{[^{}]+\}$/.test(value) ? reference(pathOf(value.slice(1, -1)).join('.')) : value;
+  if (Array.isArray(value)) return value.map((part: TokenJson) => referring(part, pathOf));
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(
-    Object.entries(value).map(([key, part]) => [key, referring(part, within)]),
+    Object.entries(value).map(([key, part]) => [key, referring(part, pathOf)]),
   );
 };
 
 /** A token of a file; where the file is of one theme, with its value there and nothing of another. */
 function tokenJson(
   token: Token,
-  within: readonly string[],
+  pathOf: PathOf,
   [first, second]: readonly [Mode, ...Mode[]],
 ): Group {
-  const to = (id: string): string => reference([...within, id].join('.'));
+  const to = (id: string): string => reference(pathOf(id).join('.'));
   const usual = token.values[first];
   const other = second === undefined ? usual : token.values[second];
   const extension: Group = {
-    ...(usual.extension !== undefined && { value: referring(usual.extension, within) }),
+    ...(usual.extension !== undefined && { value: referring(usual.extension, pathOf) }),
     ...(second !== undefined &&
       !isSameInBoth(token) && {
         modes: {
           [second]:
-            other.reference === undefined ? referring(other.json, within) : to(other.reference),
+            other.reference === undefined ? referring(other.json, pathOf) : to(other.reference),
         },
       }),
   };
   return {
     $type: token.type,
-    $value: usual.reference === undefined ? referring(usual.json, within) : to(usual.reference),
+    $value: usual.reference === undefined ? referring(usual.json, pathOf) : to(usual.reference),
     ...(token.description !== undefined && { $description: token.description }),
     ...(token.deprecated !== undefined && { $deprecated: token.deprecated }),
     ...(Object.keys(extension).length > 0 && { $extensions: { [EXTENSION]: extension } }),
@@ -69,21 +70,41 @@ function place(root: Group, path: readonly string[], value: Group): void {
   place(group, rest, value);
 }
 
+/** Puts every token at its place, by the names that were chosen; those from before beside them, deprecated. */
+function placeAll(
+  root: Group,
+  derived: Pick<Derived, 'tokens' | 'groups' | 'rules'>,
+  sheet: StyleDocument['tokens']['sheet'],
+  modes: readonly [Mode, ...Mode[]],
+): void {
+  const { tokens: names, former } = tokenNamesOf(sheet, derived);
+  const within = sheet?.properties === undefined ? [] : [sheet.properties];
+  const pathOf: PathOf = (id) => [...within, ...(names.get(id)?.path ?? id.split('.'))];
+  const typeOf = new Map(derived.tokens.map(({ id, type }) => [id, type]));
+  for (const token of derived.tokens)
+    place(root, pathOf(token.id), tokenJson(token, pathOf, modes));
+  for (const { id, path } of former) {
+    const now = pathOf(id).join('.');
+    place(root, path, {
+      $type: typeOf.get(id) ?? '',
+      $value: reference(now),
+      $deprecated: `Renamed to ${now}.`,
+    });
+  }
+}
+
 /**
  * The tokens in the format of the Design Tokens Community Group (Format Module 2025.10). What the
  * format cannot say stands in `$extensions` under `app.garnish`: the value in the dark mode
  * (`modes`), fluid sizes and lengths in em (`value`), and on the root all decisions, from which
  * `readDtcg` restores the system.
  */
-export function writeDtcg({ tokens, themes }: Derived, document: StyleDocument): string {
-  const prefix = document.tokens.sheet?.properties;
-  const within = prefix === undefined ? [] : [prefix];
+export function writeDtcg(derived: Derived, document: StyleDocument): string {
   const root: Group = {
     $description: document.description || document.name,
     $extensions: { [EXTENSION]: { decisions: document as unknown as TokenJson } },
   };
-  for (const token of tokens)
-    place(root, [...within, ...token.path], tokenJson(token, within, modesOf(themes)));
+  placeAll(root, derived, document.tokens.sheet, modesOf(derived.themes));
   return `${JSON.stringify(root, undefined, 2)}\n`;
 }
 
@@ -98,15 +119,13 @@ const themeAt = (themes: Themes, at: 0 | 1): Mode => {
  * @param at the theme that stands where nothing is said (0), or the other one (1)
  */
 export function writeDtcgTheme(
-  { tokens, themes }: Pick<Derived, 'tokens' | 'themes'>,
+  derived: Pick<Derived, 'tokens' | 'themes' | 'groups' | 'rules'>,
   { tokens: { sheet }, name }: Pick<StyleDocument, 'tokens' | 'name'>,
   at: 0 | 1,
 ): string {
-  const within = sheet?.properties === undefined ? [] : [sheet.properties];
-  const mode = themeAt(themes, at);
+  const mode = themeAt(derived.themes, at);
   const root: Group = { $description: `${name}, ${mode}` };
-  for (const token of tokens)
-    place(root, [...within, ...token.path], tokenJson(token, within, [mode]));
+  placeAll(root, derived, sheet, [mode]);
   return `${JSON.stringify(root, undefined, 2)}\n`;
 }
 

@@ -1,5 +1,12 @@
 import type { Derived } from '../derive/derived.ts';
-import { namedClass, namedProperty, namedSelector, namedValue } from './naming.ts';
+import {
+  namedClass,
+  namedProperty,
+  namedSelector,
+  namedValue,
+  namingOf,
+  type Naming,
+} from './naming.ts';
 import { tokenOf } from '../derive/space/space.ts';
 import { findingsOf } from '../checks/checks.ts';
 import type { ToldFinding } from '../checks/finding.ts';
@@ -58,7 +65,7 @@ function aboutFaces({ fonts }: StyleDocument, { faces }: Derived): string[] {
   ];
 }
 
-const aboutType = ({ tokens: { sheet: naming } }: StyleDocument, derived: Derived): string[] => [
+const aboutType = (derived: Derived, naming: Naming): string[] => [
   '## Type',
   '',
   'A class for each role; sizes flow with the screen.',
@@ -77,7 +84,7 @@ const aboutType = ({ tokens: { sheet: naming } }: StyleDocument, derived: Derive
   '',
 ];
 
-const aboutColor = ({ tokens: { sheet: naming } }: StyleDocument, derived: Derived): string[] => [
+const aboutColor = (derived: Derived, naming: Naming): string[] => [
   '## Color',
   '',
   ...table(
@@ -93,10 +100,7 @@ const aboutColor = ({ tokens: { sheet: naming } }: StyleDocument, derived: Deriv
   '',
 ];
 
-const aboutSpace = (
-  { space, tokens: { sheet: naming } }: StyleDocument,
-  derived: Derived,
-): string[] => [
+const aboutSpace = ({ space }: StyleDocument, derived: Derived, naming: Naming): string[] => [
   '## Space',
   '',
   `Base unit ${space.unit} px.`,
@@ -174,8 +178,9 @@ const aboutShape = ({ shape }: StyleDocument): string[] => [
 ];
 
 const aboutIcons = (
-  { icons: decided, tokens: { sheet: naming } }: StyleDocument,
+  { icons: decided }: StyleDocument,
   { icons }: Derived,
+  naming: Naming,
 ): string[] => [
   '## Icons',
   '',
@@ -254,6 +259,7 @@ export function writeHandoff(
   { measured, verified }: Known = {},
 ): string {
   const { brief, description, name } = document;
+  const naming = namingOf(document.tokens.sheet, derived);
   const lines = [
     `# ${plain(name)}`,
     '',
@@ -263,11 +269,11 @@ export function writeHandoff(
     'Values are in `tokens.css` and `tokens.json`, which were written from the same decisions; the markup of each class is in `classes.md`, every component in every state in `components.html`.',
     '',
     ...aboutFaces(document, derived),
-    ...aboutType(document, derived),
-    ...aboutColor(document, derived),
-    ...aboutSpace(document, derived),
+    ...aboutType(derived, naming),
+    ...aboutColor(derived, naming),
+    ...aboutSpace(document, derived, naming),
     ...aboutShape(document),
-    ...aboutIcons(document, derived),
+    ...aboutIcons(document, derived, naming),
     ...aboutFindings(document, derived, measured),
     ...aboutVerified(verified),
   ];

@@ -16,13 +16,13 @@ export function treeOf(tokens: readonly PlainToken[], mode: Mode): Tree {
   const root = empty();
   for (const token of tokens) {
     let at = root;
-    for (const part of token.path.slice(0, -1)) {
+    for (const part of token.called.slice(0, -1)) {
       const next = at[part];
       const group = typeof next === 'object' ? next : empty();
       at[part] = group;
       at = group;
     }
-    at[token.path.at(-1) ?? token.id] = valueOf(token, mode);
+    at[token.called.at(-1) ?? token.id] = valueOf(token, mode);
   }
   return root;
 }

@@ -8,7 +8,8 @@ import {
   type Token,
   type TokenJson,
 } from '../tokens/token.ts';
-import { namedProperty, namedValue } from './naming.ts';
+import { namedProperty, namedValue, namingOf } from './naming.ts';
+import { tokenNamesOf } from './token-naming.ts';
 
 /** A value as text that stands for itself. */
 export interface PlainValue {
@@ -29,6 +30,8 @@ export interface PlainToken {
   /** Its path, joined by dots. */
   readonly id: string;
   readonly path: readonly string[];
+  /** Its path as it is called outside, without the prefix of all. */
+  readonly called: readonly string[];
   /** Its custom property without the hyphens before it: `color-page`. */
   readonly name: string;
   /** Its custom property as the system has it, without a prefix. */
@@ -57,11 +60,14 @@ const VAR = /var\((--[\p{L}\p{N}_-]+)(?:,\s*[^()]*)?\)/gu;
 /** The tokens of a system with values that stand for themselves, in the order of the sheet. */
 export function plainTokens(
   { name, tokens: { sheet } }: Pick<StyleDocument, 'name' | 'tokens'>,
-  { tokens, themes }: Pick<Derived, 'tokens' | 'themes'>,
+  derived: Pick<Derived, 'tokens' | 'themes' | 'groups' | 'rules'>,
 ): PlainTokens {
+  const { tokens, themes } = derived;
+  const naming = namingOf(sheet, derived);
+  const names = tokenNamesOf(sheet, derived);
   const byProperty = new Map(tokens.map((token) => [propertyOf(token), token]));
   const byId = new Map(tokens.map((token) => [token.id, token]));
-  const nameOf = (property: string): string => namedProperty(property, sheet).slice(2);
+  const nameOf = (property: string): string => namedProperty(property, naming).slice(2);
   const resolved = (css: string, mode: Mode, depth = 0): string =>
     depth > DEEPEST
       ? css
@@ -81,32 +87,56 @@ export function plainTokens(
       css: resolved(css, mode),
       taking:
         reference === undefined
-          ? namedValue(css, sheet)
+          ? namedValue(css, naming)
           : `var(--${nameOf(propertyOfPath(reference.split('.')))})`,
       ...(wide !== undefined && { wide }),
       json,
       ...(reference !== undefined && { from: nameOf(propertyOfPath(reference.split('.'))) }),
     };
   };
+  const all = tokens.flatMap((token): readonly PlainToken[] =>
+    token.values.light.css === undefined || token.values.dark.css === undefined
+      ? []
+      : [
+          {
+            id: token.id,
+            path: token.path,
+            called: names.tokens.get(token.id)?.path ?? token.path,
+            name: nameOf(propertyOf(token)),
+            property: propertyOf(token),
+            type: token.type,
+            tier: token.tier,
+            ...(token.description !== undefined && { description: token.description }),
+            values: { light: valueIn(token, 'light'), dark: valueIn(token, 'dark') },
+          },
+        ],
+  );
+  const plainById = new Map(all.map((token) => [token.id, token]));
+  const former = names.former.flatMap(({ id, path, property }): readonly PlainToken[] => {
+    const token = plainById.get(id);
+    if (!token) return [];
+    const taken = (value: PlainValue): PlainValue => ({
+      ...value,
+      taking: `var(--${token.name})`,
+      from: token.name,
+    });
+    const { light, dark } = token.values;
+    return [
+      {
+        ...token,
+        id: path.join('.'),
+        called: path,
+        name: property.slice(2),
+        property,
+        description: `Deprecated: renamed to ${token.name}.`,
+        values: { light: taken(light), dark: taken(dark) },
+      },
+    ];
+  });
   return {
     of: name,
     modes: modesOf(themes),
-    tokens: tokens.flatMap((token) =>
-      token.values.light.css === undefined || token.values.dark.css === undefined
-        ? []
-        : [
-            {
-              id: token.id,
-              path: token.path,
-              name: nameOf(propertyOf(token)),
-              property: propertyOf(token),
-              type: token.type,
-              tier: token.tier,
-              ...(token.description !== undefined && { description: token.description }),
-              values: { light: valueIn(token, 'light'), dark: valueIn(token, 'dark') },
-            },
-          ],
-    ),
+    tokens: [...all, ...former],
     composite: tokens.filter(({ values }) => values.light.css === undefined),
   };
 }

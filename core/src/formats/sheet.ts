@@ -282,12 +282,15 @@ const namedBlock = (block: SheetBlock, naming: Naming): SheetBlock => ({
 /**
  * The sheet by the names that were chosen, in the cascade layer that was chosen. Font faces stand outside of
  * it: they are no part of the cascade.
+ * @param after what stands after everything else, as it is
  */
-export function namedCss(sheet: readonly SheetBlock[], naming: Naming = {}): string {
+export function namedCss(sheet: readonly SheetBlock[], naming: Naming = {}, after = ''): string {
   const isFace = ({ rules }: SheetBlock): boolean => rules[0]?.selector === '@font-face';
   const named = sheet.map((one) => (isFace(one) ? one : namedBlock(one, naming)));
-  if (naming.layer === undefined) return sheetCss(named);
-  const inside = sheetCss(named.filter((one) => !isFace(one))).replaceAll(/^(?=.)/gm, '  ');
+  const joined = (blocks: readonly SheetBlock[]): string =>
+    [sheetCss(blocks), after].filter((part) => part !== '').join('\n');
+  if (naming.layer === undefined) return joined(named);
+  const inside = joined(named.filter((one) => !isFace(one))).replaceAll(/^(?=.)/gm, '  ');
   return [sheetCss(named.filter(isFace)), `@layer ${naming.layer} {\n${inside}}\n`]
     .filter((part) => part !== '')
     .join('\n');

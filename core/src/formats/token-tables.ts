@@ -7,10 +7,10 @@ import { headOf, plainTokens, type PlainToken, type PlainTokens } from './plain-
 
 /** What stands in a row of a table, by its head. */
 const cellsOf = (
-  { id, name, type, tier, description = '', values }: PlainToken,
+  { called, name, type, tier, description = '', values }: PlainToken,
   modes: PlainTokens['modes'],
 ): Readonly<Record<string, string>> => ({
-  token: id,
+  token: called.join('.'),
   property: `--${name}`,
   type,
   tier,

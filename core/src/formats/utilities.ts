@@ -1,6 +1,7 @@
 import type { Derived, Rule } from '../derive/derived.ts';
 import { breakpointSlugs } from '../derive/space/space.ts';
 import { inOrder, type SpaceLength, type StyleDocument } from '../system/document.ts';
+import { namingOf } from './naming.ts';
 import { rulesCss } from './sheet.ts';
 
 /** What classes do, in readable words, and the property of each. */
@@ -72,5 +73,5 @@ export function utilityRules(document: Decided, derived: Pick<Derived, 'steps'>)
 /** The classes as a style sheet, to be loaded after `tokens.css`, whose properties they use. */
 export const writeUtilities = (
   document: Decided & Pick<StyleDocument, 'tokens'>,
-  derived: Pick<Derived, 'steps'>,
-): string => rulesCss(utilityRules(document, derived), document.tokens.sheet);
+  derived: Pick<Derived, 'steps' | 'groups' | 'rules'>,
+): string => rulesCss(utilityRules(document, derived), namingOf(document.tokens.sheet, derived));

@@ -68,6 +68,12 @@ export function removingTokens(custom: Custom, ids: ReadonlySet<string>): Patch 
   );
 }
 
+/** Why no token can be called so; nothing where it can. */
+export const formProblem = (path: string): string | undefined =>
+  path.length > 200 || !/^[^{}$.\s][^{}.]*(\.[^{}$.\s][^{}.]*)*$/.test(path)
+    ? 'A name is made of parts, apart by dots; none is empty or has a brace or a dollar sign.'
+    : undefined;
+
 /** Why a token from elsewhere cannot be called so; nothing where it can. */
 export function renameProblem(
   custom: Custom,
@@ -75,8 +81,8 @@ export function renameProblem(
   id: string,
   path: string,
 ): string | undefined {
-  if (path.length > 200 || !/^[^{}$.\s][^{}.]*(\.[^{}$.\s][^{}.]*)*$/.test(path))
-    return 'A name is made of parts, apart by dots; none is empty or has a brace or a dollar sign.';
+  const form = formProblem(path);
+  if (form !== undefined) return form;
   const problem =
     tokenNames(own).problemWith(path.split('.'), 'the system') ??
     tokenNames(

@@ -257,10 +257,37 @@ const layerName = sheetName.check(
   }),
 );
 
-/** How the style sheet is written for the site that it goes into. */
-const sheetChoices = z.strictObject({
+/** What stands between the parts of a name; a hyphen where nothing is said. */
+export const JOINTS = ['_', '--'] as const;
+
+/** How the tokens of a tier are called. */
+const tierNaming = z.strictObject({
+  prefix: z.optional(sheetName),
+  /** The group that a token stands in comes last: `page-color`. */
+  groupLast: z.optional(z.literal(true)),
+  joint: z.optional(z.enum(JOINTS)),
+});
+
+/** How tokens are called outside, decided once for each tier. */
+const tokenNaming = {
   /** What custom properties begin with, without the hyphen after it. */
   properties: z.optional(sheetName),
+  tiers: z.optional(
+    z.strictObject({
+      primitive: z.optional(tierNaming),
+      semantic: z.optional(tierNaming),
+      component: z.optional(tierNaming),
+    }),
+  ),
+  /** Single tokens that are called otherwise, by what the system calls them. */
+  called: z.optional(collection(z.strictObject({ of: tokenPath, name: tokenPath }))),
+};
+
+/** How the style sheet is written for the site that it goes into. */
+const sheetChoices = z.strictObject({
+  ...tokenNaming,
+  /** How they were called before: those names stay, deprecated. */
+  former: z.optional(collection(z.strictObject(tokenNaming))),
   /** What classes begin with. */
   classes: z.optional(sheetName),
   /** The cascade layer that everything but the font faces stands in. */

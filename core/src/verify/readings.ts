@@ -2,10 +2,11 @@ import Papa from 'papaparse';
 import { deriveCustomTokens } from '../derive/custom.ts';
 import type { Derived } from '../derive/derived.ts';
 import { EXTENSION } from '../formats/dtcg.ts';
-import { namedClass, namedProperty } from '../formats/naming.ts';
+import { namedClass } from '../formats/naming.ts';
 import { readTree } from '../formats/read-dtcg.ts';
 import { WIDE } from '../formats/sheet.ts';
 import { breakpointsOf } from '../formats/stepped.ts';
+import { tokenNamesOf, type FormerName } from '../formats/token-naming.ts';
 import { utilityRules } from '../formats/utilities.ts';
 import { inOrder, MODES, type Mode, type StyleDocument } from '../system/document.ts';
 import { modesOf } from '../system/themes.ts';
@@ -64,13 +65,48 @@ const decidedWidths = ({ type, layout }: StyleDocument): readonly number[] =>
 const singles = ({ tokens }: Derived): readonly Token[] =>
   tokens.filter(({ values: { light, dark } }) => light.css !== undefined && dark.css !== undefined);
 
-/** What a style sheet declares on the root for every token. */
-const declared = ({ document, derived }: VerifiedOf): readonly Asked[] =>
-  singles(derived).flatMap((token): readonly Asked[] => {
+/** A name that a token has in files: as it is called now, or was before. */
+interface Called {
+  readonly token: Token;
+  readonly probe: Probe;
+  readonly property: string;
+  readonly path: readonly string[];
+  /** With the prefix of all, as the open format has it. */
+  readonly whole: readonly string[];
+}
+
+/** Every name of every token that CSS has one value for. */
+function calledOf({ document, derived }: VerifiedOf): readonly Called[] {
+  const { sheet } = document.tokens;
+  const { tokens, former } = tokenNamesOf(sheet, derived);
+  const within = sheet?.properties === undefined ? [] : [sheet.properties];
+  const before = new Map<string, FormerName[]>();
+  for (const one of former) before.set(one.id, [...(before.get(one.id) ?? []), one]);
+  return singles(derived).flatMap((token): readonly Called[] => {
     const probe = probeOf(token.type, token.values.light.css);
-    const property = namedProperty(propertyOf(token), document.tokens.sheet);
-    return probe ? [{ token: token.id, probe, css: `var(${property})`, property }] : [];
+    const now = tokens.get(token.id);
+    if (!probe || !now) return [];
+    return [
+      { token, probe, property: now.property, path: now.path, whole: [...within, ...now.path] },
+      ...(before.get(token.id) ?? []).map(({ path, property }) => ({
+        token,
+        probe,
+        property,
+        path,
+        whole: path,
+      })),
+    ];
   });
+}
+
+/** What a style sheet declares on the root for every token. */
+const declared = (of: VerifiedOf): readonly Asked[] =>
+  calledOf(of).map(({ token: { id: token }, probe, property }) => ({
+    token,
+    probe,
+    css: `var(${property})`,
+    property,
+  }));
 
 /** What a style sheet says is said of the page that it stands on. */
 const onPage = (holds: Holds): Holds => holds;
@@ -143,7 +179,7 @@ const readUtilities: Read = (text, { document, derived, sheet }) => {
 const valuesOnly = (
   of: VerifiedOf,
   modes: readonly Mode[],
-  valueOf: (token: Token, mode: Mode) => string | undefined,
+  valueOf: (called: Called, mode: Mode) => string | undefined,
 ): Reading => ({
   sheets: [],
   holds: () => nowhere,
@@ -151,10 +187,10 @@ const valuesOnly = (
   modes,
   without: NONE,
   asked: (mode) =>
-    singles(of.derived).flatMap((token): readonly Asked[] => {
-      const probe = probeOf(token.type, token.values.light.css);
-      const css = valueOf(token, mode);
-      return probe && css !== undefined ? [{ token: token.id, probe, css }] : [];
+    calledOf(of).flatMap((called): readonly Asked[] => {
+      const css = valueOf(called, mode);
+      const { token, probe } = called;
+      return css === undefined ? [] : [{ token: token.id, probe, css }];
     }),
 });
 
@@ -169,7 +205,7 @@ const readCsv: Read = (text, of) => {
   return valuesOnly(
     of,
     modes,
-    ({ id }, mode) => rows.get(id)?.[modes.length === 1 ? 'value' : mode],
+    ({ path }, mode) => rows.get(path.join('.'))?.[modes.length === 1 ? 'value' : mode],
   );
 };
 
@@ -183,9 +219,8 @@ const cssOf = (value: unknown): string | undefined =>
 
 const readFlat: Read = (text, of) => {
   const all: unknown = JSON.parse(text);
-  const { sheet } = of.document.tokens;
-  return valuesOnly(of, modesOf(of.derived.themes), (token, mode) =>
-    cssOf(partOf(partOf(all, mode), namedProperty(propertyOf(token), sheet).slice(2))),
+  return valuesOnly(of, modesOf(of.derived.themes), ({ property }, mode) =>
+    cssOf(partOf(partOf(all, mode), property.slice(2))),
   );
 };
 
@@ -209,7 +244,6 @@ const readOpen =
   (text, of) => {
     const read = readTree(withoutDecisions(text), Infinity);
     if (read.kind === 'problem') throw new Error(read.message);
-    const prefix = of.document.tokens.sheet?.properties;
     // As they come into a system: with references followed in each theme.
     const tokens = deriveCustomTokens({
       custom: {
@@ -220,8 +254,8 @@ const readOpen =
     const values = new Map(
       MODES.map((mode) => [mode, shownValues({ tokens, rules: [] }, mode, nowhere)]),
     );
-    const reading = valuesOnly(of, modesThere(modesOf(of.derived.themes)), ({ path }, mode) =>
-      values.get(mode)?.get([...(prefix === undefined ? [] : [prefix]), ...path].join('.')),
+    const reading = valuesOnly(of, modesThere(modesOf(of.derived.themes)), ({ whole }, mode) =>
+      values.get(mode)?.get(whole.join('.')),
     );
     // A color beyond sRGB is said as it is, with the nearest of sRGB beside it.
     return { ...reading, holds: () => (within) => within === WIDE };

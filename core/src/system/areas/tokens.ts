@@ -5,7 +5,8 @@ export const tokens = {
   name: 'Tokens',
   views: [
     { id: 'all', name: 'all tokens', at: ['/tokens/custom'] },
-    { id: 'files', name: 'files and names', at: ['/tokens/sheet'] },
+    { id: 'names', name: 'names', at: ['/tokens/sheet'] },
+    { id: 'files', name: 'files', at: [] },
   ],
   decides: ['tokens'],
   named: () => [

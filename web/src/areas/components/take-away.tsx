@@ -1,4 +1,5 @@
 import type { Component } from '@garnish/core/components/component';
+import { namingOf } from '@garnish/core/formats/naming';
 import { rulesCss } from '@garnish/core/formats/sheet';
 import { classesIn, writeHtml } from '@garnish/core/proof/node';
 import { ownVariantsOf } from '@garnish/core/derive/own-variants';
@@ -16,7 +17,7 @@ const GROUND = /^(?:type|on|over)-/;
 export function TakeAway({ component }: { readonly component: Component }) {
   const { document, derived } = useDecidedLater(
     ['tokens', 'components'],
-    ['styles', 'colors', 'rules'],
+    ['styles', 'colors', 'groups', 'rules'],
   );
   const { classes } = component;
   const variants = variantsOf(component, ownVariantsOf(document.components));
@@ -37,7 +38,7 @@ export function TakeAway({ component }: { readonly component: Component }) {
   const rules = derived.rules
     .flatMap((group) => group.rules)
     .filter(({ selector }) => selector.split(', ').some(isOfIt));
-  const css = rulesCss(rules, document.tokens.sheet);
+  const css = rulesCss(rules, namingOf(document.tokens.sheet, derived));
   return (
     <ul>
       {nodes.map(([name, node]) => {

@@ -9,7 +9,10 @@ import { NameField } from '../../ui/name-field.tsx';
 /** Utility classes for padding, margin and gap, where the developers want them. */
 export function ClassesView() {
   const store = useStore();
-  const { document, derived } = useDecided(['space', 'type', 'layout', 'tokens'], ['steps']);
+  const { document, derived } = useDecided(
+    ['space', 'type', 'layout', 'tokens'],
+    ['steps', 'groups', 'rules'],
+  );
   const { utilities } = document.space;
   const rules = utilities
     ? utilityRules(document, derived).map((rule) => ({

@@ -46,7 +46,7 @@ function PickOne({ label, any, options, value, onChange }: PickProps) {
 export function AllTokens() {
   const { derived, document } = useDecidedLater(
     ['name', 'tokens'],
-    ['tokens', 'rules', 'tokenById', 'trailOf', 'themes'],
+    ['tokens', 'groups', 'rules', 'tokenById', 'trailOf', 'themes'],
   );
   const { tokenColumns } = usePreferences();
   const [parameters, setParameters] = useSearchParams();

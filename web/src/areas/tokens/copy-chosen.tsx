@@ -37,7 +37,10 @@ const words = <Value extends string>(all: readonly Value[]) =>
 
 /** Chosen tokens as text, seen before it is copied: all of it, or some lines. */
 export function CopyChosen({ ids, onClear }: ChosenProps) {
-  const { derived, document } = useDecidedLater(['name', 'tokens'], ['tokens', 'rules', 'themes']);
+  const { derived, document } = useDecidedLater(
+    ['name', 'tokens'],
+    ['tokens', 'groups', 'rules', 'themes'],
+  );
   const modes = useModes();
   const store = useStore();
   const { custom } = document.tokens;

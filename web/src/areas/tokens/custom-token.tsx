@@ -5,11 +5,9 @@ import {
   renameProblem,
   renamingToken,
 } from '@garnish/core/system/custom-tokens';
-import { useId, useState } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
-import { DraftProblem } from '../../ui/draft-problem.tsx';
-import { useDraft } from '../../ui/use-draft.ts';
 import { WordsField } from '../../ui/words-field.tsx';
+import { TokenName } from './token-name.tsx';
 
 interface CustomTokenProps {
   readonly path: string;
@@ -20,29 +18,7 @@ interface CustomTokenProps {
 export function CustomToken({ path, onOpen }: CustomTokenProps) {
   const store = useStore();
   const custom = useSystem((state) => state.decided.document.tokens.custom);
-  const [keepsOld, setKeepsOld] = useState(true);
-  const field = useId();
   const id = customIdOf(custom, path);
-  const draft = useDraft({
-    shown: path,
-    goesBack: true,
-    take(text) {
-      const next = text.trim();
-      if (id === undefined || next === path) return undefined;
-      const { document } = store.state().decided;
-      const problem = renameProblem(
-        custom,
-        ownTokens(document).map((token) => token.path),
-        id,
-        next,
-      );
-      if (problem !== undefined) return `${problem} It stays ${path}.`;
-      const kept = keepsOld ? `token-${crypto.randomUUID().slice(0, 13)}` : undefined;
-      const refused = store.decide(renamingToken(custom, id, next, kept), `${path} is ${next} now`);
-      if (refused === undefined) onOpen(next);
-      return refused;
-    },
-  });
   const item = id === undefined ? undefined : custom.items[id];
   if (id === undefined || !item) return null;
   const at = `/tokens/custom/items/${id}`;
@@ -55,20 +31,21 @@ export function CustomToken({ path, onOpen }: CustomTokenProps) {
   const check = 'flex min-h-6 items-center gap-1.5';
   return (
     <div className="mt-2 border-t border-line pt-2" data-decision={at}>
-      <label htmlFor={field} className="block text-quiet">
-        Name
-      </label>
-      <input {...draft.field} id={field} maxLength={200} className="input figures w-full" />
-      <DraftProblem draft={draft} />
-      <label className={check}>
-        <input
-          type="checkbox"
-          className="h-4 w-4 accent-primary"
-          checked={keepsOld}
-          onChange={() => setKeepsOld(!keepsOld)}
-        />
-        the old name stays, deprecated
-      </label>
+      <TokenName
+        label="Name"
+        name={path}
+        take={(next, keepsOld) => {
+          const { document } = store.state().decided;
+          const own = ownTokens(document).map((token) => token.path);
+          const problem = renameProblem(custom, own, id, next);
+          if (problem !== undefined) return `${problem} It stays ${path}.`;
+          const kept = keepsOld ? `token-${crypto.randomUUID().slice(0, 13)}` : undefined;
+          const patch = renamingToken(custom, id, next, kept);
+          const refused = store.decide(patch, `${path} is ${next} now`);
+          if (refused === undefined) onOpen(next);
+          return refused;
+        }}
+      />
       <WordsField
         label="What it is for"
         value={item.description ?? ''}

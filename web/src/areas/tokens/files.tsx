@@ -4,7 +4,6 @@ import { Link } from 'react-router';
 import { useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { ImportTokens } from './import-tokens.tsx';
-import { SheetChoices } from './sheet-choices.tsx';
 import { Verify } from './verification.tsx';
 
 /** Every file that the system is handed over as, by who needs it; and tokens from elsewhere. */
@@ -57,9 +56,6 @@ export function Files() {
       </Section>
       <Section full title="Verify" aside="the files against what is shown">
         <Verify />
-      </Section>
-      <Section full title="Names in the sheet" aside="what they begin with, the layer">
-        <SheetChoices />
       </Section>
     </>
   );

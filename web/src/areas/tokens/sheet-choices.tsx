@@ -1,4 +1,4 @@
-import type { Naming } from '@garnish/core/formats/naming';
+import type { SheetChoices as Choices } from '@garnish/core/system/sheet-naming';
 import { useId } from 'react';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { DraftProblem } from '../../ui/draft-problem.tsx';
@@ -6,7 +6,7 @@ import { useDraft } from '../../ui/use-draft.ts';
 
 const AT = '/tokens/sheet';
 
-type Name = 'properties' | 'classes' | 'layer';
+type Name = 'classes' | 'layer';
 
 const NAMES: readonly {
   readonly part: Name;
@@ -16,13 +16,6 @@ const NAMES: readonly {
   readonly example: (name: string) => string;
   readonly none: string;
 }[] = [
-  {
-    part: 'properties',
-    label: 'Prefix of custom properties',
-    short: 'properties',
-    example: (name) => `--${name}-color-page`,
-    none: '--color-page',
-  },
   {
     part: 'classes',
     label: 'Prefix of classes',
@@ -41,7 +34,7 @@ const NAMES: readonly {
 
 interface NameProps {
   readonly name: (typeof NAMES)[number];
-  readonly sheet: Naming | undefined;
+  readonly sheet: Choices | undefined;
 }
 
 /** One name of the sheet; without any, nothing is put before it. */
@@ -77,7 +70,7 @@ function SheetName({ name: { part, label, short, example, none }, sheet }: NameP
   );
 }
 
-/** How the sheet is written for the site that it goes into: names, layer, base. */
+/** How the sheet is written for the site that it goes into: classes, layer, base. */
 export function SheetChoices() {
   const store = useStore();
   const sheet = useSystem((state) => state.decided.document.tokens.sheet);
@@ -97,7 +90,7 @@ export function SheetChoices() {
   };
   return (
     <div data-decision={AT}>
-      <div className="grid grid-cols-3 gap-x-4">
+      <div className="grid grid-cols-2 gap-x-4">
         {NAMES.map((name) => (
           <SheetName key={name.part} name={name} sheet={sheet} />
         ))}

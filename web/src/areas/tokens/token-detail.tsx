@@ -1,5 +1,5 @@
 import type { Derived } from '@garnish/core/derive/derived';
-import { namedProperty } from '@garnish/core/formats/naming';
+import { namedProperty, namingOf } from '@garnish/core/formats/naming';
 import type { PlainToken } from '@garnish/core/formats/plain-tokens';
 import { tokenUse } from '@garnish/core/proof/token-uses';
 import { propertyOf } from '@garnish/core/tokens/token';
@@ -10,6 +10,7 @@ import { useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { CustomToken } from './custom-token.tsx';
+import { OwnName } from './own-name.tsx';
 import { Sample } from './sample.tsx';
 import { TokenLinks } from './token-links.tsx';
 import { valueText } from './token-table.tsx';
@@ -21,20 +22,21 @@ const MOST_TOLD = 200;
 interface DetailProps {
   readonly id: string;
   readonly plain: ReadonlyMap<string, PlainToken>;
-  readonly derived: Pick<Derived, 'tokens' | 'rules' | 'tokenById' | 'trailOf'>;
+  readonly derived: Pick<Derived, 'tokens' | 'groups' | 'rules' | 'tokenById' | 'trailOf'>;
   readonly onOpen: (id: string) => void;
 }
 
 /** One token: its values in full, how each came about, what it takes and what takes it. */
 export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
   const modes = useModes();
-  const naming = useSystem((state) => state.decided.document.tokens.sheet);
+  const sheet = useSystem((state) => state.decided.document.tokens.sheet);
   const token = derived.tokenById.get(id);
   if (!token) return null;
   const { decisions = [], steps = [] } = derived.trailOf(id) ?? {};
   const use = tokenUse(derived, id);
   const isCustom = decisions.some(({ path }) => path.startsWith('/tokens/custom/'));
-  const taken = `var(${namedProperty(propertyOf(token), naming)})`;
+  const property = namedProperty(propertyOf(token), namingOf(sheet, derived));
+  const taken = `var(${property})`;
   const texts = modes.map((mode) => valueText(token, plain, mode));
   const isSame = texts.every((text) => text === texts[0]);
   return (
@@ -113,7 +115,11 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
         )}
       </dl>
       <TokenLinks id={id} use={use} derived={derived} plain={plain} onOpen={onOpen} />
-      {isCustom && <CustomToken key={id} path={id} onOpen={onOpen} />}
+      {isCustom ? (
+        <CustomToken key={id} path={id} onOpen={onOpen} />
+      ) : (
+        <OwnName key={id} id={id} derived={derived} />
+      )}
       {use.rules.length > 0 && (
         <details className="mt-2" open={use.rules.length <= SHORT}>
           <summary className="min-h-6 text-quiet">

@@ -403,3 +403,39 @@ test('a tier is called otherwise: seen before, taken with the old names deprecat
   await saved(page);
   expect(await exported('tokens.css')).not.toContain('--color-page:');
 });
+
+test('what a page or a component needs is found, put in order, chosen and copied', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens');
+  await page.getByRole('combobox', { name: 'Needed by' }).selectOption('Table');
+  const options = table(page).getByRole('option');
+  await expect(table(page).getByRole('option', { name: /^table\.line:/ })).toBeVisible();
+  await expect(table(page).getByRole('option', { name: /^button\.background:/ })).toHaveCount(0);
+  const head = (name: string) => page.getByRole('button', { name: `In order of ${name}` });
+  await head('uses').click();
+  await head('uses').click();
+  await expect(head('uses')).toHaveAccessibleName('In order of uses, from the last');
+  const most = await options.first().getAttribute('aria-label');
+  expect(Number(/used (\d+) times/.exec(most ?? '')?.[1])).toBeGreaterThan(20);
+  await head('uses').click();
+  await expect(head('uses')).toHaveAttribute('aria-pressed', 'false');
+  await table(page).focus();
+  await page.keyboard.press('Control+a');
+  const copying = page.getByRole('region', { name: /^Copy \d+ tokens$/ });
+  await copying.getByRole('button', { name: 'kept', exact: true }).click();
+  await copying.getByRole('button', { name: /^Copy/ }).first().click();
+  await expect.poll(() => copied(page)).toContain('--table-line: var(--color-line);');
+  // Everything that these take comes along, down to what is taken from nothing.
+  const text = await copied(page);
+  const declared = new Set([...text.matchAll(/^\s*(--[\w-]+):/gm)].map(([, name]) => name));
+  const taken = [...text.matchAll(/var\((--[\w-]+)/g)].map(([, name]) => name);
+  expect(taken.filter((name) => !declared.has(name))).toEqual([]);
+  // And the other way round: where a token is needed, by itself or by what takes it.
+  await openArea(page, id, 'tokens?token=color.line');
+  await page.getByText('Where it is needed').click();
+  await expect(page.getByText('Home, Timetable')).toBeVisible();
+  await expect(page.getByText(/Table, .*Field/)).toBeVisible();
+});

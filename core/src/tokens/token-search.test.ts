@@ -1,9 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
-import { differenceEuclidean } from 'culori';
+import { differenceEuclidean, oklch } from 'culori';
 import { derive } from '../derive/derive.ts';
 import { countOfUses, tokenUse, withTakers, withWhatTheyTake } from '../proof/token-uses.ts';
 import { sampleDocument } from '../system/sample.ts';
-import { searchTokens, type TokenQuery } from './token-search.ts';
+import {
+  ORDERS,
+  searchTokens,
+  sortTokens,
+  type TokenOrder,
+  type TokenQuery,
+} from './token-search.ts';
 
 const derived = derive(
   sampleDocument([
@@ -113,5 +119,42 @@ describe('what tokens hang together', () => {
     expect(all.slice(0, 2)).toEqual(['button.background', 'color.action']);
     for (const id of all) for (const one of tokenUse(derived, id).takes) expect(all).toContain(one);
     expect(added).toEqual(all.slice(2));
+  });
+});
+
+describe('putting tokens in order', () => {
+  const usesOf = (id: string): number => countOfUses(tokenUse(derived, id));
+  const sorted = (by: TokenOrder | undefined, isReversed = false, of = tokens) =>
+    sortTokens(of, by, isReversed, usesOf);
+
+  test.each(ORDERS)('by %s keeps every token, once, and turns round', (by) => {
+    const all = sorted(by);
+    expect(all.map(({ id }) => id).toSorted()).toEqual(tokens.map(({ id }) => id).toSorted());
+    const counts = all.map(({ id }) => usesOf(id));
+    if (by === 'uses') expect(counts).toEqual(counts.toSorted((one, other) => one - other));
+    const [first] = sorted(by, true);
+    const pair = [first, all[0]].flatMap((token) => token ?? []);
+    expect(sorted(by, false, pair)[0]).toBe(all[0]);
+  });
+
+  test('by value goes from small to large, and from dark to light, within each type', () => {
+    const of = (type: string) => sorted('value').filter((token) => token.type === type);
+    const px = of('dimension').flatMap(({ values: { light } }) =>
+      /^-?[\d.]+rem$/.test(light.css ?? '') ? [Number.parseFloat(light.css ?? '')] : [],
+    );
+    expect(px.length).toBeGreaterThan(20);
+    expect(px).toEqual(px.toSorted((one, other) => one - other));
+    const lightness = of('color').map(({ values }) => oklch(values.light.css ?? '')?.l ?? 2);
+    for (let at = 1; at < lightness.length; at += 1)
+      expect(lightness[at] ?? 0).toBeGreaterThan((lightness[at - 1] ?? 0) - 0.001);
+  });
+
+  test('by name counts figures, and by nothing stays as in the sheet', () => {
+    const names = sorted('name').map(({ id }) => id);
+    const ramp = names.filter((id) => /^palette\.brand\.\d+$/.test(id));
+    expect(ramp.map((id) => Number(id.split('.')[2]))).toEqual(
+      ramp.map((id) => Number(id.split('.')[2])).toSorted((one, other) => one - other),
+    );
+    expect(sorted(undefined)).toBe(tokens);
   });
 });

@@ -3,7 +3,7 @@ import { parseTransparentColor } from '../color/parse-color.ts';
 import { isHex, rgbOf } from '../color/srgb.ts';
 import { once } from '../once.ts';
 import { MODES } from '../system/document.ts';
-import { propertyOf, type Tier, type Token } from './token.ts';
+import { propertyOf, TIERS, type Tier, type Token } from './token.ts';
 
 export interface TokenQuery {
   /** Words, each of which is a part of a name, a value or a description; or a length; or a color, for what is near it. */
@@ -12,6 +12,8 @@ export interface TokenQuery {
   readonly tier?: Tier | undefined;
   /** Whether anything takes it. */
   readonly use?: 'used' | 'unused' | undefined;
+  /** Only these, by their ids. */
+  readonly among?: ReadonlySet<string> | undefined;
 }
 
 /** Colors that are nearer than this to each other look related. Common practice, in OKLab. */
@@ -65,6 +67,51 @@ function colorOf(words: string): Oklab | undefined {
   return read.ok ? oklabOf(rgbOf(read.hex)) : undefined;
 }
 
+/** What tokens can be put in order by; without any they stand as in the sheet. */
+export const ORDERS = ['name', 'value', 'type', 'tier', 'uses'] as const;
+export type TokenOrder = (typeof ORDERS)[number];
+
+/** A value as something that is more or less: a length, a time, a number; a color by its lightness. */
+const magnitudeOf = once((token: Token): number => {
+  const { css = '', json } = token.values.light;
+  if (token.type === 'color') return labsOf(token)[0]?.[0] ?? Infinity;
+  if (typeof json === 'number') return json;
+  const px = [...css.matchAll(LENGTHS)].map(([length]) => pxOf(length) ?? 0);
+  if (px.length > 0) return px[0] ?? 0;
+  const [, time, unit] = /^([\d.]+)(m?s)$/.exec(css) ?? [];
+  return time === undefined ? Infinity : Number(time) * (unit === 's' ? 1000 : 1);
+});
+
+/**
+ * Tokens in another order; those that say the same stay in the order in which they come. Values are sorted by their
+ * type first, for a color is neither more nor less than a length.
+ */
+export function sortTokens(
+  tokens: readonly Token[],
+  by: TokenOrder | undefined,
+  isReversed: boolean,
+  usesOf: (id: string) => number,
+): readonly Token[] {
+  if (by === undefined) return tokens;
+  const text = (one: string, other: string): number =>
+    one.localeCompare(other, 'en', { numeric: true });
+  const compare: Readonly<Record<TokenOrder, (one: Token, other: Token) => number>> = {
+    name: (one, other) => text(one.id, other.id),
+    value: (one, other) => {
+      const [here, there] = [magnitudeOf(one), magnitudeOf(other)];
+      return (
+        text(one.type, other.type) ||
+        (here === there ? 0 : here - there) ||
+        text(one.values.light.css ?? '', other.values.light.css ?? '')
+      );
+    },
+    type: (one, other) => text(one.type, other.type),
+    tier: (one, other) => TIERS.indexOf(one.tier) - TIERS.indexOf(other.tier),
+    uses: (one, other) => usesOf(one.id) - usesOf(other.id),
+  };
+  return tokens.toSorted((one, other) => compare[by](one, other) * (isReversed ? -1 : 1));
+}
+
 /**
  * The tokens that answer to a query, in their order; those near a color by their distance from it, in the nearest of
  * their themes.
@@ -72,12 +119,13 @@ function colorOf(words: string): Oklab | undefined {
  */
 export function searchTokens(
   tokens: readonly Token[],
-  { words, type, tier, use }: TokenQuery,
+  { words, type, tier, use, among }: TokenQuery,
   isUsed: (id: string) => boolean = () => true,
 ): readonly Token[] {
   const isAsked = (token: Token): boolean =>
     (type === undefined || token.type === type) &&
     (tier === undefined || token.tier === tier) &&
+    (among === undefined || among.has(token.id)) &&
     (use === undefined || isUsed(token.id) === (use === 'used'));
   const color = colorOf(words);
   if (color) {

@@ -1,16 +1,17 @@
 import { plainTokens } from '@garnish/core/formats/plain-tokens';
+import { allNeeding, neededBy } from '@garnish/core/proof/needed';
 import { countOfUses, tokenUse } from '@garnish/core/proof/token-uses';
-import { searchTokens, type TokenQuery } from '@garnish/core/tokens/token-search';
+import { searchTokens, sortTokens, type TokenQuery } from '@garnish/core/tokens/token-search';
 import { TIERS } from '@garnish/core/tokens/token';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { useDecidedLater } from '../../system/system-context.ts';
+import { useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { setPreferences, TOKEN_COLUMNS, usePreferences } from '../../ui/preferences.ts';
 import { Toggles } from '../../ui/toggles.tsx';
 import { CopyChosen } from './copy-chosen.tsx';
 import { TokenDetail } from './token-detail.tsx';
-import { TokenTable } from './token-table.tsx';
+import { TokenTable, type Order } from './token-table.tsx';
 
 const EMPTY: TokenQuery = { words: '' };
 const USES = ['used', 'unused'] as const;
@@ -28,7 +29,7 @@ function PickOne({ label, any, options, value, onChange }: PickProps) {
   return (
     <select
       aria-label={label}
-      className="select w-auto min-w-0"
+      className="select w-auto min-w-0 flex-1"
       value={value ?? ''}
       onChange={({ currentTarget }) => onChange(currentTarget.value || undefined)}
     >
@@ -37,6 +38,38 @@ function PickOne({ label, any, options, value, onChange }: PickProps) {
         <option key={option} value={option}>
           {option}
         </option>
+      ))}
+    </select>
+  );
+}
+
+interface NeedingProps {
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+}
+
+/** What the tokens are for: a page, a component, or anything. */
+function PickNeeding({ value, onChange }: NeedingProps) {
+  const content = useSystem((state) => state.decided.document.content);
+  const all = allNeeding({ content });
+  return (
+    <select
+      aria-label="Needed by"
+      className="select w-auto min-w-0 flex-1"
+      value={value}
+      onChange={(event) => onChange(event.currentTarget.value)}
+    >
+      <option value="">anywhere</option>
+      {(['page', 'component'] as const).map((kind) => (
+        <optgroup key={kind} label={`${kind}s`}>
+          {all
+            .filter((one) => one.kind === kind)
+            .map(({ id, name }) => (
+              <option key={id} value={`${kind} ${id}`}>
+                {name}
+              </option>
+            ))}
+        </optgroup>
       ))}
     </select>
   );
@@ -52,16 +85,28 @@ export function AllTokens() {
   const [parameters, setParameters] = useSearchParams();
   const [query, setQuery] = useState(EMPTY);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set<string>());
+  const [needing, setNeeding] = useState('');
+  const store = useStore();
+  const content = useSystem((state) => state.decided.document.content);
   const sought = useDeferredValue(query);
   const { tokens } = derived;
   const plain = useMemo(
     () => new Map(plainTokens(document, derived).tokens.map((token) => [token.id, token])),
     [document, derived],
   );
-  const shown = useMemo(
-    () => searchTokens(tokens, sought, (id) => countOfUses(tokenUse(derived, id)) > 0),
-    [tokens, sought, derived],
-  );
+  const among = useMemo(() => {
+    const [kind, id] = needing.split(' ');
+    if ((kind !== 'page' && kind !== 'component') || id === undefined) return undefined;
+    const { decided } = store.state();
+    return new Set(neededBy({ kind, id }, decided.document, decided.derived));
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- asked anew where rules or pages are others
+  }, [needing, store, content, derived.rules]);
+  const [order, setOrder] = useState<Order>({});
+  const shown = useMemo(() => {
+    const usesOf = (id: string): number => countOfUses(tokenUse(derived, id));
+    const found = searchTokens(tokens, { ...sought, among }, (id) => usesOf(id) > 0);
+    return sortTokens(found, order.by, order.isReversed === true, usesOf);
+  }, [tokens, sought, among, derived, order]);
   const types = useMemo(() => [...new Set(tokens.map(({ type }) => type))].toSorted(), [tokens]);
   const named = parameters.get('token') ?? undefined;
   const active = named !== undefined && derived.tokenById.has(named) ? named : undefined;
@@ -98,7 +143,7 @@ export function AllTokens() {
           value={query.words}
           onChange={({ currentTarget: { value } }) => setQuery({ ...query, words: value })}
         />
-        <div className="relative mt-1 mb-2 flex flex-wrap gap-x-3">
+        <div className="relative mt-1 mb-2 flex gap-x-2">
           <PickOne
             label="Type"
             any="any type"
@@ -120,7 +165,8 @@ export function AllTokens() {
             value={query.use}
             onChange={(use) => setQuery({ ...query, use: USES.find((one) => one === use) })}
           />
-          <details className="ms-auto">
+          <PickNeeding value={needing} onChange={setNeeding} />
+          <details className="shrink-0">
             <summary className="min-h-7 cursor-pointer py-1">Columns</summary>
             <div className="absolute inset-x-0 top-full z-20 border border-line-strong bg-base-100 px-3 py-2">
               <Toggles
@@ -145,11 +191,20 @@ export function AllTokens() {
           chosen={chosen}
           onOpen={open}
           onChoose={setChosen}
+          order={order}
+          onOrder={setOrder}
         />
         {shown.length === 0 && (
           <p className="py-2 text-quiet">
             No token answers to that.{' '}
-            <button type="button" className="act" onClick={() => setQuery(EMPTY)}>
+            <button
+              type="button"
+              className="act"
+              onClick={() => {
+                setQuery(EMPTY);
+                setNeeding('');
+              }}
+            >
               Show all
             </button>
           </p>

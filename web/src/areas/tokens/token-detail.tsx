@@ -1,12 +1,14 @@
 import type { Derived } from '@garnish/core/derive/derived';
 import { namedProperty, namingOf } from '@garnish/core/formats/naming';
 import type { PlainToken } from '@garnish/core/formats/plain-tokens';
-import { tokenUse } from '@garnish/core/proof/token-uses';
+import { allNeeding, neededBy, type Needing } from '@garnish/core/proof/needed';
+import { tokenUse, withTakers } from '@garnish/core/proof/token-uses';
+import { useState } from 'react';
 import { propertyOf } from '@garnish/core/tokens/token';
 import { Link } from 'react-router';
 import { decisionAddress } from '../../findings/address.ts';
 import { useModes } from '../../system/proof-theme.ts';
-import { useSystem } from '../../system/system-context.ts';
+import { useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { CustomToken } from './custom-token.tsx';
@@ -24,6 +26,39 @@ interface DetailProps {
   readonly plain: ReadonlyMap<string, PlainToken>;
   readonly derived: Pick<Derived, 'tokens' | 'groups' | 'rules' | 'tokenById' | 'trailOf'>;
   readonly onOpen: (id: string) => void;
+}
+
+/** The pages and components that a token is needed by, itself or through what takes it; looked for when asked. */
+function WhereNeeded({ id }: { readonly id: string }) {
+  const store = useStore();
+  const [found, setFound] = useState<readonly Needing[]>();
+  const look = (): void => {
+    const { document, derived } = store.state().decided;
+    const takers = new Set(withTakers(derived, id));
+    setFound(
+      allNeeding(document).filter((one) =>
+        neededBy(one, document, derived).some((other) => takers.has(other)),
+      ),
+    );
+  };
+  return (
+    <details className="mt-2" onToggle={(event) => event.currentTarget.open && look()}>
+      <summary className="min-h-6 cursor-pointer text-quiet">Where it is needed</summary>
+      {found && (
+        <dl aria-label="Needed by" className="grid grid-cols-[6rem_minmax(0,1fr)] gap-x-3">
+          {(['page', 'component'] as const).map((kind) => {
+            const names = found.filter((one) => one.kind === kind).map(({ name }) => name);
+            return (
+              <div key={kind} className="contents">
+                <dt className="text-xs text-quiet">{kind}s</dt>
+                <dd>{names.length === 0 ? 'none' : names.join(', ')}</dd>
+              </div>
+            );
+          })}
+        </dl>
+      )}
+    </details>
+  );
 }
 
 /** One token: its values in full, how each came about, what it takes and what takes it. */
@@ -120,6 +155,7 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
       ) : (
         <OwnName key={id} id={id} derived={derived} />
       )}
+      <WhereNeeded key={`needed ${id}`} id={id} />
       {use.rules.length > 0 && (
         <details className="mt-2" open={use.rules.length <= SHORT}>
           <summary className="min-h-6 text-quiet">

@@ -3,6 +3,7 @@ import { countOfUses, tokenUse } from '@garnish/core/proof/token-uses';
 import type { Derived } from '@garnish/core/derive/derived';
 import type { Mode } from '@garnish/core/system/document';
 import { propertyOf, type Token } from '@garnish/core/tokens/token';
+import type { TokenOrder } from '@garnish/core/tokens/token-search';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { useModes } from '../../system/proof-theme.ts';
@@ -43,6 +44,50 @@ interface TableProps {
   readonly chosen: ReadonlySet<string>;
   readonly onOpen: (id: string) => void;
   readonly onChoose: (chosen: ReadonlySet<string>) => void;
+  readonly order: Order;
+  readonly onOrder: (order: Order) => void;
+}
+
+/** What the rows are put in order by; nothing where they stand as in the sheet. */
+export interface Order {
+  readonly by?: TokenOrder;
+  readonly isReversed?: boolean;
+}
+
+/** By what a column puts the rows in order. */
+const ORDER_OF: Readonly<Partial<Record<Column, TokenOrder>>> = {
+  values: 'value',
+  type: 'type',
+  tier: 'tier',
+  uses: 'uses',
+};
+
+interface HeadProps {
+  readonly name: string;
+  readonly by: TokenOrder | undefined;
+  readonly order: Order;
+  readonly onOrder: (order: Order) => void;
+  readonly atEnd?: boolean;
+}
+
+/** The head of a column: a click puts the rows in its order, another turns it round, a third leaves them as they were. */
+function Head({ name, by, order, onOrder, atEnd = false }: HeadProps) {
+  if (by === undefined) return <span className="truncate">{name}</span>;
+  const isIt = order.by === by;
+  const next: Order = !isIt ? { by } : order.isReversed === true ? {} : { by, isReversed: true };
+  const says = !isIt ? '' : order.isReversed === true ? ' ↓' : ' ↑';
+  return (
+    <button
+      type="button"
+      className={`min-h-6 truncate hover:underline ${atEnd ? 'text-end' : 'text-start'} ${isIt ? 'font-semibold text-base-content' : ''}`}
+      aria-label={`In order of ${by}${isIt ? (order.isReversed === true ? ', from the last' : ', from the first') : ''}`}
+      aria-pressed={isIt}
+      onClick={() => onOrder(next)}
+    >
+      {name}
+      {says}
+    </button>
+  );
 }
 
 interface CellsProps {
@@ -119,6 +164,7 @@ const HEADS: Readonly<Record<Column, string>> = {
 /** All tokens that were found, few of them drawn: one is opened, several can be chosen, by pointer and by key. */
 export function TokenTable(props: TableProps) {
   const { tokens, plain, derived, columns, active, chosen, onOpen, onChoose } = props;
+  const { order, onOrder } = props;
   const modes = useModes();
   const scroller = useRef<HTMLDivElement>(null);
   /** Where a stretch of chosen ones begins. */
@@ -200,21 +246,24 @@ export function TokenTable(props: TableProps) {
   const place = 'grid items-center gap-x-3';
   return (
     <div className="mt-1">
-      <div
-        className={`${place} border-b border-line-strong pb-1 pe-3 text-xs text-quiet`}
-        style={grid}
-        aria-hidden
-      >
+      <div className={`${place} border-b border-line-strong pe-3 text-xs text-quiet`} style={grid}>
         <span />
-        <span>token</span>
+        <Head name="token" by="name" order={order} onOrder={onOrder} />
         {shown.map((one) => (
-          <span key={one} className={`truncate ${one === 'uses' ? 'text-end' : ''}`}>
-            {one === 'values' && modes.length > 1
-              ? modes[0]
-              : one === 'other theme'
-                ? modes[1]
-                : HEADS[one]}
-          </span>
+          <Head
+            key={one}
+            name={
+              (one === 'values' && modes.length > 1
+                ? modes[0]
+                : one === 'other theme'
+                  ? modes[1]
+                  : undefined) ?? HEADS[one]
+            }
+            by={ORDER_OF[one]}
+            order={order}
+            onOrder={onOrder}
+            atEnd={one === 'uses'}
+          />
         ))}
       </div>
       <div

@@ -439,3 +439,65 @@ test('what a page or a component needs is found, put in order, chosen and copied
   await expect(page.getByText('Home, Timetable')).toBeVisible();
   await expect(page.getByText(/Table, .*Field/)).toBeVisible();
 });
+
+test('tokens are made here: a share of a color, a border in a color of the system, each theme by itself', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'tokens');
+  const make = async (name: string, type: string): Promise<void> => {
+    await page.getByRole('button', { name: 'New token' }).click();
+    const form = page.getByRole('form', { name: 'New token' });
+    await form.getByLabel('Name, its groups before it').fill(name);
+    await form.getByRole('combobox', { name: 'Type of the new token' }).selectOption(type);
+    await page.keyboard.press('Tab');
+    await form.getByRole('button', { name: 'Make it' }).click();
+  };
+  // A name that the system has is refused beside the field.
+  await make('color.page', 'color');
+  await expect(page.getByRole('alert')).toContainText('the system has a token of this name');
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('button', { name: 'New token' })).toBeFocused();
+  await make('mine.glow', 'color');
+  const glow = page.getByRole('region', { name: 'mine.glow', exact: true });
+  await glow.getByRole('button', { name: 'a share of another' }).click();
+  const from = glow.getByLabel('What mine.glow is taken from');
+  await from.fill('{color.none}');
+  await from.press('Enter');
+  await expect(glow.getByText('There is no token color.none.')).toBeVisible();
+  await from.fill('{color.action}');
+  await from.press('Enter');
+  const share = glow.getByLabel('How much of it, in percent');
+  await share.fill('25 %');
+  await share.press('Enter');
+  await expect(glow.getByText('0.25 times color.action')).toBeVisible();
+  await make('mine.edge', 'border');
+  const edge = page.getByRole('region', { name: 'mine.edge', exact: true });
+  const color = edge.getByLabel('color in light');
+  await color.fill('{color.line}');
+  await color.press('Enter');
+  const width = edge.getByLabel('width in dark');
+  await width.fill('3px');
+  await width.press('Enter');
+  await expect(edge.getByRole('button', { name: 'The same in both themes' })).toBeVisible();
+  await edge.getByText('What it is for, and its groups').click();
+  await edge.getByLabel('What the group mine is for').fill('Of this site alone');
+  await page.keyboard.press('Tab');
+  await saved(page);
+  const css = await (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  expect(css).toContain('--mine-edge: 1px solid var(--color-line);');
+  expect(css).toContain('--mine-edge: 3px solid var(--color-line);');
+  const tree = JSON.parse(
+    await (await request.get(`/api/systems/${id}/export/tokens.json`)).text(),
+  ) as { mine: Record<string, unknown> };
+  expect(tree.mine).toMatchObject({
+    $description: 'Of this site alone',
+    glow: { $value: { alpha: 0.25 } },
+    edge: { $value: { color: '{color.line}' } },
+  });
+  // Every file says what is shown of them too.
+  await openArea(page, id, 'tokens?view=files');
+  await page.getByRole('button', { name: 'Verify', exact: true }).click();
+  await expect(page.getByText(/^[\d,]+ values, all as shown$/)).toBeVisible({ timeout: 60_000 });
+});

@@ -1,29 +1,75 @@
-import { customValues, darkReaching, referring, saidIn } from '../system/custom-values.ts';
+import {
+  customValues,
+  darkReaching,
+  referring,
+  saidIn,
+  type CustomItem,
+} from '../system/custom-values.ts';
 import { inOrder, type Mode, type StyleDocument } from '../system/document.ts';
 import { cssOfValue, extensionOfBoth } from '../tokens/css-value.ts';
-import { everyMode, type MadeToken, type TokenValue } from '../tokens/token.ts';
+import {
+  everyMode,
+  isSameInBoth,
+  type MadeToken,
+  type Token,
+  type TokenValue,
+  type Trail,
+} from '../tokens/token.ts';
 
-/** Tokens that came from elsewhere; one that refers to another is semantic, the rest primitive. */
-export const deriveCustomTokens = ({ custom }: StyleDocument['tokens']): MadeToken[] => {
+const NONE: ReadonlyMap<string, Token> = new Map();
+
+/** How a token that nobody but people decided came about. */
+function trailOf(id: string, { path, alias, made, parts = {}, isOwn }: CustomItem): Trail {
+  const taken = [
+    ...(made ? [`${made.times} times ${made.of}`] : []),
+    ...(alias === undefined ? [] : [`taken from ${alias}`]),
+    ...Object.entries(parts).map(([place, of]) => `${place.slice(1)} taken from ${of}`),
+  ];
+  const value = isOwn === true ? 'decided here' : 'imported';
+  return {
+    decisions: [{ path: `/tokens/custom/items/${id}`, label: path, value }],
+    steps:
+      isOwn === true ? taken : ['taken over from an imported file as it stood there', ...taken],
+  };
+}
+
+/**
+ * Tokens that came from elsewhere or were made by hand; one that refers to another is semantic, the rest primitive.
+ * @param own the tokens of the system itself that they are taken from
+ */
+export const deriveCustomTokens = (
+  { custom }: Pick<StyleDocument['tokens'], 'custom'>,
+  own: ReadonlyMap<string, Token> = NONE,
+): MadeToken[] => {
   const paths = new Set(inOrder(custom).map(([, { path }]) => path));
-  const isThere = (path: string): boolean => paths.has(path);
-  const valueOf = customValues(custom);
-  const isDark = darkReaching(custom);
+  const isThere = (path: string): boolean => paths.has(path) || own.has(path);
+  const valueOf = customValues(custom, (path, mode) => {
+    const token = own.get(path);
+    if (!token) return undefined;
+    const { json, extension } = token.values[mode];
+    return { type: token.type, value: json, ...(extension !== undefined && { extension }) };
+  });
+  const isDark = darkReaching(custom, (path) => {
+    const token = own.get(path);
+    return token !== undefined && !isSameInBoth(token);
+  });
   return inOrder(custom).map(([id, token]): MadeToken => {
-    const { path, type, alias, description, deprecated } = token;
+    const { path, type, alias, made, description, deprecated } = token;
     const valueIn = (mode: Mode): TokenValue => {
       const said = saidIn(token, mode);
       const { value: whole, extension: there } = valueOf(path, mode) ?? { value: said.value };
       const isAlias = said.alias !== undefined && isThere(said.alias);
-      const own = isAlias || mode === 'light' || !token.dark ? there : extensionOfBoth(type, there);
-      const json = isAlias ? whole : referring(said, isThere);
+      const extension =
+        isAlias || made || mode === 'light' || !token.dark ? there : extensionOfBoth(type, there);
+      const json = isAlias || made ? whole : referring(said, isThere);
       // What is no value of its type with its references followed is none with them either.
-      const plain = cssOfValue(type, whole, own);
-      const css = plain === undefined ? undefined : (cssOfValue(type, json, own, whole) ?? plain);
+      const plain = cssOfValue(type, whole, extension);
+      const css =
+        plain === undefined ? undefined : (cssOfValue(type, json, extension, whole) ?? plain);
       return {
         json,
         ...(css !== undefined && { css }),
-        ...(own !== undefined && { extension: own }),
+        ...(extension !== undefined && { extension }),
         ...(isAlias && { reference: said.alias }),
       };
     };
@@ -31,15 +77,12 @@ export const deriveCustomTokens = ({ custom }: StyleDocument['tokens']): MadeTok
     return {
       id: path,
       path: path.split('.'),
-      tier: alias === undefined ? 'primitive' : 'semantic',
+      tier: alias === undefined && !made ? 'primitive' : 'semantic',
       type,
       values: isDark(path) ? { light, dark: valueIn('dark') } : everyMode(light),
       ...(description !== undefined && { description }),
       ...(deprecated !== undefined && { deprecated }),
-      trail: () => ({
-        decisions: [{ path: `/tokens/custom/items/${id}`, label: path, value: 'imported' }],
-        steps: ['taken over from an imported file as it stood there'],
-      }),
+      trail: () => trailOf(id, token),
     };
   });
 };

@@ -1,6 +1,8 @@
 import { themesOf } from '../system/themes.ts';
 import { keptList, keptMap } from '../same.ts';
-import type { StyleDocument } from '../system/document.ts';
+import { takenFrom } from '../system/custom-values.ts';
+import { descriptionsOf } from '../system/descriptions.ts';
+import { inOrder, type StyleDocument } from '../system/document.ts';
 import { tokenNames } from '../tokens/token-names.ts';
 import { everyMode, type Token, type TokenValue, type Trail } from '../tokens/token.ts';
 import {
@@ -167,10 +169,93 @@ const OWN: readonly (readonly [key: string, parts: readonly Node<TokenPart>[]])[
 
 const OWN_PARTS = OWN.flatMap(([, parts]) => parts);
 
+const join = (...parts: readonly (readonly Token[])[]): readonly Token[] =>
+  ([] as readonly Token[]).concat(...parts);
+
+const sameList = <Thing>(
+  before: readonly Thing[] | undefined,
+  now: readonly Thing[],
+): readonly Thing[] =>
+  before?.length === now.length && before.every((thing, index) => thing === now[index])
+    ? before
+    : now;
+
+/** What a token is for, as somebody said; the same token as long as both are. */
+const described = new WeakMap<Token, Token>();
+function describedBy(token: Token, text: string | undefined): Token {
+  if (text === undefined || text === token.description) return token;
+  const known = described.get(token);
+  if (known?.description === text) return known;
+  const made = { ...token, description: text };
+  described.set(token, made);
+  return made;
+}
+
+const descriptions = node(
+  'tokens: descriptions',
+  [({ tokens }: StyleDocument) => tokens.descriptions],
+  descriptionsOf,
+);
+
+const groupNode = (key: string, parts: readonly Node<TokenPart>[]): Node<TokenGroup> =>
+  node(
+    `${key}: group`,
+    [descriptions, node(`${key}: parts`, parts, (...all) => all, sameList)],
+    (said, all) => {
+      const own = join(...all.map((part) => part.tokens));
+      return {
+        key,
+        tokens: said.size === 0 ? own : own.map((token) => describedBy(token, said.get(token.id))),
+      };
+    },
+    keptGroup,
+  );
+
+const keptGroup = <Group extends TokenGroup>(before: Group | undefined, now: Group): Group =>
+  before &&
+  before.tokens.length === now.tokens.length &&
+  before.tokens.every((token, index) => token === now.tokens[index])
+    ? before
+    : now;
+
+const OWN_GROUPS: readonly Node<TokenGroup>[] = OWN.map(([key, parts]) => groupNode(key, parts));
+
+/** The tokens of each group by their ids: what changes in one group leaves the others’ as they are. */
+const indexOf = (group: Node<TokenGroup>) =>
+  node(
+    'tokens: by their ids',
+    [group],
+    ({ tokens }) => byId(tokens),
+    (_, now) => now,
+  );
+const OWN_INDEXES = OWN_GROUPS.map(indexOf);
+
+/** What tokens from elsewhere, or made by hand, take from the system’s own; most take nothing. */
+const takenFromOwn = node(
+  'custom: what they take',
+  [({ tokens }: StyleDocument) => tokens.custom],
+  (all): readonly string[] => {
+    const paths = new Set(inOrder(all).map(([, { path }]) => path));
+    const taken = inOrder(all).flatMap(([, item]) => takenFrom(item));
+    return [...new Set(taken.filter((path) => !paths.has(path)))];
+  },
+);
+const ownTaken = node(
+  'custom: taken from the system',
+  [takenFromOwn, node('tokens: indexes', OWN_INDEXES, (...indexes) => indexes, sameList)],
+  (paths, indexes) =>
+    new Map(
+      paths.flatMap((path) => {
+        const token = indexes.find((index) => index.has(path))?.get(path);
+        return token ? [[path, token] as const] : [];
+      }),
+    ),
+);
+
 const imported = tokenNode(
   'custom: tokens',
-  [({ tokens }: StyleDocument) => tokens],
-  deriveCustomTokens,
+  [({ tokens }: StyleDocument) => tokens.custom, ownTaken],
+  (all, own) => deriveCustomTokens({ custom: all }, own),
 );
 
 /** The names that the system has itself; no movement of a value makes others. */
@@ -201,8 +286,8 @@ function withoutLost(token: Token, kept: ReadonlySet<string>): Token {
 /** The tokens from elsewhere: each gives way where one of the system’s own has its name or its property. */
 const custom = node(
   'custom: beside the system’s own',
-  [imported, ownPaths],
-  ({ tokens }, paths): readonly Token[] => {
+  [imported, ownPaths, ownTaken],
+  ({ tokens }, paths, taken): readonly Token[] => {
     if (tokens.length === 0) return tokens;
     const names = tokenNames(paths);
     // Of two of one name, or of one custom property, the last counts, as in a style sheet.
@@ -214,7 +299,7 @@ const custom = node(
         return isFree;
       })
       .toReversed();
-    const kept = new Set(beside.map(({ id }) => id));
+    const kept = new Set([...beside.map(({ id }) => id), ...taken.keys()]);
     return beside.map((token) => withoutLost(token, kept));
   },
   (before, now) => keptList(before, now, ({ id }) => id),
@@ -234,38 +319,12 @@ const hidden = node(
   },
 );
 
-const join = (...parts: readonly (readonly Token[])[]): readonly Token[] =>
-  ([] as readonly Token[]).concat(...parts);
-
-const groupNode = (key: string, parts: readonly Node<TokenPart>[]): Node<TokenGroup> =>
-  node(
-    `${key}: group`,
-    parts,
-    (...all) => ({ key, tokens: join(...all.map((part) => part.tokens)) }),
-    keptGroup,
-  );
-
-const keptGroup = <Group extends TokenGroup>(before: Group | undefined, now: Group): Group =>
-  before &&
-  before.tokens.length === now.tokens.length &&
-  before.tokens.every((token, index) => token === now.tokens[index])
-    ? before
-    : now;
-
 const GROUPS: readonly Node<TokenGroup>[] = [
-  ...OWN.map(([key, parts]) => groupNode(key, parts)),
+  ...OWN_GROUPS,
   node('custom: group', [custom], (tokens) => ({ key: 'custom', tokens }), keptGroup),
 ];
 
-/** The tokens of each group by their ids: what changes in one group leaves the others’ as they are. */
-const INDEXES = GROUPS.map((group) =>
-  node(
-    'tokens: by their ids',
-    [group],
-    ({ tokens }) => byId(tokens),
-    (_, now) => now,
-  ),
-);
+const INDEXES = [...OWN_INDEXES, ...GROUPS.slice(OWN_GROUPS.length).map(indexOf)];
 
 const tokenById = node('tokens: all by their ids', INDEXES, (...indexes): Derived['tokenById'] => ({
   get: (id) => indexes.findLast((index) => index.has(id))?.get(id),
@@ -364,14 +423,6 @@ const tokens = node(
   (...all) => join(...all.map((group) => group.tokens)),
   (_, now) => now,
 );
-
-const sameList = <Thing>(
-  before: readonly Thing[] | undefined,
-  now: readonly Thing[],
-): readonly Thing[] =>
-  before?.length === now.length && before.every((thing, index) => thing === now[index])
-    ? before
-    : now;
 
 const groups = node('tokens: groups', GROUPS, (...all): readonly TokenGroup[] => all, sameList);
 const rules = node('rules: groups', RULE_GROUPS, (...all): readonly RuleGroup[] => all, sameList);

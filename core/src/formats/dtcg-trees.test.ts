@@ -423,6 +423,17 @@ describe('any tree of tokens', () => {
     expect(tokenById.get('edge.dashed')?.values.light.css).toBeUndefined();
   });
 
+  test('with groups that say what they are for goes out equal', () => {
+    const tree: Tree = {
+      brand: {
+        $description: 'Of the house',
+        ink: { $description: 'For words', deep: { $type: 'number', $value: 1 } },
+        paper: { $type: 'number', $value: 2, $description: 'A token of its own' },
+      },
+    };
+    expect(throughSystem(tree)['brand']).toEqual(tree['brand']);
+  });
+
   test('with a group that has a value of its own goes out equal', () => {
     const tree: Tree = {
       accent: {

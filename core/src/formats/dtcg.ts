@@ -1,6 +1,7 @@
 import { modesOf, type Themes } from '../system/themes.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { Mode, StyleDocument } from '../system/document.ts';
+import { descriptionsOf } from '../system/descriptions.ts';
 import { tokenNamesOf } from './token-naming.ts';
 import { isSameInBoth, type Token, type TokenJson } from '../tokens/token.ts';
 
@@ -70,11 +71,22 @@ function place(root: Group, path: readonly string[], value: Group): void {
   place(group, rest, value);
 }
 
+/** The group at a path; nothing where there is none. */
+function groupAt(root: Group, path: readonly string[]): Group | undefined {
+  let here: Group | undefined = root;
+  for (const part of path) {
+    const next: TokenJson | Group | undefined =
+      here && Object.hasOwn(here, part) ? here[part] : undefined;
+    here = isGroup(next) ? next : undefined;
+  }
+  return here;
+}
+
 /** Puts every token at its place, by the names that were chosen; those from before beside them, deprecated. */
 function placeAll(
   root: Group,
   derived: Pick<Derived, 'tokens' | 'groups' | 'rules'>,
-  sheet: StyleDocument['tokens']['sheet'],
+  { sheet, descriptions }: StyleDocument['tokens'],
   modes: readonly [Mode, ...Mode[]],
 ): void {
   const { tokens: names, former } = tokenNamesOf(sheet, derived);
@@ -83,6 +95,11 @@ function placeAll(
   const typeOf = new Map(derived.tokens.map(({ id, type }) => [id, type]));
   for (const token of derived.tokens)
     place(root, pathOf(token.id), tokenJson(token, pathOf, modes));
+  for (const [group, text] of descriptionsOf(descriptions)) {
+    const there = groupAt(root, [...within, ...group.split('.')]);
+    // A token says what it is for itself.
+    if (there && !Object.hasOwn(there, '$value')) there['$description'] = text;
+  }
   for (const { id, path } of former) {
     const now = pathOf(id).join('.');
     place(root, path, {
@@ -104,7 +121,7 @@ export function writeDtcg(derived: Derived, document: StyleDocument): string {
     $description: document.description || document.name,
     $extensions: { [EXTENSION]: { decisions: document as unknown as TokenJson } },
   };
-  placeAll(root, derived, document.tokens.sheet, modesOf(derived.themes));
+  placeAll(root, derived, document.tokens, modesOf(derived.themes));
   return `${JSON.stringify(root, undefined, 2)}\n`;
 }
 
@@ -120,12 +137,12 @@ const themeAt = (themes: Themes, at: 0 | 1): Mode => {
  */
 export function writeDtcgTheme(
   derived: Pick<Derived, 'tokens' | 'themes' | 'groups' | 'rules'>,
-  { tokens: { sheet }, name }: Pick<StyleDocument, 'tokens' | 'name'>,
+  { tokens, name }: Pick<StyleDocument, 'tokens' | 'name'>,
   at: 0 | 1,
 ): string {
   const mode = themeAt(derived.themes, at);
   const root: Group = { $description: `${name}, ${mode}` };
-  placeAll(root, derived, sheet, [mode]);
+  placeAll(root, derived, tokens, [mode]);
   return `${JSON.stringify(root, undefined, 2)}\n`;
 }
 

@@ -1,4 +1,5 @@
 import { placesIn, type CustomItem } from '../system/custom-values.ts';
+import type { Described } from '../system/descriptions.ts';
 import { customToken, type StyleDocument } from '../system/document.ts';
 import { inheritedWords, isInherited, jsonProblem } from '../system/json.ts';
 import { readDocument } from '../system/upgrade.ts';
@@ -21,6 +22,8 @@ export type ReadDtcg =
   | {
       readonly kind: 'tokens';
       readonly tokens: readonly CustomItem[];
+      /** What groups are for. */
+      readonly groups?: readonly Described[];
       readonly leftOut: readonly LeftOut[];
     }
   | { readonly kind: 'problem'; readonly message: string };
@@ -74,6 +77,17 @@ function* tokensOf(
   for (const [key, child] of Object.entries(node))
     if (isNode(child) && (key === '$root' || !key.startsWith('$')))
       yield* tokensOf(child, [...path, key], type, deprecated);
+}
+
+/** What the groups of a file are for, but for the file itself. */
+function* describedGroups(node: Node, path: readonly string[]): Generator<Described> {
+  if (isToken(node) || path.length > DEEPEST) return;
+  const { $description: text } = node;
+  const id = path.join('.');
+  if (typeof text === 'string' && text.trim() !== '' && isTokenPath(id) && !path.some(isInherited))
+    yield { path: id, text: text.slice(0, 2000) };
+  for (const [key, child] of Object.entries(node))
+    if (!key.startsWith('$') && isNode(child)) yield* describedGroups(child, [...path, key]);
 }
 
 /** The place that a value refers to by a JSON Pointer; nothing where it is another value. */
@@ -371,5 +385,6 @@ export function readTree(root: Node, most = MOST): Exclude<ReadDtcg, { kind: 'sy
         });
     }
   }
-  return { kind: 'tokens', tokens, leftOut };
+  const groups = [...describedGroups(extended.root, [])];
+  return { kind: 'tokens', tokens, leftOut, ...(groups.length > 0 && { groups }) };
 }

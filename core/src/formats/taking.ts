@@ -1,3 +1,4 @@
+import { describing, groupsOf, type Described } from '../system/descriptions.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { jsonOf, type Patch } from '../system/patch.ts';
 import { ownTokens } from './incoming.ts';
@@ -25,6 +26,15 @@ export function readTokens(text: string): ReadDtcg {
   return !/^\s*[[{"]/.test(plain) && plain.includes('--') ? readProperties(plain) : readDtcg(plain);
 }
 
+/** What is said of the groups of a file that something was taken from. */
+export const groupsTaken = (
+  groups: readonly Described[] = [],
+  paths: Iterable<string>,
+): readonly Described[] => {
+  const taken = groupsOf(paths);
+  return groups.filter(({ path }) => taken.has(path));
+};
+
 /** A whole system is taken over part by part, so that what is equal already stays untouched. */
 export const restoring = (now: StyleDocument, next: StyleDocument): Patch =>
   (Object.keys(next) as (keyof StyleDocument)[])
@@ -51,5 +61,19 @@ export function takeFile(document: StyleDocument, text: string, newId: () => str
     read.tokens,
     newId,
   );
-  return { kind: 'tokens', count: taken, patch, silent, leftOut: [...read.leftOut, ...leftOut] };
+  const described = describing(
+    document.tokens.descriptions,
+    groupsTaken(
+      read.groups,
+      read.tokens.map(({ path }) => path),
+    ),
+    newId,
+  );
+  return {
+    kind: 'tokens',
+    count: taken,
+    patch: [...patch, ...described],
+    silent,
+    leftOut: [...read.leftOut, ...leftOut],
+  };
 }

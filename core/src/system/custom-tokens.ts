@@ -38,7 +38,8 @@ function withValues(item: CustomItem, valueOf: ReturnType<typeof customValues>):
   return {
     ...item,
     ...(light && { value: light.value }),
-    ...(light?.extension !== undefined && { extension: light.extension }),
+    // A multiple that stands for itself is the value that it has.
+    ...(light?.extension !== undefined && !item.made && { extension: light.extension }),
     ...(dark &&
       (item.dark !== undefined || JSON.stringify(dark.value) !== JSON.stringify(light?.value)) && {
         dark: { ...ofDark(item), value: dark.value },

@@ -14,6 +14,46 @@ export interface Followed {
   readonly extension?: Json;
 }
 
+/** The value of a token that the system makes itself; nothing where it makes none of this path. */
+export type OwnValue = (path: string, mode: Mode) => Followed | undefined;
+
+const isRecord = (value: Json): value is { readonly [key: string]: Json } =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const rounded = (value: number): number => Number(value.toFixed(5));
+
+/** A share of a color, or a multiple of a number that may have a unit; nothing of anything else. */
+export function multiplied(type: string, value: Json, times: number): Json | undefined {
+  if (type === 'color') {
+    if (!isRecord(value) || !Array.isArray(value['components'])) return undefined;
+    const { alpha = 1 } = value;
+    return typeof alpha === 'number' ? { ...value, alpha: rounded(alpha * times) } : undefined;
+  }
+  if (typeof value === 'number') return rounded(value * times);
+  return isRecord(value) && typeof value['value'] === 'number'
+    ? { ...value, value: rounded(value['value'] * times) }
+    : undefined;
+}
+
+/** The types of which there are shares or multiples. */
+export const MULTIPLIED = ['color', 'dimension', 'duration', 'number'] as const;
+
+function madeOf(
+  { type, value }: Followed,
+  { of, times }: NonNullable<CustomItem['made']>,
+): Followed | undefined {
+  const result = MULTIPLIED.some((one) => one === type)
+    ? multiplied(type, value, times)
+    : undefined;
+  return result === undefined
+    ? undefined
+    : {
+        type,
+        value: result,
+        ...(type !== 'color' && { extension: { multiple: { of: `{${of}}`, times } } }),
+      };
+}
+
 export const saidIn = (item: CustomItem, mode: Mode): Said =>
   mode === 'dark' && item.dark ? item.dark : item;
 
@@ -62,16 +102,25 @@ export function* placesIn(value: Json, at = ''): Generator<readonly [string, Jso
  * The values of tokens from elsewhere by their paths, in a theme: as a whole or in their parts taken from others where
  * those are there. A token that leads back to itself has the value that it was given.
  */
-export function customValues(custom: Custom): (path: string, mode: Mode) => Followed | undefined {
+export function customValues(
+  custom: Custom,
+  own: OwnValue = () => undefined,
+): (path: string, mode: Mode) => Followed | undefined {
   const byPath = new Map(inOrder(custom).map(([, item]) => [item.path, item]));
   const known = new Map<string, Followed | undefined>();
   const valueAt = (path: string, mode: Mode): Followed | undefined => {
     const key = `${mode} ${path}`;
     if (known.has(key)) return known.get(key);
     const item = byPath.get(path);
-    if (!item) return undefined;
+    if (!item) return own(path, mode);
     known.set(key, undefined);
-    const { type, extension } = item;
+    const { type, extension, made } = item;
+    const base = made && valueAt(made.of, mode);
+    const multiple = base && madeOf(base, made);
+    if (multiple) {
+      known.set(key, multiple);
+      return multiple;
+    }
     const { value, alias, parts = {} } = saidIn(item, mode);
     const whole = alias === undefined ? undefined : valueAt(alias, mode);
     const filled = new Map(
@@ -92,14 +141,19 @@ export function customValues(custom: Custom): (path: string, mode: Mode) => Foll
 }
 
 /** What a token is taken from, as a whole and in its parts, in both themes. */
-export const takenFrom = (item: CustomItem): readonly string[] =>
-  [item, ...(item.dark ? [item.dark] : [])].flatMap(({ alias, parts = {} }) => [
+export const takenFrom = (item: CustomItem): readonly string[] => [
+  ...(item.made ? [item.made.of] : []),
+  ...[item, ...(item.dark ? [item.dark] : [])].flatMap(({ alias, parts = {} }) => [
     ...(alias === undefined ? [] : [alias]),
     ...Object.values(parts),
-  ]);
+  ]),
+];
 
 /** Whether a token, or anything that it is taken from, has a value of its own in dark. */
-export function darkReaching(custom: Custom): (path: string) => boolean {
+export function darkReaching(
+  custom: Custom,
+  isOwnDark: (path: string) => boolean = () => false,
+): (path: string) => boolean {
   const byPath = new Map(inOrder(custom).map(([, item]) => [item.path, item]));
   const known = new Map<string, boolean>();
   const reaches = (path: string): boolean => {
@@ -107,7 +161,9 @@ export function darkReaching(custom: Custom): (path: string) => boolean {
     if (before !== undefined) return before;
     known.set(path, false);
     const item = byPath.get(path);
-    const result = item !== undefined && (item.dark !== undefined || takenFrom(item).some(reaches));
+    const result = item
+      ? item.dark !== undefined || takenFrom(item).some(reaches)
+      : isOwnDark(path);
     known.set(path, result);
     return result;
   };
@@ -133,9 +189,11 @@ const saidTaking = (
 /** A token that takes from others what `change` makes of their paths; where it makes nothing, it keeps its value. */
 export function taking(item: CustomItem, change: (path: string) => string | undefined): CustomItem {
   if (takenFrom(item).every((path) => change(path) === path)) return item;
-  const { alias: _alias, parts: _parts, dark, ...plain } = item;
+  const { alias: _alias, parts: _parts, made, dark, ...plain } = item;
+  const of = made && change(made.of);
   return {
     ...plain,
+    ...(made && of !== undefined && { made: { of, times: made.times } }),
     ...saidTaking(item, change),
     ...(dark && { dark: saidTaking(dark, change) }),
   };

@@ -306,6 +306,12 @@ export const customToken = z.strictObject({
   /** The token that it is taken from as a whole. */
   alias: z.optional(tokenPath),
   parts: z.optional(partsOfValue),
+  /** A share of a color, 0 to 1, or a multiple of a length, a time or a number. */
+  made: z.optional(
+    z.strictObject({ of: tokenPath, times: z.number().check(z.minimum(-100), z.maximum(100)) }),
+  ),
+  /** Decided here; the others came from elsewhere. */
+  isOwn: z.optional(z.literal(true)),
   /** What our own extension said of it. */
   extension: z.optional(json),
   description: z.optional(words),
@@ -448,7 +454,12 @@ export const documentSchema = z.strictObject({
   components: componentsSchema,
   icons: iconsSchema,
   content,
-  tokens: z.strictObject({ custom: collection(customToken), sheet: z.optional(sheetChoices) }),
+  tokens: z.strictObject({
+    custom: collection(customToken),
+    sheet: z.optional(sheetChoices),
+    /** What groups, and tokens that the system makes, are for; by their paths. */
+    descriptions: z.optional(collection(z.strictObject({ path: tokenPath, text: words }))),
+  }),
   /** Findings that were accepted as they are, by the finding's id. */
   accepted: z.record(
     z.string().check(z.maxLength(200), ownName),

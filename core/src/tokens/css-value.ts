@@ -219,7 +219,9 @@ export function cssOfValue(
       ? cssOfExtension(extension)
       : type === 'gradient'
         ? directedCss(value, extension, followed)
-        : undefined;
+        : type === 'duration' || type === 'number'
+          ? multipleCss(extension)
+          : undefined;
   return own ?? CSS_OF.get(type)?.(value, followed);
 }
 
@@ -259,6 +261,17 @@ function shrinkingCss(value: TokenJson): string | undefined {
     : undefined;
 }
 
+/** So many times another token. */
+function multipleCss(extension: TokenJson | undefined): string | undefined {
+  const multiple = isRecord(extension) ? extension['multiple'] : undefined;
+  if (!isRecord(multiple)) return undefined;
+  const { of, times } = multiple;
+  const property = named(of);
+  return property === undefined || !isNumber(times)
+    ? undefined
+    : `calc(${times} * var(${property}))`;
+}
+
 const minusCss = (value: TokenJson): string | undefined => {
   const property = named(value);
   return property === undefined ? undefined : `calc(-1 * var(${property}))`;
@@ -285,6 +298,8 @@ const isUnit = (unit: TokenJson | undefined): unit is string =>
 function cssOfExtension(extension: TokenJson | undefined): string | undefined {
   if (!isRecord(extension)) return undefined;
   const { em, fluid, shrinking, width, share, minus, inner } = extension;
+  const multiple = multipleCss(extension);
+  if (multiple !== undefined) return multiple;
   if (isNumber(em)) return `${em}em`;
   if (fluid !== undefined) return fluidCss(fluid);
   if (shrinking !== undefined) return shrinkingCss(shrinking);

@@ -158,7 +158,28 @@ const partsForm =
     return taken(Object.fromEntries(entries));
   };
 
+/** Source: Format Module 2025.10, stroke style; CSS Backgrounds 3, border-style. */
+const STROKES = ['solid', 'dashed', 'dotted', 'double', 'groove', 'ridge', 'outset', 'inset'];
+const CAPS = ['round', 'butt', 'square'];
+
+/** A word, or dashes and gaps with how they end: `4px 2px round`. */
+function strokeForm(value: TokenJson): Form {
+  if (typeof value !== 'string') return taken(value);
+  const parts = value.trim().toLowerCase().split(/\s+/);
+  const [word = ''] = parts;
+  if (parts.length === 1 && STROKES.includes(word)) return taken(word);
+  const lineCap = parts.find((part) => CAPS.includes(part)) ?? 'butt';
+  const lengths = parts.filter((part) => !CAPS.includes(part)).map(dimensionForm);
+  const dashArray = lengths.flatMap((one) => (one.ok ? [one.value] : []));
+  return dashArray.length > 0 && dashArray.length === lengths.length
+    ? taken({ dashArray, lineCap })
+    : refused(
+        `“${value.slice(0, 40)}” is no stroke; write for example "dashed", or "4px 2px round"`,
+      );
+}
+
 const FORMS: ReadonlyMap<string, Reader> = new Map<string, Reader>([
+  ['strokeStyle', strokeForm],
   ['color', colorForm],
   ['dimension', dimensionForm],
   ['duration', durationForm],
@@ -184,6 +205,7 @@ const FORMS: ReadonlyMap<string, Reader> = new Map<string, Reader>([
       new Map([
         ['color', colorForm],
         ['width', dimensionForm],
+        ['style', strokeForm],
       ]),
     ),
   ],

@@ -25,7 +25,7 @@ const shownAs = ({ type }: Token) => (Object.hasOwn(SHOWN, type) ? SHOWN[type] :
 /** Tokens from elsewhere, each by its type. */
 export const imported: Chapter = {
   id: 'imported',
-  name: 'Imported tokens',
+  name: 'Other tokens',
   reads: ['custom'],
   nodes: (given) =>
     row(

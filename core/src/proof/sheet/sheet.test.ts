@@ -66,7 +66,7 @@ describe('the sheet of parts', () => {
     ]);
     const words = wordsOf(sheetOf(empty));
     expect(words).not.toContain('Gradients and patterns');
-    expect(words).not.toContain('Imported tokens');
+    expect(words).not.toContain('Other tokens');
     expect(words).not.toContain('Durations');
     expect(words).toContain('Easings');
   });

@@ -3,13 +3,14 @@ import { allNeeding, neededBy } from '@garnish/core/proof/needed';
 import { countOfUses, tokenUse } from '@garnish/core/proof/token-uses';
 import { searchTokens, sortTokens, type TokenQuery } from '@garnish/core/tokens/token-search';
 import { TIERS } from '@garnish/core/tokens/token';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { setPreferences, TOKEN_COLUMNS, usePreferences } from '../../ui/preferences.ts';
 import { Toggles } from '../../ui/toggles.tsx';
 import { CopyChosen } from './copy-chosen.tsx';
+import { NewToken } from './new-token.tsx';
 import { TokenDetail } from './token-detail.tsx';
 import { TokenTable, type Order } from './token-table.tsx';
 
@@ -85,6 +86,8 @@ export function AllTokens() {
   const [parameters, setParameters] = useSearchParams();
   const [query, setQuery] = useState(EMPTY);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set<string>());
+  const [isMaking, setMaking] = useState(false);
+  const makes = useRef<HTMLButtonElement>(null);
   const [needing, setNeeding] = useState('');
   const store = useStore();
   const content = useSystem((state) => state.decided.document.content);
@@ -130,11 +133,34 @@ export function AllTokens() {
         full
         title="All tokens"
         aside={
-          shown.length === tokens.length
-            ? `${tokens.length}`
-            : `${shown.length} of ${tokens.length}`
+          <span className="flex items-baseline gap-x-4">
+            {shown.length === tokens.length
+              ? `${tokens.length}`
+              : `${shown.length} of ${tokens.length}`}
+            <button
+              ref={makes}
+              type="button"
+              className="act"
+              aria-expanded={isMaking}
+              onClick={() => setMaking(!isMaking)}
+            >
+              New token
+            </button>
+          </span>
         }
       >
+        {isMaking && (
+          <NewToken
+            onMade={(path) => {
+              setMaking(false);
+              open(path);
+            }}
+            onLeave={() => {
+              setMaking(false);
+              makes.current?.focus();
+            }}
+          />
+        )}
         <input
           type="search"
           className="input w-full"

@@ -8,14 +8,17 @@ import {
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { WordsField } from '../../ui/words-field.tsx';
 import { TokenName } from './token-name.tsx';
+import { TokenValues } from './token-values.tsx';
+import type { Derived } from '@garnish/core/derive/derived';
 
 interface CustomTokenProps {
   readonly path: string;
+  readonly derived: Pick<Derived, 'tokens' | 'tokenById'>;
   readonly onOpen: (id: string) => void;
 }
 
 /** What can be decided of a token that came from elsewhere: its name, what it is for, whether it is to be used. */
-export function CustomToken({ path, onOpen }: CustomTokenProps) {
+export function CustomToken({ path, derived, onOpen }: CustomTokenProps) {
   const store = useStore();
   const custom = useSystem((state) => state.decided.document.tokens.custom);
   const id = customIdOf(custom, path);
@@ -46,6 +49,7 @@ export function CustomToken({ path, onOpen }: CustomTokenProps) {
           return refused;
         }}
       />
+      <TokenValues id={id} item={item} derived={derived} />
       <WordsField
         label="What it is for"
         value={item.description ?? ''}

@@ -1,6 +1,7 @@
 import { incomingOf, ownTokens, takeChosen, type Incoming } from '@garnish/core/formats/incoming';
 import type { LeftOut } from '@garnish/core/formats/read-dtcg';
-import { readTokens, restoring } from '@garnish/core/formats/taking';
+import { groupsTaken, readTokens, restoring } from '@garnish/core/formats/taking';
+import { describing, type Described } from '@garnish/core/system/descriptions';
 import { useRef, useState } from 'react';
 import { useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
@@ -51,6 +52,8 @@ function Reasons({
 interface Waiting {
   readonly name: string;
   readonly incoming: readonly Incoming[];
+  /** What groups of the file are for. */
+  readonly groups: readonly Described[];
   readonly leftOut: readonly LeftOut[];
 }
 
@@ -87,7 +90,7 @@ export function ImportTokens() {
           wrong: true,
           leftOut: read.leftOut,
         }
-      : { name, incoming, leftOut: read.leftOut };
+      : { name, incoming, groups: read.groups ?? [], leftOut: read.leftOut };
   };
 
   const open = async (files: readonly File[]): Promise<void> => {
@@ -115,6 +118,7 @@ export function ImportTokens() {
             all.flatMap(({ incoming }) => incoming.map((one) => [one.item.path, one] as const)),
           ).values(),
         ],
+        groups: all.flatMap(({ groups }) => groups),
         leftOut: all.flatMap(({ leftOut }) => leftOut),
       },
     );
@@ -143,9 +147,14 @@ export function ImportTokens() {
       newId,
     );
     const leftOut = [...waiting.leftOut, ...taking.leftOut];
+    const words = describing(
+      document.tokens.descriptions,
+      groupsTaken(waiting.groups, chosen),
+      newId,
+    );
     const isTaken =
       taking.patch.length > 0 &&
-      store.change(taking.patch, `tokens of ${waiting.name}`.slice(0, 120));
+      store.change([...taking.patch, ...words], `tokens of ${waiting.name}`.slice(0, 120));
     end(
       isTaken
         ? {

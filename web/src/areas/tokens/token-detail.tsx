@@ -15,6 +15,7 @@ import { CustomToken } from './custom-token.tsx';
 import { OwnName } from './own-name.tsx';
 import { Sample } from './sample.tsx';
 import { TokenLinks } from './token-links.tsx';
+import { TokenWords } from './token-words.tsx';
 import { valueText } from './token-table.tsx';
 
 /** So many rules stand open. */
@@ -151,10 +152,11 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
       </dl>
       <TokenLinks id={id} use={use} derived={derived} plain={plain} onOpen={onOpen} />
       {isCustom ? (
-        <CustomToken key={id} path={id} onOpen={onOpen} />
+        <CustomToken key={id} path={id} derived={derived} onOpen={onOpen} />
       ) : (
         <OwnName key={id} id={id} derived={derived} />
       )}
+      <TokenWords key={`words ${id}`} id={id} own={token.description} isOwn={!isCustom} />
       <WhereNeeded key={`needed ${id}`} id={id} />
       {use.rules.length > 0 && (
         <details className="mt-2" open={use.rules.length <= SHORT}>

@@ -501,3 +501,25 @@ test('tokens are made here: a share of a color, a border in a color of the syste
   await page.getByRole('button', { name: 'Verify', exact: true }).click();
   await expect(page.getByText(/^[\d,]+ values, all as shown$/)).toBeVisible({ timeout: 60_000 });
 });
+
+test('a token tells what it was before, and which change made it what it is', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  for (const value of ['#123456', '#654321'])
+    await change(request, id, [
+      { op: 'replace', path: '/color/roles/items/page/light', value: { kind: 'own', value } },
+    ]);
+  await openArea(page, id, 'tokens?token=color.page');
+  await page.getByText('Its history').click();
+  const items = page.getByRole('list', { name: 'History of the token' }).getByRole('listitem');
+  await expect(items).toHaveCount(2);
+  await expect(items.first()).toContainText('#123456');
+  await expect(items.first()).toContainText('#654321');
+  await expect(page.getByText('Before that it was so from the beginning.')).toBeVisible();
+  // Another has none.
+  await openArea(page, id, 'tokens?token=type.h1.size');
+  await page.getByText('Its history').click();
+  await expect(page.getByText('It is what it was from the beginning.')).toBeVisible();
+});

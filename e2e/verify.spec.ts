@@ -30,6 +30,7 @@ const ODD: Patch = [
       properties: 'rc',
       classes: 'x',
       layer: 'look',
+      registered: true,
       tiers: {
         primitive: { joint: '_' },
         semantic: { prefix: 'role' },
@@ -252,6 +253,45 @@ test.describe('the sheet as a browser computes it', () => {
         }
       }
     });
+});
+
+test('registered with their types, properties are animated; unregistered ones jump', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const sheet = async () => (await request.get(`/api/systems/${id}/export/tokens.css`)).text();
+  /** The color half way between two tokens, and how the browser keeps them. */
+  const seen = async (css: string) => {
+    await page.setContent(`<style>${css}</style><p id="p">x</p>`);
+    return page.evaluate(() => {
+      const element = globalThis.document.querySelector<HTMLElement>('#p');
+      if (!element) throw new Error('there is nothing to animate');
+      const animation = element.animate(
+        { '--color-action': ['rgb(0, 0, 0)', 'rgb(200, 100, 50)'] },
+        { duration: 1000, fill: 'both' },
+      );
+      animation.pause();
+      animation.currentTime = 500;
+      element.style.color = 'var(--color-action)';
+      const style = getComputedStyle(element);
+      const root = getComputedStyle(globalThis.document.documentElement);
+      return {
+        half: style.color,
+        page: root.getPropertyValue('--color-page'),
+        inset: root.getPropertyValue('--space-control-inline'),
+      };
+    });
+  };
+  const before = await seen(await sheet());
+  expect(before.half).not.toBe('rgb(100, 50, 25)');
+  expect(before.page).toMatch(/^#/);
+  await change(request, id, [{ op: 'add', path: '/tokens/sheet', value: { registered: true } }]);
+  const after = await seen(await sheet());
+  expect(after.half).toBe('rgb(100, 50, 25)');
+  expect(after.page).toMatch(/^rgb\(/);
+  // What depends on where it stands stays as it is written.
+  expect([before.inset, after.inset]).toEqual(['1.25em', '1.25em']);
 });
 
 const nameOf = (token: string): string =>

@@ -1,6 +1,7 @@
 import type { Derived } from '../derive/derived.ts';
 import type { SheetChoices } from '../system/sheet-naming.ts';
 import { namedProperty, namingOf, type Naming } from './naming.ts';
+import { registrationsCss } from './registrations.ts';
 import { namedCss, sheetOf } from './sheet.ts';
 
 /** Names from before, which take their values from what is called otherwise now. */
@@ -25,5 +26,8 @@ export function writeCss(
   sheet?: SheetChoices,
 ): string {
   const naming = namingOf(sheet, derived);
-  return namedCss(sheetOf(derived), naming, formerCss(naming, derived.groups));
+  const css = namedCss(sheetOf(derived), naming, formerCss(naming, derived.groups));
+  if (sheet?.registered !== true) return css;
+  const tokens = derived.groups.flatMap((group) => group.tokens);
+  return `${registrationsCss({ ...derived, tokens }, naming)}\n${css}`;
 }

@@ -7,7 +7,7 @@ import type { TokenJson } from '../tokens/token.ts';
 import { THEME_FILES, writeDtcg, writeDtcgTheme, writeResolver } from './dtcg.ts';
 import { pointerParts, valueThere } from './extended-groups.ts';
 import { readDtcg } from './read-dtcg.ts';
-import { takeFile } from './taking.ts';
+import { takeFile } from './take-files.ts';
 
 type Tree = { [key: string]: TokenJson | Tree };
 

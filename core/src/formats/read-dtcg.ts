@@ -261,6 +261,15 @@ function otherThemeOf(
 const isTokenPath = (path: string): boolean =>
   path.length <= 200 && /^[^{}$.][^{}.]*(\.[^{}$.][^{}.]*)*(\.\$root)?$/.test(path);
 
+const ourExtension = (root: Node): Node | undefined => {
+  const extensions = root['$extensions'];
+  const own = isNode(extensions) ? extensions[EXTENSION] : undefined;
+  return isNode(own) ? own : undefined;
+};
+
+/** Whether a file holds all decisions of a system. */
+export const isOurs = (root: Node): boolean => Object.hasOwn(ourExtension(root) ?? {}, 'decisions');
+
 /**
  * Reads a file of the open token format. One that Garnish wrote gives the whole system back; any
  * other gives its tokens, references followed, and says which were left out and why. A text that is
@@ -280,9 +289,8 @@ export function readDtcg(text: string): ReadDtcg {
   if (harm !== undefined)
     return { kind: 'problem', message: `This file cannot be taken: ${harm}. Nothing was taken.` };
   if (!isNode(root)) return { kind: 'problem', message: 'A token file is one JSON object.' };
-  const extensions = root['$extensions'];
-  const own = isNode(extensions) ? extensions[EXTENSION] : undefined;
-  if (isNode(own) && Object.hasOwn(own, 'decisions')) {
+  const own = ourExtension(root);
+  if (own && isOurs(root)) {
     const read = readDocument(own['decisions']);
     if (read.ok) return { kind: 'system', document: read.document };
     const [first] = read.problems;

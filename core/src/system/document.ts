@@ -286,6 +286,8 @@ const tokenNaming = {
 /** How the style sheet is written for the site that it goes into. */
 const sheetChoices = z.strictObject({
   ...tokenNaming,
+  /** Whether custom properties are registered with their types, where that gains anything. */
+  registered: z.optional(z.literal(true)),
   /** How they were called before: those names stay, deprecated. */
   former: z.optional(collection(z.strictObject(tokenNaming))),
   /** What classes begin with. */

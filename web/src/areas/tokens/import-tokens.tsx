@@ -1,12 +1,13 @@
-import { incomingOf, ownTokens, takeChosen, type Incoming } from '@garnish/core/formats/incoming';
+import { ownTokens, takeChosen, type Incoming } from '@garnish/core/formats/incoming';
 import type { LeftOut } from '@garnish/core/formats/read-dtcg';
-import { groupsTaken, readTokens, restoring } from '@garnish/core/formats/taking';
+import { groupsTaken, restoring } from '@garnish/core/formats/taking';
 import { describing, type Described } from '@garnish/core/system/descriptions';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { IncomingTokens } from './incoming-tokens.tsx';
-import { tokenTextOf } from './token-text.ts';
+import type { ImportAnswer, ImportQuestion } from './import-worker.ts';
+import { READABLE } from './token-text.ts';
 
 interface Told {
   readonly words: string;
@@ -66,68 +67,71 @@ export function ImportTokens() {
   const [waiting, setWaiting] = useState<Waiting>();
   const button = useRef<HTMLDivElement>(null);
 
-  /** What a file holds: words about it where nothing is to be chosen. */
-  const look = (text: string, name: string): Told | Waiting => {
-    const read = readTokens(text);
-    if (read.kind === 'problem')
-      return { words: `${read.message} Nothing was changed.`, wrong: true };
-    const { document } = store.state().decided;
-    if (read.kind === 'system') {
-      const patch = restoring(document, read.document);
-      if (patch.length === 0)
-        return { words: 'This file holds what is decided already.', wrong: false };
-      return store.change(patch, `decisions of ${name}`.slice(0, 120))
-        ? {
-            words: `All decisions of ${read.document.name} are restored. Undo goes back.`,
-            wrong: false,
-          }
-        : { words: 'The decisions could not be restored. Nothing was changed.', wrong: true };
-    }
-    const incoming = incomingOf(document.tokens.custom, ownTokens(document), read.tokens);
-    return incoming.length === 0
-      ? {
-          words: 'No token of this file could be imported.',
-          wrong: true,
-          leftOut: read.leftOut,
-        }
-      : { name, incoming, groups: read.groups ?? [], leftOut: read.leftOut };
-  };
+  const [progress, setProgress] = useState<Extract<ImportAnswer, { kind: 'progress' }>>();
+  const worker = useRef<Worker>(undefined);
+  useEffect(() => () => worker.current?.terminate(), []);
 
-  const open = async (files: readonly File[]): Promise<void> => {
-    const all: Waiting[] = [];
-    let last: Told | undefined;
-    for (const file of files) {
-      const read = await tokenTextOf(file).catch(() => ({
-        ok: false as const,
-        problem: `${file.name} cannot be read.`,
-      }));
-      const found: Told | Waiting = read.ok
-        ? look(read.text, file.name)
-        : { words: `${read.problem} Nothing was changed.`, wrong: true };
-      if ('incoming' in found) all.push(found);
-      else last = found;
+  /** What came of reading: decisions are restored, tokens wait to be chosen, anything else is told. */
+  const found = (answer: Exclude<ImportAnswer, { kind: 'progress' }>, name: string): void => {
+    setWaiting(undefined);
+    if (answer.kind === 'problem') {
+      const { words, leftOut } = answer;
+      setTold({ words: `${words} Nothing was changed.`, wrong: true, leftOut });
+      return;
     }
-    setTold(last);
-    const [first] = all;
-    // Of several files with a token of one name the last one counts, as in a style sheet.
-    setWaiting(
-      first && {
-        name: all.length === 1 ? first.name : `${all.length} files`,
-        incoming: [
-          ...new Map(
-            all.flatMap(({ incoming }) => incoming.map((one) => [one.item.path, one] as const)),
-          ).values(),
-        ],
-        groups: all.flatMap(({ groups }) => groups),
-        leftOut: all.flatMap(({ leftOut }) => leftOut),
-      },
+    if (answer.kind === 'tokens') {
+      const { incoming, groups, leftOut } = answer;
+      setTold(undefined);
+      setWaiting({ name, incoming, groups, leftOut });
+      return;
+    }
+    const patch = restoring(store.state().decided.document, answer.document);
+    const isSame = patch.length === 0;
+    const isTaken = isSame || store.change(patch, `decisions of ${name}`.slice(0, 120));
+    setTold(
+      isSame
+        ? { words: 'This file holds what is decided already.', wrong: false }
+        : isTaken
+          ? {
+              words: `All decisions of ${answer.document.name} are restored. Undo goes back.`,
+              wrong: false,
+            }
+          : { words: 'The decisions could not be restored. Nothing was changed.', wrong: true },
     );
   };
 
-  /** Shows what one text holds. */
-  const shown = (found: Told | Waiting): void => {
-    setTold('incoming' in found ? undefined : found);
-    setWaiting('incoming' in found ? found : undefined);
+  /** Reads files beside the window, which goes on answering meanwhile. */
+  const open = (files: readonly File[], pasted?: string): void => {
+    const [first] = files;
+    if (!first) return;
+    worker.current?.terminate();
+    const own = new Worker(new URL('./import-worker.ts', import.meta.url), { type: 'module' });
+    worker.current = own;
+    const name = pasted ?? (files.length === 1 ? first.name : `${files.length} files`);
+    setProgress({ kind: 'progress', words: `reading ${name}`, done: 0, of: files.length });
+    const stop = (): void => {
+      own.terminate();
+      setProgress(undefined);
+    };
+    own.onmessage = ({ data }: MessageEvent<ImportAnswer>) => {
+      if (data.kind === 'progress') setProgress(data);
+      else {
+        stop();
+        found(data, name);
+      }
+    };
+    own.onerror = () => {
+      stop();
+      found({ kind: 'problem', words: `${name} could not be read.`, leftOut: [] }, name);
+    };
+    const question: ImportQuestion = { files, document: store.state().decided.document };
+    own.postMessage(question);
+  };
+  const cancel = (): void => {
+    worker.current?.terminate();
+    setProgress(undefined);
+    setTold({ words: 'Reading was called off. Nothing was changed.', wrong: false });
+    button.current?.querySelector('input')?.focus();
   };
 
   const end = (next: Told | undefined): void => {
@@ -175,11 +179,14 @@ export function ImportTokens() {
           label="Import a token file"
           accept=".json,.tokens,.css,.zip,application/json,text/css,application/zip"
           multiple
-          onFiles={(files) => void open(files)}
+          folders="or a folder"
+          isWanted={({ name }) => READABLE.test(name) || /\.zip$/i.test(name)}
+          onFiles={(files) => open(files)}
         >
           <p className="text-quiet">
-            or several, or drop them here. One from Garnish, tokens.zip too, restores its decisions;
-            of any other, style sheets too, you see the tokens before any is taken.
+            Several, and folders and zips, are read as one; or drop them here. One from Garnish
+            restores its decisions; of any other, style sheets too, you see the tokens before any is
+            taken.
           </p>
           <label className="mt-1 flex items-center gap-x-2">
             <span className="shrink-0 text-quiet">or paste</span>
@@ -191,11 +198,28 @@ export function ImportTokens() {
               onChange={() => undefined}
               onPaste={(event) => {
                 event.preventDefault();
-                shown(look(event.clipboardData.getData('text'), 'what was pasted'));
+                open(
+                  [new File([event.clipboardData.getData('text')], 'pasted')],
+                  'what was pasted',
+                );
               }}
             />
           </label>
-          {told && (
+          {progress && (
+            <div className="mt-1 flex items-center gap-x-3" role="status">
+              <progress
+                aria-label="Files read"
+                className="h-1 w-32 accent-primary"
+                max={progress.of}
+                value={progress.done}
+              />
+              <span className="text-quiet">{progress.words}</span>
+              <button type="button" className="act" onClick={cancel}>
+                Cancel
+              </button>
+            </div>
+          )}
+          {told && !progress && (
             <div role={told.wrong ? 'alert' : 'status'} className="mt-1">
               <p className={told.wrong ? 'text-error' : ''}>{told.words}</p>
               <Reasons of={told.leftOut} words="left out" />

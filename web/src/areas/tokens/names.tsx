@@ -314,7 +314,12 @@ function TokenNames() {
         </>
       )}
       <div className="mt-1 flex items-center gap-x-4">
-        <button type="button" className="btn" aria-disabled={!isTaken} onClick={take}>
+        <button
+          type="button"
+          className="btn aria-disabled:opacity-50"
+          aria-disabled={!isTaken}
+          onClick={take}
+        >
           Take these names
         </button>
         {draft && (

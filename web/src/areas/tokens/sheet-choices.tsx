@@ -75,6 +75,20 @@ export function SheetChoices() {
   const store = useStore();
   const sheet = useSystem((state) => state.decided.document.tokens.sheet);
   const base = sheet?.base ?? true;
+  const isRegistered = sheet?.registered === true;
+  const register = (): void => {
+    const path = `${AT}/registered`;
+    store.change(
+      [
+        isRegistered
+          ? { op: 'remove', path }
+          : sheet
+            ? { op: 'add', path, value: true }
+            : { op: 'add', path: AT, value: { registered: true } },
+      ],
+      isRegistered ? 'no registrations of properties' : 'properties registered with their types',
+    );
+  };
   const setBase = (): void => {
     const path = `${AT}/base`;
     store.change(
@@ -106,6 +120,20 @@ export function SheetChoices() {
       </label>
       <p className="ps-6 text-quiet">
         Box sizing, and no margins that nobody decided. A site with a base of its own does without.
+      </p>
+      <label className="mt-1 flex min-h-7 items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="h-4 w-4 accent-primary"
+          checked={isRegistered}
+          onChange={register}
+        />
+        Custom properties registered with their types
+      </label>
+      <p className="ps-6 text-quiet">
+        With <span className="figures">@property</span> colors, lengths, times and numbers can be
+        animated, and what is none of its type is refused. Lengths that depend on where they stand
+        (em, %) stay unregistered.
       </p>
     </div>
   );

@@ -15,6 +15,7 @@ import { CustomToken } from './custom-token.tsx';
 import { OwnName } from './own-name.tsx';
 import { Sample } from './sample.tsx';
 import { TokenLinks } from './token-links.tsx';
+import { TokenPast } from './token-past.tsx';
 import { TokenWords } from './token-words.tsx';
 import { valueText } from './token-table.tsx';
 
@@ -157,6 +158,7 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
         <OwnName key={id} id={id} derived={derived} />
       )}
       <TokenWords key={`words ${id}`} id={id} own={token.description} isOwn={!isCustom} />
+      <TokenPast key={`past ${id}`} id={id} />
       <WhereNeeded key={`needed ${id}`} id={id} />
       {use.rules.length > 0 && (
         <details className="mt-2" open={use.rules.length <= SHORT}>

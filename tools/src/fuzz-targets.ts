@@ -7,7 +7,8 @@ import { writeCss } from '@garnish/core/formats/css';
 import { writeDtcg } from '@garnish/core/formats/dtcg';
 import { writeHandoff } from '@garnish/core/formats/handoff';
 import { PALETTE_FORMATS, readPalette, writePalette } from '@garnish/core/formats/palette-files';
-import { readDtcg } from '@garnish/core/formats/read-dtcg';
+import { readDtcg, type ReadDtcg } from '@garnish/core/formats/read-dtcg';
+import { readFiles } from '@garnish/core/formats/reading-files';
 import { takeTokens } from '@garnish/core/formats/take-tokens';
 import { cropped } from '@garnish/core/icons/crop';
 import { evened } from '@garnish/core/icons/drawing';
@@ -56,11 +57,31 @@ const TOKEN_FILES = [
   '{"__proto__": {"x": {"$type": "number", "$value": 1}}}',
   '{"a": {"$type": "__proto__", "$value": 1}}',
   `{"a": {"$type": "${'x'.repeat(60)}", "$value": 1}}`,
+  '{"e": {"$type": "border", "$value": {"color": "{a}", "width": "{w}", "style": "dashed"}}, "a": {"$type": "color", "$value": "#123456"}, "w": {"$type": "dimension", "$value": "2px"}}',
   '{"$root": {"$type": "number", "$value": 1}, "$extensions": {"app.garnish": {"decisions": {}}}}',
 ];
 
-const takenTokens = (given: string): boolean => {
-  const read = readDtcg(given);
+/** Files that belong together: one after the other, a sign between them that none of them has. */
+const BETWEEN = '\f';
+const TOKEN_SETS = [
+  [
+    '{"version":"2025.10","sets":{"base":{"sources":[{"$ref":"file-1"}]}},"modifiers":{"theme":{"contexts":{"light":[],"dark":[{"$ref":"file-2"}]},"default":"light"}},"resolutionOrder":[{"$ref":"#/sets/base"},{"$ref":"#/modifiers/theme"}]}',
+    '{"a":{"$description":"Words","$type":"color","one":{"$value":"#123456"},"two":{"$value":"{a.one}"}}}',
+    '{"a":{"one":{"$type":"color","$value":"#ffffff"}}}',
+  ],
+  ['{"a":{"$type":"number","$value":1}}', ':root { --b: 4px; --c: var(--b) }'],
+  [
+    '{"e":{"$type":"border","$value":{"color":"{a}","width":"{w}","style":"solid"}}}',
+    '{"a":{"$type":"color","$value":"#123456"},"w":{"$type":"dimension","$value":"1px"}}',
+  ],
+].map((files) => files.join(BETWEEN));
+
+const takenSets = (given: string): boolean =>
+  takenRead(readFiles(given.split(BETWEEN).map((own, at) => ({ name: `file-${at}`, text: own }))));
+
+const takenTokens = (given: string): boolean => takenRead(readDtcg(given));
+
+const takenRead = (read: ReadDtcg): boolean => {
   if (read.kind !== 'tokens') return read.kind === 'problem';
   let number = 0;
   const taking = takeTokens(
@@ -90,11 +111,57 @@ const PATCHES = [
   [{ op: 'replace', path: '/color/sources/items/brand/value', value: '#123456' }],
   [{ op: 'add', path: '/accepted/toString/call', value: 1 }],
   [{ op: 'replace', path: '/type/roles/order/0', value: 'h1' }],
+  [
+    {
+      op: 'add',
+      path: '/tokens/sheet',
+      value: {
+        properties: 'rc',
+        registered: true,
+        tiers: { semantic: { prefix: 'x', groupLast: true, joint: '_' } },
+        called: { order: ['a'], items: { a: { of: 'color.page', name: 'b.c' } } },
+        former: { order: ['a'], items: { a: { properties: 'y' } } },
+      },
+    },
+  ],
+  [
+    {
+      op: 'replace',
+      path: '/tokens/custom',
+      value: {
+        order: ['a', 'b'],
+        items: {
+          a: {
+            path: 'm.a',
+            type: 'color',
+            value: '#123456',
+            made: { of: 'color.page', times: 0.5 },
+          },
+          b: {
+            path: 'm.b',
+            type: 'shadow',
+            value: [{ color: '#000', offsetX: 1 }],
+            parts: { '/0/color': 'm.a' },
+            dark: { value: 1, alias: 'm.a' },
+          },
+        },
+      },
+    },
+  ],
 ].map((patch) => JSON.stringify(patch));
 
 const takenPatch = (given: string): boolean => {
   const read = patchSchema.safeParse(parsed(given));
-  return !read.success || !patched(sample, read.data).ok;
+  if (!read.success) return true;
+  const result = patched(sample, read.data);
+  if (!result.ok) return true;
+  // Whatever was taken is derived and written: names, and tokens made by hand, have most to say there.
+  if (JSON.stringify(read.data).includes('/tokens/')) {
+    const after = derive(result.document);
+    writeCss(after, result.document.tokens.sheet);
+    JSON.parse(writeDtcg(after, result.document));
+  }
+  return false;
 };
 
 const SVG = [
@@ -131,6 +198,7 @@ const FONT = readFileSync(require.resolve('@fontsource/aleo/files/aleo-latin-400
 
 const readers: readonly Target<string>[] = [
   text('tokens', 10, TOKEN_FILES, takenTokens),
+  text('token sets', 8, TOKEN_SETS, takenSets),
   text(
     'palettes',
     25,

@@ -1,5 +1,5 @@
 import { inOrder } from '../system/document.ts';
-import { removing } from '../system/collection.ts';
+import { removingTokens } from '../system/custom-tokens.ts';
 import { checkOf, type Finding } from './finding.ts';
 
 /** Tokens from elsewhere that a later decision of the system has taken the name of: they are not exported. */
@@ -27,7 +27,8 @@ export const hiddenTokensCheck = checkOf(
           where: { selector: ':root' },
           repair: {
             label: 'Remove the imported one',
-            patch: removing('/tokens/custom', tokens.custom, id),
+            // What took its value from it keeps that, and does not go over to the system’s own.
+            patch: removingTokens(tokens.custom, new Set([id])),
             before: path,
             after: 'the system’s own',
           },

@@ -199,3 +199,29 @@ test('what was read is taken into a system beside its own, and written out as it
   expect(css).toContain('--link: var(--brand);');
   expect(css).toContain('--brand: #93c5fd;');
 });
+
+test('a shadow that takes its color or a length from others keeps that, in each theme', () => {
+  const read = readProperties(`
+    :root { --ink: #112233; --far: 4px; --cast: 0 var(--far) 8px var(--ink), inset 0 0 2px #000; --plain: 0 1px 2px var(--ink); }
+    @media (prefers-color-scheme: dark) { :root { --plain: 0 var(--far) 2px #fff; } }
+    :root { --round: 0 0 1px var(--round); --gone: 0 0 1px var(--nothing); }
+  `);
+  if (read.kind !== 'tokens') throw new Error(read.message);
+  const byPath = new Map(read.tokens.map((token) => [token.path, token]));
+  expect(byPath.get('cast')).toMatchObject({
+    type: 'shadow',
+    parts: { '/0/color': 'ink', '/0/offsetY': 'far' },
+    value: [{ offsetY: { value: 4, unit: 'px' } }, { inset: true }],
+  });
+  expect(byPath.get('plain')).toMatchObject({
+    parts: { '/color': 'ink' },
+    dark: { parts: { '/offsetY': 'far' } },
+  });
+  expect(read.leftOut.map(({ path }) => path)).toEqual(['--round', '--gone']);
+});
+
+// A find of the fuzzer: half of a pair of UTF-16 in a name was taken, and refused by the document.
+test('a name that no database keeps is told', () => {
+  const read = readProperties(':root { --\udc00b: 4px; --c: 1px }');
+  expect(read).toMatchObject({ kind: 'tokens', tokens: [{ path: 'c' }], leftOut: [{}] });
+});

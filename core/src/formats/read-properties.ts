@@ -1,12 +1,11 @@
 import { generate, parse, walk, type CssNode, type Declaration } from 'css-tree';
 import { parseTransparentColor } from '../color/parse-color.ts';
-import { customToken, type StyleDocument } from '../system/document.ts';
-import { isInherited } from '../system/json.ts';
+import type { CustomItem } from '../system/custom-values.ts';
+import { customToken } from '../system/document.ts';
+import { isInherited, jsonProblem } from '../system/json.ts';
 import type { TokenJson } from '../tokens/token.ts';
 import { readForm, type Form } from '../tokens/token-forms.ts';
 import type { LeftOut } from './extended-groups.ts';
-
-type CustomItem = StyleDocument['tokens']['custom']['items'][string];
 
 export type ReadProperties =
   | {
@@ -53,23 +52,62 @@ function byCommas(text: string): readonly string[] {
   return parts.map((part) => part.trim());
 }
 
+/** What a word of a value stands for: itself, or the end of a reference, with the token that it is taken from. */
+interface Word {
+  readonly css: string;
+  readonly from?: string;
+}
+type Resolve = (word: string) => Word;
+
+/** A layer of a shadow with the parts of it that are taken from others. */
+interface Layer {
+  readonly value: { readonly [name: string]: TokenJson };
+  readonly parts: Readonly<Record<string, string>>;
+}
+
 /** One layer of a shadow: two to four lengths, a color, and whether it lies inside. Source: CSS Backgrounds 3, box-shadow. */
-function shadowOf(text: string): TokenJson | undefined {
-  const words = text.match(/[\w-]+\([^()]*(?:\([^()]*\)[^()]*)*\)|\S+/g) ?? [];
-  const lengths = words.filter((word) => LENGTH.test(word));
-  const others = words.filter((word) => !LENGTH.test(word) && word.toLowerCase() !== 'inset');
+function shadowOf(text: string, resolve: Resolve): Layer | undefined {
+  const words = (text.match(/[\w-]+\([^()]*(?:\([^()]*\)[^()]*)*\)|\S+/g) ?? []).map(resolve);
+  const isInset = ({ css }: Word): boolean => css.toLowerCase() === 'inset';
+  const lengths = words.filter(({ css }) => LENGTH.test(css));
+  const others = words.filter((word) => !LENGTH.test(word.css) && !isInset(word));
   const [color] = others;
   if (lengths.length < 2 || lengths.length > 4 || others.length !== 1 || color === undefined)
     return undefined;
-  if (!parseTransparentColor(color).ok) return undefined;
-  const [offsetX = '0', offsetY = '0', blur = '0', spread = '0'] = lengths;
+  if (!parseTransparentColor(color.css).ok) return undefined;
+  const nothing: Word = { css: '0' };
+  const [offsetX = nothing, offsetY = nothing, blur = nothing, spread = nothing] = lengths;
+  const named = { color, offsetX, offsetY, blur, spread };
   return {
-    color,
-    offsetX,
-    offsetY,
-    blur,
-    spread,
-    ...(words.some((word) => word.toLowerCase() === 'inset') && { inset: true }),
+    value: {
+      ...Object.fromEntries(Object.entries(named).map(([name, { css }]) => [name, css])),
+      ...(words.some(isInset) && { inset: true }),
+    },
+    parts: Object.fromEntries(
+      Object.entries(named).flatMap(([name, { from }]) =>
+        from === undefined ? [] : [[`/${name}`, from] as const],
+      ),
+    ),
+  };
+}
+
+/** A shadow of one or several layers; nothing for what is none. */
+function shadowIn(
+  text: string,
+  resolve: Resolve,
+): (Pick<Layer, 'parts'> & { readonly value: TokenJson }) | undefined {
+  const layers = byCommas(text).map((layer) => shadowOf(layer, resolve));
+  const all = layers.flatMap((layer) => layer ?? []);
+  const [only] = all;
+  if (!only || all.length < layers.length) return undefined;
+  if (all.length === 1) return only;
+  return {
+    value: all.map(({ value }) => value),
+    parts: Object.fromEntries(
+      all.flatMap(({ parts }, at) =>
+        Object.entries(parts).map(([place, from]) => [`/${at}${place}`, from] as const),
+      ),
+    ),
   };
 }
 
@@ -91,9 +129,8 @@ function typed(
       : as('number', Number(text));
   if (EASING.test(text)) return as('cubicBezier', text);
   if (parseTransparentColor(text).ok) return as('color', text);
-  const layers = byCommas(text).map(shadowOf);
-  if (layers.every((layer) => layer !== undefined))
-    return as('shadow', layers.length === 1 ? (layers[0] ?? null) : layers);
+  const shadow = shadowIn(text, (css) => ({ css }));
+  if (shadow) return as('shadow', shadow.value);
   if (
     FAMILY.test(text) &&
     (/font|face|family/.test(name) || GENERIC.test(text) || /["']/.test(text))
@@ -101,6 +138,18 @@ function typed(
     return as('fontFamily', text);
   return undefined;
 }
+
+/** What a value is taken from, as a token keeps it. */
+const taken = ({
+  alias,
+  parts,
+}: {
+  readonly alias?: string;
+  readonly parts: Readonly<Record<string, string>>;
+}): Pick<CustomItem, 'alias' | 'parts'> => ({
+  ...(alias !== undefined && { alias }),
+  ...(Object.keys(parts).length > 0 && { parts }),
+});
 
 /** Where references end: in a value, or in a reason why there is none. */
 type End = { readonly css: string } | { readonly problem: string };
@@ -240,11 +289,22 @@ export function readProperties(text: string): ReadProperties {
     const light = said.light ?? said.dark ?? '';
     const valueIn = (value: string, theme: 'light' | 'dark') => {
       const end = followed(value, theme);
-      if ('problem' in end) return end;
+      if ('problem' in end) {
+        // A shadow may take its color, or a length, from another property.
+        const shadow = shadowIn(value, (word) => {
+          const from = referred(word);
+          const whole = from === undefined ? undefined : followed(word, theme);
+          return from !== undefined && whole && 'css' in whole
+            ? { css: whole.css, from: pathOf(from) }
+            : { css: word };
+        });
+        const form = shadow && readForm('shadow', shadow.value);
+        return shadow && form?.ok === true ? { type: 'shadow', form, parts: shadow.parts } : end;
+      }
       const own = typed(end.css, property);
       const alias = referred(value);
       return own
-        ? { ...own, ...(alias !== undefined && { alias: pathOf(alias) }) }
+        ? { ...own, parts: {}, ...(alias !== undefined && { alias: pathOf(alias) }) }
         : { problem: `“${end.css.slice(0, 60)}” is no value of a type that tokens have` };
     };
     const usual = valueIn(light, 'light');
@@ -264,17 +324,19 @@ export function readProperties(text: string): ReadProperties {
       path,
       type: usual.type,
       value: usual.form.value,
-      ...(usual.alias !== undefined && { alias: usual.alias }),
+      ...taken(usual),
       ...(usual.form.extension !== undefined && { extension: usual.form.extension }),
       ...(dark && {
         dark: {
           value: dark.form.value,
-          ...(dark.alias !== undefined && { alias: dark.alias }),
+          ...taken(dark),
         },
       }),
     };
+    const unkept = jsonProblem(token);
     const checked = customToken.safeParse(token);
-    if (checked.success) tokens.push(token);
+    if (unkept !== undefined) out(unkept);
+    else if (checked.success) tokens.push(token);
     else out(checked.error.issues[0]?.message ?? 'it cannot be taken');
   }
   return { kind: 'tokens', tokens, leftOut };

@@ -67,6 +67,14 @@ describe('several files', () => {
     expect(read.kind).toBe('system');
   });
 
+  test('far too many are refused in words', () => {
+    const many = Array.from({ length: 1001 }, (_, at) => file(`${at}.json`, '{'));
+    expect(readFiles(many)).toEqual({
+      kind: 'problem',
+      message: 'These are 1,001 files; 1,000 is the most.',
+    });
+  });
+
   test('without any token are a problem in words', () => {
     expect(readFiles([])).toMatchObject({ kind: 'problem' });
     expect(readFiles([file('a.json', '{'), file('b.json', '{}')])).toMatchObject({

@@ -13,6 +13,9 @@ export interface TextFile {
   readonly text: string;
 }
 
+/** More are no files of tokens that belong together. */
+const MOST_FILES = 1000;
+
 const baseOf = (name: string): string => name.split('/').at(-1) ?? name;
 
 const isToken = (node: Node): boolean =>
@@ -190,6 +193,11 @@ export function readFiles(files: readonly TextFile[]): ReadDtcg {
   const [only] = files;
   if (!only) return { kind: 'problem', message: 'There is no file of tokens among them.' };
   if (files.length === 1) return readTokens(only.text);
+  if (files.length > MOST_FILES)
+    return {
+      kind: 'problem',
+      message: `These are ${files.length.toLocaleString('en-US')} files; ${MOST_FILES.toLocaleString('en-US')} is the most.`,
+    };
   const trees = new Map<string, Node>();
   const sheets: string[] = [];
   const leftOut: LeftOut[] = [];

@@ -329,6 +329,73 @@ async function list(browser: Browser, url: string): Promise<Row[]> {
   ];
 }
 
+/**
+ * The table of 5,000 tokens: how many frames are dropped while it is scrolled from end to end, as the browser tells of
+ * frames.
+ */
+async function tokens(browser: Browser, url: string): Promise<Row[]> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const address = await openSystem(page, url);
+  const id = address.split('/').at(-1) ?? '';
+  const own = Array.from({ length: 4400 }, (_, at): [string, object] => [
+    `own-${at}`,
+    {
+      path: `elsewhere.group-${at % 60}.token-${at}`,
+      type: at % 2 === 0 ? 'dimension' : 'color',
+      value:
+        at % 2 === 0
+          ? { value: at % 400, unit: 'px' }
+          : { colorSpace: 'srgb', components: [(at % 256) / 255, (at % 97) / 97, 0.5], alpha: 1 },
+      description: `What token ${at} is for.`,
+    },
+  ]);
+  const { sequence } = (await (await page.request.get(`${url}/api/systems/${id}`)).json()) as {
+    readonly sequence: number;
+  };
+  const answer = await page.request.post(`${url}/api/systems/${id}/changes`, {
+    data: {
+      id: crypto.randomUUID(),
+      base: sequence,
+      label: 'many tokens',
+      window: crypto.randomUUID(),
+      gesture: crypto.randomUUID(),
+      patch: [{ op: 'replace', path: '/tokens/custom', value: jsonOf(collectionOf(own)) }],
+    },
+  });
+  if (!answer.ok()) throw new Error(`the tokens were refused: ${await answer.text()}`);
+  await page.goto(`${address}/tokens`);
+  const table = page.getByRole('listbox', { name: 'Tokens' });
+  await table.getByRole('option').first().waitFor();
+  // What is measured after opening, the pages and the sheet of parts with all these tokens, is over by then.
+  await page.waitForTimeout(12_000);
+  const frames = await table.evaluate(async (element) => {
+    const found: number[] = [];
+    let before = await new Promise<number>(requestAnimationFrame);
+    for (let index = 0; index < 300; index += 1) {
+      element.scrollTop += 260;
+      const now = await new Promise<number>(requestAnimationFrame);
+      found.push(now - before);
+      before = now;
+    }
+    return found;
+  });
+  await page.close();
+  const FRAME_MS = 1000 / 60;
+  const dropped = frames.reduce(
+    (sum, frame) => sum + Math.max(0, Math.round(frame / FRAME_MS) - 1),
+    0,
+  );
+  return [
+    {
+      name: 'frames dropped while 5,000 tokens are scrolled, ten rows a frame',
+      value: (dropped / frames.length) * 100,
+      unit: '%',
+      limit: 1,
+      against: `${dropped} of ${frames.length}, the longest ${Math.max(...frames).toFixed(1)} ms`,
+    },
+  ];
+}
+
 /** The home page with so many more rows in its table that it has about 5,000 elements. */
 const longPage = (): Patch => {
   const [table] = sectionsOf(brackwater.content, 'table');
@@ -425,7 +492,7 @@ async function reference(browser: Browser, when: string): Promise<Row> {
 export async function browserRows(only: readonly string[] = []): Promise<readonly Row[]> {
   const server = await demoServer('bench');
   const browser = await launch();
-  const parts = { moving, turning, memory, list, pages } as const;
+  const parts = { moving, turning, memory, list, pages, scrolling: tokens } as const;
   const rows: Row[] = [];
   try {
     rows.push(await reference(browser, 'before'));

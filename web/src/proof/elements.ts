@@ -1,4 +1,4 @@
-import { askingWhatMakes } from '@garnish/core/proof/made-of';
+import { askingWhatMakes, namesIn } from '@garnish/core/proof/made-of';
 import type { Derived, RuleGroup } from '@garnish/core/derive/derived';
 import { propertyShownBy, specimenRules } from '@garnish/core/proof/sheet/manners';
 import { propertyOf } from '@garnish/core/tokens/token';
@@ -70,23 +70,26 @@ export function* findingMadeOf(
   made: Made,
 ): Generator<undefined, readonly Element[]> {
   const sought = new Set(wanted);
-  const properties = [...byProperty(made.tokens)].flatMap(([property, id]) =>
-    sought.has(id) ? [`var(${property})`, `var(${property},`] : [],
+  const properties = new Set(
+    [...byProperty(made.tokens)].flatMap(([property, id]) => (sought.has(id) ? [property] : [])),
   );
   const candidates = new Set<Element>();
   const classes = [...page.querySelectorAll(SPECIMENS)].flatMap(({ classList }) => [...classList]);
   const own = specimens(classes);
   const tokens = askingTokens(page, made, own);
-  for (const { rules } of [...made.rules, own]) {
-    yield;
-    for (const { selector, declarations } of rules)
+  let read = 0;
+  for (const { rules } of [...made.rules, own])
+    for (const { selector, declarations } of rules) {
+      read += 1;
+      if (read % PER_STEP === 0) yield;
       for (const [property, value] of declarations) {
-        if (!properties.some((one) => value.includes(one))) continue;
+        if (!value.includes('var(') || !namesIn(value).some((name) => properties.has(name)))
+          continue;
         // What a rule hands on as a property of its own may be taken further inside.
         const there = property.startsWith('--') ? `:is(${selector}), :is(${selector}) *` : selector;
         for (const element of page.body.querySelectorAll(there)) candidates.add(element);
       }
-  }
+    }
   const found: Element[] = [];
   let looked = 0;
   for (const element of candidates) {

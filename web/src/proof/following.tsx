@@ -21,6 +21,9 @@ const MARK = 'data-place';
 /** A hand that goes through fields passes those that it does not mean. */
 const SETTLE_MS = 200;
 
+/** So many places are asked whether they are in view: asking lays out what is not, and of thousands the first does. */
+const MOST_ASKED = 100;
+
 const inPageOrder = (one: Element, other: Element): number =>
   one.compareDocumentPosition(other) & Node.DOCUMENT_POSITION_FOLLOWING ? -1 : 1;
 
@@ -154,14 +157,12 @@ export default function Following({ page }: FollowingProps) {
       const all =
         tokens.length === 0 ? [] : await inBreaths(findingMadeOf(page, tokens, derived), isOff);
       if (!all || isOff()) return;
-      const here = all
-        .filter((element) => element.getBoundingClientRect().height > 0)
-        .sort(inPageOrder);
+      const here = all.filter((element) => element.checkVisibility()).sort(inPageOrder);
       setPlaces(here);
       // A page that somebody turned to stays: only a decision turns it, and once.
       if (here.length > 0) {
         // What is in sight already is near enough.
-        const nearest = Math.max(0, here.findIndex(isSeen));
+        const nearest = Math.max(0, here.slice(0, MOST_ASKED).findIndex(isSeen));
         turned.current = decision;
         go(here, nearest, turns);
         return;

@@ -11,6 +11,27 @@ const json = (name: string, content: unknown) => ({
   buffer: Buffer.from(JSON.stringify(content)),
 });
 
+/** Drops a file of so many tokens, with a text of so many signs beside them, which is made in the page itself. */
+async function dropped(
+  page: Page,
+  name: string,
+  what: { readonly tokens: number; readonly filler: number },
+): Promise<void> {
+  const transfer = await page.evaluateHandle(
+    ([file, { tokens, filler }]) => {
+      const all: Record<string, unknown> = { filler: 'x'.repeat(filler) };
+      for (let at = 0; at < tokens; at += 1) all[`t${at}`] = { $type: 'number', $value: at };
+      const given = new DataTransfer();
+      given.items.add(new File([JSON.stringify(all)], file, { type: 'application/json' }));
+      return given;
+    },
+    [name, what] as const,
+  );
+  await page
+    .getByRole('group', { name: 'Token files' })
+    .dispatchEvent('drop', { dataTransfer: transfer });
+}
+
 test('a zip with a resolver document comes in with both themes, references from file to file, words of groups', async ({
   page,
   request,
@@ -64,23 +85,15 @@ test('what is far too large is answered in words, or called off, and is read bes
 }) => {
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'tokens?view=files');
-  const many = Object.fromEntries(
-    Array.from({ length: 200_000 }, (_, at) => [`t${at}`, { $type: 'number', $value: at }]),
-  );
   // It is read elsewhere than in the window.
   const worker = page.waitForEvent('worker', (one) => one.url().includes('import-worker'));
-  await input(page).setInputFiles(json('many.json', many));
+  await dropped(page, 'many.json', { tokens: 200_000, filler: 0 });
   await expect(page.getByRole('alert')).toContainText(
     'This file cannot be taken: it has more than 200000 parts. Nothing was taken.',
   );
   await worker;
   // A long one is called off.
-  const text = `{"a":{"$type":"number","$value":1},"b":"${'x'.repeat(24_000_000)}"}`;
-  await input(page).setInputFiles({
-    name: 'long.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(text),
-  });
+  await dropped(page, 'long.json', { tokens: 1, filler: 60_000_000 });
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText('Reading was called off. Nothing was changed.')).toBeVisible();
   expect((await documentOf(request, id)).tokens.custom.order).toEqual([]);

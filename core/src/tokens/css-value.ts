@@ -1,9 +1,5 @@
-import {
-  GRADIENT_SPACES,
-  gradientCss as spacedGradient,
-  type WrittenStop,
-} from '../color/gradient.ts';
-import { parseTransparentColor } from '../color/parse-color.ts';
+import { GRADIENT_SPACES, gradientCss as spacedGradient } from '../color/gradient.ts';
+import { hexOf, isHex, type Hex } from '../color/srgb.ts';
 import { cssString } from '../css-string.ts';
 import { propertyOfPath, type TokenJson } from './token.ts';
 
@@ -69,18 +65,36 @@ const part =
 const familyCss = (name: TokenJson): string | undefined =>
   typeof name !== 'string' ? undefined : /^[a-z-]+$/.test(name) ? name : cssString(name);
 
-/** Colors with their places, the color of each as CSS writes it. */
-function stopsOf(value: TokenJson, followed: TokenJson): readonly WrittenStop[] | undefined {
+/** A color that may stand in a gradient: as CSS writes it, and its nearest in sRGB where the value says that. */
+interface ReadStop {
+  readonly at: number;
+  readonly css: string;
+  readonly color: Hex | undefined;
+}
+
+/** The nearest color of sRGB that a value names itself; nothing for one of another space without it. */
+function hexOfJson(value: TokenJson | undefined): Hex | undefined {
+  if (typeof value === 'string') return isHex(value) ? value : undefined;
+  if (!isRecord(value)) return undefined;
+  const { hex, colorSpace, components } = value;
+  const own = typeof hex === 'string' ? hex.toLowerCase() : '';
+  if (isHex(own)) return own;
+  if (colorSpace !== 'srgb' || !isList(components) || components.length !== 3) return undefined;
+  const [red, green, blue] = components.map((part) => (isNumber(part) ? part : 0));
+  return hexOf([red ?? 0, green ?? 0, blue ?? 0]);
+}
+
+/** Colors with their places. */
+function stopsOf(value: TokenJson, followed: TokenJson): readonly ReadStop[] | undefined {
   if (!isList(value) || !isList(followed) || value.length < 2) return undefined;
-  const stops = followed.flatMap((stop, index) => {
+  const stops = followed.flatMap((stop, index): readonly ReadStop[] => {
     const written = value[index] ?? null;
     if (!isRecord(stop) || !isNumber(stop['position'])) return [];
     const own = colorCss(stop['color'] ?? null);
-    const read = own === undefined ? undefined : parseTransparentColor(own);
     const css = (isRecord(written) ? part(colorCss)(written['color']) : undefined) ?? own;
-    return css === undefined || read?.ok !== true
+    return own === undefined || css === undefined
       ? []
-      : [{ at: stop['position'], color: read.hex, css }];
+      : [{ at: stop['position'], color: hexOfJson(stop['color']), css }];
   });
   return stops.length === value.length ? stops : undefined;
 }
@@ -91,10 +105,7 @@ function gradientCss(value: TokenJson, followed: TokenJson): string | undefined 
   return stops && plainGradient(stops, 'to right');
 }
 
-const plainGradient = (
-  stops: readonly Pick<WrittenStop, 'at' | 'css'>[],
-  direction: string,
-): string =>
+const plainGradient = (stops: readonly Pick<ReadStop, 'at' | 'css'>[], direction: string): string =>
   `linear-gradient(${direction}, ${stops
     .map(({ at, css }) => `${css} ${Number((at * 100).toFixed(2))}%`)
     .join(', ')})`;
@@ -117,7 +128,16 @@ function directedCss(
   if (!stops || !isRecord(extension)) return undefined;
   const { angle, space, side } = extension;
   const known = GRADIENT_SPACES.find((one) => one === space);
-  if (isNumber(angle) && known) return spacedGradient(stops, known, `${angle}deg`);
+  if (isNumber(angle) && known) {
+    const direction = `${angle}deg`;
+    const all = stops.flatMap(({ at, css, color }) =>
+      color === undefined ? [] : [{ at, css, color }],
+    );
+    // Of a color that names no neighbor in sRGB nobody knows here whether it is gray.
+    return all.length === stops.length
+      ? spacedGradient(all, known, direction)
+      : plainGradient(stops, `${direction} in ${known}`);
+  }
   // All over it is one color from end to end.
   if (side === 'all over') return `linear-gradient(${stops.map(({ css }) => css).join(', ')})`;
   const direction = FROM_SIDE.get(side);

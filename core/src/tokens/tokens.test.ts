@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { cssOfValue } from './css-value.ts';
+import type { TokenJson } from './token.ts';
 import { propertyOf, slugs } from './token.ts';
 
 describe('a value of the open format, as CSS writes it', () => {
@@ -84,5 +85,70 @@ describe('names', () => {
 
   test('a custom property holds nothing that CSS would read otherwise', () => {
     expect(propertyOf({ path: ['a b', 'c;d', 'e.f'] })).toBe('--a-b-c-d-e-f');
+  });
+});
+
+describe('what our extension says beside a value', () => {
+  const stops = (...colors: readonly TokenJson[]): TokenJson =>
+    colors.map((color, at) => ({ color, position: at }));
+  const srgb = (hex: string): TokenJson => ({
+    colorSpace: 'srgb',
+    components: [0.2, 0.4, 0.6],
+    hex,
+  });
+  const vivid: TokenJson = { colorSpace: 'display-p3', components: [1, 0, 0] };
+
+  test.each<[string, TokenJson, TokenJson, string]>([
+    [
+      'how a gradient runs',
+      stops(srgb('#336699'), srgb('#FFFFFF')),
+      { space: 'oklab', angle: 45 },
+      'linear-gradient(45deg in oklab, #336699 0%, #ffffff 100%)',
+    ],
+    [
+      'a gray in a space of hues',
+      stops(srgb('#336699'), srgb('#ffffff')),
+      { space: 'oklch', angle: 90 },
+      'linear-gradient(90deg in oklab, #336699 0%, #ffffff 100%)',
+    ],
+    [
+      'colors of another space',
+      stops(vivid, srgb('#ffffff')),
+      { space: 'oklch', angle: 90 },
+      'linear-gradient(90deg in oklch, color(display-p3 1 0 0) 0%, #ffffff 100%)',
+    ],
+    [
+      'from where a veil comes',
+      stops(srgb('#000000'), srgb('#ffffff')),
+      { side: 'bottom' },
+      'linear-gradient(to top, #000000 0%, #ffffff 100%)',
+    ],
+    [
+      'a veil all over',
+      stops(srgb('#000000'), srgb('#000000')),
+      { side: 'all over' },
+      'linear-gradient(#000000, #000000)',
+    ],
+    [
+      'nothing that is known',
+      stops(srgb('#000000'), srgb('#ffffff')),
+      { side: 'inside', angle: 'left' },
+      'linear-gradient(to right, #000000 0%, #ffffff 100%)',
+    ],
+  ])('%s', (_, value, extension, css) => {
+    expect(cssOfValue('gradient', value, extension)).toBe(css);
+  });
+
+  test.each<[string, TokenJson, string]>([
+    ['dimension', { value: 2, unit: 'px' }, 'calc(1.5 * var(--a-gap))'],
+    ['duration', { value: 2, unit: 'ms' }, 'calc(1.5 * var(--a-gap))'],
+    ['number', 3, 'calc(1.5 * var(--a-gap))'],
+    ['fontWeight', 300, '300'],
+  ])('a multiple of a %s', (type, value, css) => {
+    const extension = { multiple: { of: '{a.gap}', times: 1.5 } };
+    expect(cssOfValue(type, value, extension)).toBe(css);
+    expect(cssOfValue(type, value, { multiple: { of: 'a.gap', times: 1.5 } })).not.toContain(
+      'calc',
+    );
   });
 });

@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { checkVerified } from '../checks/verified-files.ts';
 import { derive } from '../derive/derive.ts';
 import { FORMATS } from '../formats/formats.ts';
 import { plainTokens } from '../formats/plain-tokens.ts';
@@ -9,6 +8,7 @@ import { writeVerified } from '../formats/verified.ts';
 import { MODES, type StyleDocument } from '../system/document.ts';
 import { jsonOf, type Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
+import { checkVerified } from './findings.ts';
 import { isSameComputed, probeOf } from './probe.ts';
 import { readingOf } from './readings.ts';
 import { MOST_TOLD, reporting, unreadable, verification, wordsOfFile } from './report.ts';

@@ -1,6 +1,5 @@
 import { fontFamily } from '@garnish/core/fonts/family';
 import { patchSchema } from '@garnish/core/system/patch';
-import { verification } from '@garnish/core/verify/report';
 import * as z from 'zod/mini';
 
 /** What the server sends, checked where it comes in. */
@@ -55,8 +54,5 @@ export const changeRecord = z.object({
 export type ChangeRecord = z.infer<typeof changeRecord>;
 
 export const changeList = z.array(changeRecord);
-
-/** What came out when files were verified last, and of which state; nothing where they never were. */
-export const keptVerification = z.nullable(z.object({ sequence: z.number(), verification }));
 
 export const familyList = z.array(fontFamily);

@@ -157,7 +157,9 @@ export default function Following({ page }: FollowingProps) {
       const all =
         tokens.length === 0 ? [] : await inBreaths(findingMadeOf(page, tokens, derived), isOff);
       if (!all || isOff()) return;
-      const here = all.filter((element) => element.checkVisibility()).sort(inPageOrder);
+      const here = all
+        .filter((element) => element.getBoundingClientRect().height > 0)
+        .sort(inPageOrder);
       setPlaces(here);
       // A page that somebody turned to stays: only a decision turns it, and once.
       if (here.length > 0) {

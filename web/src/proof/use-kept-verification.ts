@@ -1,6 +1,5 @@
 import { useEffect } from 'react';
 import { get } from '../api/client.ts';
-import { keptVerification } from '../api/resources.ts';
 import { useStore } from '../system/system-context.ts';
 
 /** So long the system has been open before the last verification is asked for, in ms. */
@@ -13,10 +12,11 @@ export function useKeptVerification(): void {
     let isOff = false;
     const ask = async (): Promise<void> => {
       const { id, decided } = store.state();
-      const [kept, { checkVerified }] = await Promise.all([
-        get(`/api/systems/${id}/verified`, keptVerification),
-        import('@garnish/core/checks/verified-files'),
+      const [{ keptVerification }, { checkVerified }] = await Promise.all([
+        import('../api/verification.ts'),
+        import('@garnish/core/verify/findings'),
       ]);
+      const kept = await get(`/api/systems/${id}/verified`, keptVerification);
       const now = store.state();
       const isOfThis = kept?.sequence === now.sequence && now.saving === 'saved';
       if (!isOff && isOfThis && now.decided.document === decided.document)

@@ -264,10 +264,10 @@ function TokenNames() {
       <table className="mt-2 w-full table-fixed">
         <thead>
           <tr className="text-xs text-quiet">
-            <th className="w-[40%] text-start font-normal">tier</th>
+            <th className="w-[30%] text-start font-normal">tier</th>
             <th className="text-start font-normal">prefix</th>
-            <th className="w-20 text-start font-normal">group</th>
-            <th className="w-20 text-start font-normal">between</th>
+            <th className="w-18 text-start font-normal">group</th>
+            <th className="w-16 text-start font-normal">between</th>
           </tr>
         </thead>
         <tbody>

@@ -62,6 +62,15 @@ const saysOf = ({ made, alias, dark }: CustomItem): Says =>
       ? 'as another token'
       : 'a value';
 
+const withoutLast = (item: CustomItem, mode: Mode): CustomItem => {
+  const { value } = saidIn(item, mode);
+  // A gradient runs from one color to another.
+  const least = item.type === 'gradient' ? 2 : 1;
+  return Array.isArray(value) && value.length > least
+    ? withoutOne(item, mode, value.length - 1)
+    : item;
+};
+
 interface ValuesProps {
   readonly id: string;
   readonly item: CustomItem;
@@ -71,7 +80,9 @@ interface ValuesProps {
 /** What a token from elsewhere, or one made by hand, is in each theme: values, references, shares and multiples. */
 export function TokenValues({ id, item, derived }: ValuesProps) {
   const store = useStore();
-  const modes = useModes();
+  const shown = useModes();
+  // Of one theme a token says what it says in any, unless it says something of its own in dark.
+  const modes: readonly Mode[] = shown.length === 1 && !item.dark ? ['light'] : shown;
   const list = useId();
   const { type, path } = item;
   const around = (): Surroundings => {
@@ -135,6 +146,8 @@ export function TokenValues({ id, item, derived }: ValuesProps) {
     gridTemplateColumns: `6rem repeat(${modes.length}, minmax(0, 1fr))`,
   };
   const isList = Array.isArray(saidIn(item, 'light').value);
+  /** The themes that the token says something of its own in. */
+  const themes: readonly Mode[] = item.dark ? ['light', 'dark'] : ['light'];
   const canBeMore = type === 'shadow' || type === 'gradient';
   const whole: Place = { at: '', name: 'taken from', type: type as Place['type'] };
   const rows = (mode: Mode): readonly Place[] =>
@@ -225,7 +238,7 @@ export function TokenValues({ id, item, derived }: ValuesProps) {
                   return isThere ? (
                     <ValueField
                       key={mode}
-                      label={`${place.of === undefined ? '' : `${type} ${place.of}, `}${place.name} in ${mode}`}
+                      label={`${place.of === undefined ? '' : `${type} ${place.of}, `}${place.name}${modes.length > 1 ? ` in ${mode}` : ''}`}
                       shown={textAt(said, place)}
                       placeholder="{a.token}"
                       list={place.type === type ? list : ''}
@@ -249,7 +262,12 @@ export function TokenValues({ id, item, derived }: ValuesProps) {
               <button
                 type="button"
                 className="act"
-                onClick={() => put(withOneMore(item, 'light'), `${path}: one more`)}
+                onClick={() =>
+                  put(
+                    themes.reduce((now, mode) => withOneMore(now, mode), item),
+                    `${path}: one more`,
+                  )
+                }
               >
                 {type === 'shadow' ? 'Add a layer' : 'Add a stop'}
               </button>
@@ -257,11 +275,12 @@ export function TokenValues({ id, item, derived }: ValuesProps) {
                 <button
                   type="button"
                   className="act"
-                  onClick={() => {
-                    const { value } = saidIn(item, 'light');
-                    const last = Array.isArray(value) ? value.length - 1 : 0;
-                    put(withoutOne(item, 'light', last), `${path}: the last one removed`);
-                  }}
+                  onClick={() =>
+                    put(
+                      themes.reduce((now, mode) => withoutLast(now, mode), item),
+                      `${path}: the last one removed`,
+                    )
+                  }
                 >
                   Remove the last
                 </button>

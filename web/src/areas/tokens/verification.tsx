@@ -1,10 +1,10 @@
-import { checkVerified } from '@garnish/core/checks/verified-files';
+import { checkVerified } from '@garnish/core/verify/findings';
 import { wordsOfFile, type FileReport } from '@garnish/core/verify/report';
 import { verifiableOf, type VerifiableFile } from '@garnish/core/verify/verifiable';
 import { useEffect, useId, useRef, useState } from 'react';
 import useSWR from 'swr';
 import { get } from '../../api/client.ts';
-import { keptVerification } from '../../api/resources.ts';
+import { keptVerification } from '../../api/verification.ts';
 import type { SystemStore } from '../../system/store.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { announce } from '../../ui/announce.tsx';

@@ -11,10 +11,11 @@ import { brackwater } from './core.ts';
 import { median, ms, type Row } from './measure.ts';
 
 const NAME = 'Brackwater Ferries';
+const OTHER = 'Tallow Lane Candles';
 
-async function openSystem(page: Page, url: string): Promise<string> {
+async function openSystem(page: Page, url: string, name = NAME): Promise<string> {
   await page.goto(url);
-  await page.getByRole('heading', { name: NAME, exact: true }).getByRole('link').click();
+  await page.getByRole('heading', { name, exact: true }).getByRole('link').click();
   await page.getByRole('navigation', { name: 'Areas' }).waitFor();
   return page.url().replace(/\/[^/]*$/, '');
 }
@@ -335,7 +336,8 @@ async function list(browser: Browser, url: string): Promise<Row[]> {
  */
 async function tokens(browser: Browser, url: string): Promise<Row[]> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const address = await openSystem(page, url);
+  // Another demo than those before it were measured with, whose pages are as they were.
+  const address = await openSystem(page, url, OTHER);
   const id = address.split('/').at(-1) ?? '';
   const own = Array.from({ length: 4400 }, (_, at): [string, object] => [
     `own-${at}`,

@@ -102,7 +102,7 @@ export async function copyOf(request: APIRequestContext, name: string): Promise<
 export async function openArea(page: Page, id: string, area: string): Promise<void> {
   await page.goto(`/systems/${id}/${area}`);
   await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
-  await expect(proof(page).getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(proof(page).getByRole('heading', { level: 1 }).first()).toBeVisible();
 }
 
 /** Goes on to another place of the open system as a link does, without loading the page again. */

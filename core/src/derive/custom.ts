@@ -54,7 +54,7 @@ export const deriveCustomTokens = (
     return token !== undefined && !isSameInBoth(token);
   });
   return inOrder(custom).map(([id, token]): MadeToken => {
-    const { path, type, alias, made, description, deprecated } = token;
+    const { path, type, alias, made, description, deprecated, others } = token;
     const valueIn = (mode: Mode): TokenValue => {
       const said = saidIn(token, mode);
       const { value: whole, extension: there } = valueOf(path, mode) ?? { value: said.value };
@@ -82,6 +82,7 @@ export const deriveCustomTokens = (
       values: isDark(path) ? { light, dark: valueIn('dark') } : everyMode(light),
       ...(description !== undefined && { description }),
       ...(deprecated !== undefined && { deprecated }),
+      ...(others !== undefined && { others }),
       trail: () => trailOf(id, token),
     };
   });

@@ -10,7 +10,7 @@ export interface TokenPart {
 }
 
 /** A token without its trail, which would hold on to the decisions of the day it was made. */
-const bare = ({ id, path, tier, type, values, description, deprecated }: Token): Token => ({
+const bare = ({ id, path, tier, type, values, description, deprecated, others }: Token): Token => ({
   id,
   path,
   tier,
@@ -18,6 +18,7 @@ const bare = ({ id, path, tier, type, values, description, deprecated }: Token):
   values,
   ...(description !== undefined && { description }),
   ...(deprecated !== undefined && { deprecated }),
+  ...(others !== undefined && { others }),
 });
 
 /** What differs as it stands in a sheet need not be looked through. */
@@ -28,6 +29,7 @@ const isSameToken = (one: Token, other: Token): boolean =>
   one.tier === other.tier &&
   one.description === other.description &&
   one.deprecated === other.deprecated &&
+  isSame(one.others, other.others) &&
   isSame(one.values, other.values);
 
 /** The tokens as they go on: those that say what they said before stay, names stay in any case. */

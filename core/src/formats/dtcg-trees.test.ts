@@ -423,6 +423,37 @@ describe('any tree of tokens', () => {
     expect(tokenById.get('edge.dashed')?.values.light.css).toBeUndefined();
   });
 
+  test('keeps what extensions of other makers say, beside ours', () => {
+    const tree: Tree = {
+      theirs: {
+        plain: {
+          $type: 'number',
+          $value: 1,
+          $extensions: { 'org.example.other': { id: 7, tags: ['a', { b: null }] } },
+        },
+        both: {
+          $type: 'dimension',
+          $value: px(4),
+          $extensions: {
+            'org.example.other': 'kept',
+            'app.garnish': { modes: { dark: px(6) } },
+          },
+        },
+        again: {
+          $type: 'dimension',
+          $value: '{theirs.both}',
+          $extensions: { 'org.example.other': true },
+        },
+      },
+    };
+    expect(throughSystem(tree)['theirs']).toEqual(tree['theirs']);
+    // A name that every object has is kept out, and does no harm.
+    const odd = '{"a":{"$type":"number","$value":1,"$extensions":{"__proto__":{"x":1}}}}';
+    const found = readDtcg(odd);
+    expect(found).toMatchObject({ kind: 'tokens', tokens: [{ path: 'a', value: 1 }] });
+    expect(({} as Record<string, unknown>)['x']).toBeUndefined();
+  });
+
   test('with groups that say what they are for goes out equal', () => {
     const tree: Tree = {
       brand: {

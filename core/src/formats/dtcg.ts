@@ -50,7 +50,12 @@ function tokenJson(
     $value: usual.reference === undefined ? referring(usual.json, pathOf) : to(usual.reference),
     ...(token.description !== undefined && { $description: token.description }),
     ...(token.deprecated !== undefined && { $deprecated: token.deprecated }),
-    ...(Object.keys(extension).length > 0 && { $extensions: { [EXTENSION]: extension } }),
+    ...((Object.keys(extension).length > 0 || isGroup(token.others)) && {
+      $extensions: {
+        ...(isGroup(token.others) && token.others),
+        ...(Object.keys(extension).length > 0 && { [EXTENSION]: extension }),
+      },
+    }),
   };
 }
 

@@ -245,6 +245,15 @@ function extensionOf(node: Node): TokenJson | undefined {
   return value === undefined || jsonProblem(value) === undefined ? value : undefined;
 }
 
+/** What extensions of other makers say of a token, to go out as it came; nothing where no database would keep it. */
+function othersOf(node: Node): TokenJson | undefined {
+  const extensions = node['$extensions'];
+  if (!isNode(extensions)) return undefined;
+  const others = Object.entries(extensions).filter(([maker]) => maker !== EXTENSION);
+  const kept: TokenJson = Object.fromEntries(others);
+  return others.length === 0 || jsonProblem(kept) !== undefined ? undefined : kept;
+}
+
 /** The value in the other theme, as our own extension says it; with the mode that it is of. */
 function otherThemeOf(
   node: Node,
@@ -356,6 +365,7 @@ export function readTree(root: Node, most = MOST): Exclude<ReadDtcg, { kind: 'sy
       const alias = aliasOf(valueOf(one), all);
       const description = one.node['$description'];
       const extension = extensionOf(one.node) ?? form.extension;
+      const others = othersOf(one.node);
       const usual = {
         value: form.value,
         ...(alias !== undefined && isTokenPath(alias) ? { alias } : partsOf(valueOf(one), all)),
@@ -379,6 +389,7 @@ export function readTree(root: Node, most = MOST): Exclude<ReadDtcg, { kind: 'sy
         type: resolved.type,
         ...(isDarkFirst ? { ...other, dark: usual } : { ...usual, ...(other && { dark: other }) }),
         ...(extension !== undefined && { extension }),
+        ...(others !== undefined && { others }),
         ...(typeof description === 'string' && { description: description.slice(0, 2000) }),
         ...(one.deprecated !== undefined && {
           deprecated: one.deprecated === true || one.deprecated.slice(0, 2000),

@@ -316,6 +316,8 @@ export const customToken = z.strictObject({
   isOwn: z.optional(z.literal(true)),
   /** What our own extension said of it. */
   extension: z.optional(json),
+  /** What extensions of other makers said of it; it goes out as it came. */
+  others: z.optional(json),
   description: z.optional(words),
   /** Not to be used any more, and why where somebody said it. */
   deprecated: z.optional(z.union([z.literal(true), words])),

@@ -43,6 +43,8 @@ export interface Token {
   readonly description?: string;
   /** Not to be used any more, and why where somebody said it. */
   readonly deprecated?: string | true;
+  /** What extensions of other makers say, which goes out as it came. */
+  readonly others?: TokenJson;
 }
 
 /** A token as it is made, which can still say why it is what it is. */

@@ -31,12 +31,19 @@ export function tidy({ properties, tiers = {}, called }: TokenNaming): TokenNami
   };
 }
 
-const namingIn = ({ properties, tiers, called }: SheetChoices): TokenNaming =>
+/** What the choices say of names. */
+export const namingIn = ({ properties, tiers, called }: SheetChoices = {}): TokenNaming =>
   tidy({
     ...(properties !== undefined && { properties }),
     ...(tiers && { tiers }),
     ...(called && { called }),
   });
+
+/** The choices with other names, and no names from before. */
+export function withNaming(sheet: SheetChoices | undefined, next: TokenNaming): SheetChoices {
+  const { properties: _p, tiers: _t, called: _c, former: _f, ...others } = sheet ?? {};
+  return { ...others, ...tidy(next) };
+}
 
 const saysTheSame = (one: TokenNaming, other: TokenNaming): boolean =>
   JSON.stringify(tidy(one)) === JSON.stringify(tidy(other));
@@ -50,9 +57,9 @@ export function namingPatch(
   next: TokenNaming,
   kept?: string,
 ): Patch {
-  const now = namingIn(sheet ?? {});
+  const now = namingIn(sheet);
   if (saysTheSame(now, next)) return [];
-  const { properties: _p, tiers: _t, called: _c, former = NOTHING, ...others } = sheet ?? {};
+  const former = sheet?.former ?? NOTHING;
   const left = inOrder<TokenNaming>(former).filter(
     ([, one]) => !saysTheSame(one, next) && !saysTheSame(one, now),
   );
@@ -62,8 +69,7 @@ export function namingPatch(
       op: 'add',
       path: AT,
       value: jsonOf({
-        ...others,
-        ...tidy(next),
+        ...withNaming(sheet, next),
         ...(entries.length > 0 && { former: collectionOf(entries) }),
       }),
     },
@@ -87,7 +93,7 @@ export function callingToken(
   name: string | undefined,
   newId: string,
 ): TokenNaming {
-  const now = namingIn(sheet ?? {});
+  const now = namingIn(sheet);
   const left = inOrder(now.called ?? NOTHING).filter(([, one]) => one.of !== of);
   const called = name === undefined ? left : [...left, [newId, { of, name }] as const];
   return tidy({ ...now, called: collectionOf(called) });

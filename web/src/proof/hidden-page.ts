@@ -5,6 +5,7 @@ import { everyComponent } from '@garnish/core/proof/every-component';
 import { writeHtml, type ProofNode } from '@garnish/core/proof/node';
 import type { View } from '../system/views.ts';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
+import { openHiddenFrame } from './hidden-frame.ts';
 import { liveSheet } from './live-sheet.ts';
 
 const HEIGHT_PX = 900;
@@ -28,25 +29,11 @@ export interface HiddenPage {
 
 /** Opens such a page; nothing where the frame cannot be read. */
 async function openHiddenPage(): Promise<HiddenPage | undefined> {
-  const frame = document.createElement('iframe');
-  frame.src = '/proof/';
-  frame.title = 'Measured, not shown';
-  frame.setAttribute('aria-hidden', 'true');
-  frame.tabIndex = -1;
-  frame.style.position = 'fixed';
-  frame.style.insetInlineStart = '-9999px';
-  frame.style.visibility = 'hidden';
+  const opened = await openHiddenFrame('Measured, not shown');
+  const FrameSheet = opened?.page.defaultView?.CSSStyleSheet;
+  if (!opened || !FrameSheet) return undefined;
+  const { page, frame } = opened;
   frame.style.height = `${HEIGHT_PX}px`;
-  await new Promise((resolve) => {
-    frame.addEventListener('load', resolve, { once: true });
-    document.body.append(frame);
-  });
-  const page = frame.contentDocument;
-  const FrameSheet = page?.defaultView?.CSSStyleSheet;
-  if (!page || !FrameSheet) {
-    frame.remove();
-    return undefined;
-  }
   const exported = liveSheet(new FrameSheet());
   const arrangement = new FrameSheet();
   arrangement.replaceSync(ARRANGEMENT + ALL_LAID_OUT);

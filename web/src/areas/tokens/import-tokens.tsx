@@ -5,6 +5,7 @@ import { describing, type Described } from '@garnish/core/system/descriptions';
 import { useEffect, useRef, useState } from 'react';
 import { useStore } from '../../system/system-context.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
+import { ProgressLine } from '../../ui/progress-line.tsx';
 import { IncomingTokens } from './incoming-tokens.tsx';
 import type { ImportAnswer, ImportQuestion } from './import-worker.ts';
 import { READABLE } from './token-text.ts';
@@ -206,18 +207,13 @@ export function ImportTokens() {
             />
           </label>
           {progress && (
-            <div className="mt-1 flex items-center gap-x-3" role="status">
-              <progress
-                aria-label="Files read"
-                className="h-1 w-32 accent-primary"
-                max={progress.of}
-                value={progress.done}
-              />
-              <span className="text-quiet">{progress.words}</span>
-              <button type="button" className="act" onClick={cancel}>
-                Cancel
-              </button>
-            </div>
+            <ProgressLine
+              label="Files read"
+              done={progress.done}
+              of={progress.of}
+              words={progress.words}
+              onCancel={cancel}
+            />
           )}
           {told && !progress && (
             <div role={told.wrong ? 'alert' : 'status'} className="mt-1">

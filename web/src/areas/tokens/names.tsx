@@ -7,8 +7,9 @@ import {
 import { inOrder, JOINTS } from '@garnish/core/system/document';
 import {
   keepingProblem,
+  namingIn,
   namingPatch,
-  tidy,
+  withNaming,
   withoutFormer,
   type SheetChoices as Choices,
   type TierNaming,
@@ -204,22 +205,13 @@ function TokenNames() {
   const [draft, setDraft] = useState<TokenNaming>();
   const [keeps, setKeeps] = useState(true);
   const field = useId();
-  const now: TokenNaming = useMemo(
-    () =>
-      tidy({
-        ...(sheet?.properties !== undefined && { properties: sheet.properties }),
-        ...(sheet?.tiers && { tiers: sheet.tiers }),
-        ...(sheet?.called && { called: sheet.called }),
-      }),
-    [sheet],
-  );
+  const now = useMemo(() => namingIn(sheet), [sheet]);
   const next = draft ?? now;
   const patch = useMemo(() => namingPatch(sheet, next), [sheet, next]);
   const problem = patch.length === 0 ? undefined : store.problemOf(patch);
   const { changes, clashes } = useMemo(() => {
     if (patch.length === 0 || problem !== undefined) return { changes: [], clashes: [] };
-    const { properties: _p, tiers: _t, called: _c, ...others } = sheet ?? {};
-    return nameChanges(sheet, { ...others, ...tidy(next) }, derived);
+    return nameChanges(sheet, withNaming(sheet, next), derived);
   }, [patch, problem, sheet, next, derived]);
   const names = useMemo(
     () => tokenNamesOf(problem === undefined ? next : now, derived).tokens,

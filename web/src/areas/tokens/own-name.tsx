@@ -1,7 +1,12 @@
 import { nameChanges, tokenNamesOf } from '@garnish/core/formats/token-naming';
 import type { Derived } from '@garnish/core/derive/derived';
 import { formProblem } from '@garnish/core/system/custom-tokens';
-import { callingToken, keepingProblem, namingPatch } from '@garnish/core/system/sheet-naming';
+import {
+  callingToken,
+  keepingProblem,
+  namingPatch,
+  withNaming,
+} from '@garnish/core/system/sheet-naming';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { TokenName } from './token-name.tsx';
 
@@ -28,8 +33,7 @@ export function OwnName({ id, derived }: OwnNameProps) {
           if (tooMany !== undefined) return tooMany;
           const newId = `name-${crypto.randomUUID().slice(0, 13)}`;
           const naming = callingToken(sheet, id, next === id ? undefined : next, newId);
-          const { properties: _p, tiers: _t, called: _c, ...others } = sheet ?? {};
-          const { clashes } = nameChanges(sheet, { ...others, ...naming }, derived);
+          const { clashes } = nameChanges(sheet, withNaming(sheet, naming), derived);
           const [clash] = clashes;
           if (clash)
             return `${next} cannot be: ${clash.id === id ? clash.reason : `${clash.id} is called so`}. It stays ${name}.`;

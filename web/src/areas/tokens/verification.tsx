@@ -8,6 +8,7 @@ import { keptVerification } from '../../api/verification.ts';
 import type { SystemStore } from '../../system/store.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { announce } from '../../ui/announce.tsx';
+import { ProgressLine } from '../../ui/progress-line.tsx';
 import { Toggles } from '../../ui/toggles.tsx';
 import type { Progress } from './verify.ts';
 
@@ -171,18 +172,13 @@ export function Verify() {
           Verify
         </button>
         {progress !== undefined && (
-          <>
-            <progress
-              aria-label="Files verified"
-              className="h-1 w-32 accent-primary"
-              max={progress.of}
-              value={progress.done}
-            />
-            <span className="figures text-xs text-quiet">{progress.file}</span>
-            <button type="button" className="act" onClick={stop}>
-              Cancel
-            </button>
-          </>
+          <ProgressLine
+            label="Files verified"
+            done={progress.done}
+            of={progress.of}
+            words={progress.file}
+            onCancel={stop}
+          />
         )}
         {progress === undefined && reports.length > 0 && (
           <span className={wrong > 0 ? 'text-error' : 'text-quiet'}>

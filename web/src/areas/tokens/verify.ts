@@ -3,6 +3,7 @@ import type { Asked, VerifiedOf } from '@garnish/core/verify/readings';
 import type { Holds } from '@garnish/core/verify/shown';
 import type { VerifiableFile } from '@garnish/core/verify/verifiable';
 import { getText, send } from '../../api/client.ts';
+import { openHiddenFrame } from '../../proof/hidden-frame.ts';
 import { breathe } from '../../ui/in-breaths.ts';
 
 /** So many elements are read before the page may answer to its keys again. */
@@ -13,31 +14,6 @@ export interface Progress {
   readonly file: string;
   readonly done: number;
   readonly of: number;
-}
-
-/** A page of its own, which nobody sees, as wide as it is asked to be. */
-async function openFrame(): Promise<{
-  readonly page: Document;
-  readonly frame: HTMLIFrameElement;
-}> {
-  const frame = document.createElement('iframe');
-  frame.src = '/proof/';
-  frame.title = 'Verified, not shown';
-  frame.setAttribute('aria-hidden', 'true');
-  frame.tabIndex = -1;
-  frame.style.position = 'fixed';
-  frame.style.insetInlineStart = '-9999px';
-  frame.style.visibility = 'hidden';
-  await new Promise((resolve) => {
-    frame.addEventListener('load', resolve, { once: true });
-    document.body.append(frame);
-  });
-  const page = frame.contentDocument;
-  if (!page) {
-    frame.remove();
-    throw new Error('the browser opens no page to verify in');
-  }
-  return { page, frame };
 }
 
 /** An element that nothing of the page's rules reaches but what is asked for. */
@@ -78,7 +54,9 @@ export async function verify(
   ]);
   const take = (file: string) => getText(`/api/systems/${id}/export/${file}`);
   const sheet = await take('tokens.css');
-  const { page, frame } = await openFrame();
+  const opened = await openHiddenFrame('Verified, not shown');
+  if (!opened) throw new Error('the browser opens no page to verify in');
+  const { page, frame } = opened;
   try {
     const view = page.defaultView;
     if (!view) throw new Error('the page that is verified in has no window');
@@ -153,7 +131,10 @@ export async function verify(
       if (!report || isOff()) return undefined;
       reports.push(report);
     }
-    return { verification: { files: reports }, sequence: Number(sheet.etag?.replaceAll('"', '')) };
+    return {
+      verification: { files: reports },
+      sequence: Number(/\d+/.exec(sheet.etag ?? '')?.[0]),
+    };
   } finally {
     frame.remove();
   }

@@ -1,0 +1,24 @@
+/**
+ * A page on the proof's own address that nobody sees: no script runs in it, whatever it is given. Nothing where the
+ * browser lets nobody read it.
+ */
+export async function openHiddenFrame(
+  title: string,
+): Promise<{ readonly page: Document; readonly frame: HTMLIFrameElement } | undefined> {
+  const frame = document.createElement('iframe');
+  frame.src = '/proof/';
+  frame.title = title;
+  frame.setAttribute('aria-hidden', 'true');
+  frame.tabIndex = -1;
+  frame.style.position = 'fixed';
+  frame.style.insetInlineStart = '-9999px';
+  frame.style.visibility = 'hidden';
+  await new Promise((resolve) => {
+    frame.addEventListener('load', resolve, { once: true });
+    document.body.append(frame);
+  });
+  const page = frame.contentDocument;
+  if (page?.defaultView) return { page, frame };
+  frame.remove();
+  return undefined;
+}

@@ -32,11 +32,13 @@ const allUses = once(
     };
     for (const token of tokens)
       for (const mode of MODES) {
-        const { css = '', json, reference } = token.values[mode];
+        const { css = '', json, reference, extension } = token.values[mode];
         for (const id of [
           ...(reference === undefined ? [] : [reference]),
           ...(css.includes('var(') ? namesIn(css).map((name) => byProperty.get(name) ?? '') : []),
           ...(typeof json === 'object' ? idsIn(json) : []),
+          // A share of a color stands for itself in the sheet, and comes from that color all the same.
+          ...(typeof extension === 'object' ? idsIn(extension) : []),
         ]) {
           if (!ids.has(id) || id === token.id) continue;
           add(takes, token.id, id);

@@ -4,6 +4,7 @@ import { derive } from '../derive/derive.ts';
 import { writeCss } from '../formats/css.ts';
 import { writeDtcg } from '../formats/dtcg.ts';
 import { readDtcg } from '../formats/read-dtcg.ts';
+import { tokenUse } from '../proof/token-uses.ts';
 import { cssOfValue } from '../tokens/css-value.ts';
 import { adding } from './collection.ts';
 import {
@@ -208,6 +209,7 @@ describe('a share or a multiple', () => {
       });
     }
     expect(trailOf('mine.some')?.steps).toEqual(['0.4 times color.text']);
+    expect(tokenUse(derive(document), 'mine.some').takes).toContain('color.text');
     expect(trailOf('mine.some')?.decisions[0]?.value).toBe('decided here');
   });
 

@@ -50,7 +50,7 @@ function madeOf(
     : {
         type,
         value: result,
-        ...(type !== 'color' && { extension: { multiple: { of: `{${of}}`, times } } }),
+        extension: { multiple: { of: `{${of}}`, times } },
       };
 }
 

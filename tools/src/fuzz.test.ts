@@ -35,6 +35,21 @@ describe('a fuzzer', () => {
     expect(polluted.found[0]).toMatchObject({ why: 'a prototype was changed' });
   });
 
+  test('times what it gives only where it is asked to, and again before it says that it was slow', async () => {
+    let tries = 0;
+    const waits = target(() => {
+      tries += 1;
+      const end = performance.now() + 3;
+      while (performance.now() < end);
+      return false;
+    });
+    expect((await fuzz(waits, { runs: 3, seed: SEED })).found).toEqual([]);
+    expect(tries).toBe(3);
+    const { found } = await fuzz(waits, { runs: 1, seed: SEED, mostMs: 1 });
+    expect(found.map(({ why }) => why)).toEqual([expect.stringMatching(/^it took \d+ ms$/)]);
+    expect(tries).toBe(8);
+  });
+
   test('gives the same inputs for the same seed', async () => {
     const inputs = async (seed: number): Promise<string[]> => {
       const seen: string[] = [];

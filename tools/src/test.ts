@@ -22,9 +22,12 @@ interface Count {
 const root = process.cwd();
 const out = path.join(root, '.garnish');
 
+/** What takes longer hangs: most tests share a world, and none of them has a clock of its own. */
+const MOST_MS = 30 * 60_000;
+
 /**
  * Runs a program of Node’s and tells whether it ended well; what it says comes when it is over, in one piece. A
- * patient one lets the others go first.
+ * patient one lets the others go first; one that hangs is ended.
  */
 const run = (
   args: readonly string[],
@@ -38,12 +41,15 @@ const run = (
     const child = spawn(program, [...before, ...args], {
       cwd: root,
       stdio: ['ignore', 'pipe', 'pipe'],
+      timeout: MOST_MS,
       env: { ...process.env, ...env },
     });
     const said: Buffer[] = [];
     child.stdout.on('data', (piece: Buffer) => said.push(piece));
     child.stderr.on('data', (piece: Buffer) => said.push(piece));
-    child.on('close', (status) => {
+    child.on('close', (status, signal) => {
+      if (signal !== null)
+        said.push(Buffer.from(`ended by ${signal}, as it did not end by itself\n`));
       process.stdout.write(Buffer.concat(said));
       resolve(status === 0);
     });

@@ -168,9 +168,7 @@ describe('groups', () => {
         x: { $extends: `{g${level - 1}}` },
         y: { $extends: `{g${level - 1}}` },
       };
-    const started = performance.now();
     const found = read(tree);
-    expect(performance.now() - started).toBeLessThan(20_000);
     expect(found.kind === 'problem' || (found.kind === 'tokens' && found.leftOut.length > 0)).toBe(
       true,
     );

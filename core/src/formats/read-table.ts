@@ -1,4 +1,4 @@
-import { parse } from 'papaparse';
+import Papa from 'papaparse';
 import { LONGEST_NAME, LONGEST_WORDS } from '../system/schema-parts.ts';
 import { listed } from '../proof/sections/kind.ts';
 
@@ -28,7 +28,7 @@ const tidy = (cell: string, longest: number): string =>
  * is, too, and said. A text without two cells beside each other is no table.
  */
 export function readTable(text: string): TableReading {
-  const { data } = parse<string[]>(text.trim(), {
+  const { data } = Papa.parse<string[]>(text.trim(), {
     skipEmptyLines: 'greedy',
     ...(text.includes('\t') && { delimiter: '\t' }),
   });

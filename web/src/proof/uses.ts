@@ -16,21 +16,23 @@ import { breathe, inBreaths } from '../ui/in-breaths.ts';
 /** So long nothing has to have changed before tokens are counted, in ms: everything else comes first. */
 const SETTLE_MS = 1500;
 
-/** A page in a document that nothing shows, as the browser reads it. */
-function standingPage(node: ProofElement): StandingPage {
+/** A page in a document that nothing shows, as the browser reads it: made, written and read one after the other. */
+async function standingPage(make: () => ProofElement): Promise<StandingPage> {
+  await breathe();
+  const node = make();
+  await breathe();
+  const html = writeHtml(node, sanitizedSvg);
+  await breathe();
   const page = document.implementation.createHTMLDocument('');
-  page.body.innerHTML = writeHtml(node, sanitizedSvg);
+  page.body.innerHTML = html;
   return { page, own: { key: 'specimens', rules: specimenRules(classesIn(node)) } };
 }
 
 /** Every page of the site that is shown, and the sheet of parts, one after the other. */
 async function* pagesOf({ document: system, derived }: View): AsyncGenerator<StandingPage> {
   for (const [id, { isOff }] of inOrder(system.content.pages))
-    if (isOff !== true) {
-      yield standingPage(sitePage(system, derived, id));
-      await breathe();
-    }
-  yield standingPage(sheetPage(system, derived, modesOf(derived.themes)[0]));
+    if (isOff !== true) yield standingPage(() => sitePage(system, derived, id));
+  yield standingPage(() => sheetPage(system, derived, modesOf(derived.themes)[0]));
 }
 
 /** Names and pages, which alone say what stands where: values do not. */
@@ -59,6 +61,7 @@ export default function Uses() {
         if (seen !== view) return;
         pages.push(page);
       }
+      await breathe();
       const standing = await inBreaths(standingInSteps(pages, view.derived), () => seen !== view);
       if (!standing) return;
       known = now;

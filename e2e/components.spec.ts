@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { COMPONENTS } from '@garnish/core/components/components';
 import { DRAWN, drawnAttributes, type StateId } from '@garnish/core/components/states';
 import { ownVariantsOf } from '@garnish/core/derive/own-variants';
@@ -281,6 +282,42 @@ test('words that are too large for their place when text is twice as large or la
   await expect(told('“Quay works”', 'with text twice as large').first()).toBeVisible();
 });
 
+test('words that only fit from left to right, or only with letters close together, are found', async ({
+  page,
+  request,
+}) => {
+  test.slow();
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'brief');
+  await page.getByRole('combobox', { name: 'Page of the proof' }).selectOption('Sheet of parts');
+  const tags = proof(page).locator('.tag');
+  await expect(tags.first()).toBeVisible();
+  const ems = await tags.evaluateAll((all) =>
+    Math.max(
+      ...all.map((tag) => {
+        const words = document.createRange();
+        words.selectNodeContents(tag);
+        return (
+          words.getBoundingClientRect().width / Number.parseFloat(getComputedStyle(tag).fontSize)
+        );
+      }),
+    ),
+  );
+  // No decision makes such a fault, so it is planted in the page that is measured.
+  await page.route('**/proof/', async (route) => {
+    const answer = await route.fetch();
+    const planted = `.tag { inline-size: ${(ems + 0.1).toFixed(2)}em; white-space: nowrap; padding-inline: 0 !important }
+      [dir="rtl"] .required { display: block; inline-size: 1em; white-space: nowrap }`;
+    const body = (await answer.text()).replace('</head>', `<style>${planted}</style></head>`);
+    await route.fulfill({ response: answer, body });
+  });
+  await openArea(page, id, 'review');
+  const told = (of: string, when: string) =>
+    page.getByRole('listitem').filter({ hasText: new RegExp(`^${of} does not fit ${when}`) });
+  await expect(told('tag', 'with text spaced widely').first()).toBeVisible({ timeout: 60_000 });
+  await expect(told('.*required', 'from right to left').first()).toBeVisible();
+});
+
 /** What each part is to those who do not see it, by its address. Source: HTML-AAM 1.0, the role of each element. */
 const ROLES = [
   ['button', 'button', 'Send'],
@@ -548,6 +585,73 @@ test('words stand in the middle of their control, from left to right and from ri
     }, direction);
     expect(uneven).toEqual([]);
   }
+});
+
+test('what is drawn in fields turns with the direction: the arrow ends the line, off is where it begins', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await servePlain(
+    page,
+    id,
+    new Map([
+      [
+        'drawn',
+        '<select class="field choice-field"><option>Oxney Quay</option></select><input class="switch" type="checkbox" role="switch">',
+      ],
+    ]),
+  );
+  await page.setViewportSize({ width: 400, height: 300 });
+  await page.goto('/plain/drawn');
+  /** Where the ink of a picture of a control has its middle along the line, as a share of its width. */
+  const middleOf = async (selector: string, from: number, to: number): Promise<number> => {
+    const control = page.locator(selector);
+    const box = await control.boundingBox();
+    if (!box) throw new Error('nothing is drawn');
+    // A strip along the middle, without the edge of the control.
+    const inset = 3;
+    const clip = {
+      x: box.x + box.width * from + inset,
+      y: box.y + box.height * 0.35,
+      width: box.width * (to - from) - 2 * inset,
+      height: box.height * 0.3,
+    };
+    const { data, info } = await sharp(await page.screenshot({ clip, animations: 'disabled' }))
+      .grayscale()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    // What there is most of is the ground.
+    const counts = new Uint32Array(256);
+    for (let at = 0; at < data.length; at += info.channels)
+      counts[data[at] ?? 0] = (counts[data[at] ?? 0] ?? 0) + 1;
+    const ground = counts.indexOf(Math.max(...counts));
+    let [sum, weight] = [0, 0];
+    for (let at = 0; at < data.length; at += info.channels) {
+      const ink = Math.abs((data[at] ?? 0) - ground);
+      sum += ink * ((at / info.channels) % info.width);
+      weight += ink;
+    }
+    return weight === 0 ? NaN : sum / weight / info.width;
+  };
+  const look = async (dir: string) => {
+    await page.evaluate((direction) => {
+      document.documentElement.dir = direction;
+    }, dir);
+    return {
+      arrow: [await middleOf('.choice-field', 0, 0.2), await middleOf('.choice-field', 0.8, 1)],
+      off: await middleOf('.switch', 0, 1),
+    };
+  };
+  await page.locator('option').evaluate((option) => (option.textContent = ' '));
+  const ltr = await look('ltr');
+  const rtl = await look('rtl');
+  expect(ltr.arrow[0]).toBeNaN();
+  expect(ltr.arrow[1]).toBeGreaterThan(0.3);
+  expect(rtl.arrow[1]).toBeNaN();
+  expect(rtl.arrow[0]).toBeCloseTo(1 - (ltr.arrow[1] ?? 0), 1);
+  expect(ltr.off).toBeLessThan(0.5);
+  expect(rtl.off).toBeCloseTo(1 - ltr.off, 1);
 });
 
 test('the strip shows the main button in its states, as it is decided', async ({

@@ -1,3 +1,7 @@
+import { COMPONENTS } from '@garnish/core/components/components';
+import { derive } from '@garnish/core/derive/derive';
+import { writeHtml } from '@garnish/core/proof/node';
+import { specimenOf } from '@garnish/core/proof/specimens';
 import { sectionsOf } from '@garnish/core/proof/texts';
 import { inOrder } from '@garnish/core/system/document';
 import {
@@ -39,6 +43,73 @@ for (const name of [BRACKWATER, KESTREL, TALLOW])
       }
     }
   });
+
+/** What follows from the words, and from the room around an element, not from its look. */
+const OF_THE_WORDS = [
+  ...['width', 'height', 'inline-size', 'block-size', 'perspective-origin', 'transform-origin'],
+  ...['grid-template-columns', 'grid-template-rows', 'top', 'bottom', 'left', 'right'],
+  ...['inset-block-start', 'inset-block-end', 'inset-inline-start', 'inset-inline-end'],
+];
+
+test('the markup that is written down for a class has the look of its specimen, for every class of fields', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const derived = derive(await documentOf(request, id));
+  const own = COMPONENTS.filter(({ group }) => group === 'fields').flatMap(
+    ({ classes, variants = [] }) =>
+      classes.flatMap(({ name, markup }) => {
+        const specimens = variants.map((variant) =>
+          writeHtml(specimenOf(variant, derived), String),
+        );
+        const drawn = specimens.find((html) => new RegExp(`"([^"]* )?${name}[ "]`).test(html));
+        return drawn === undefined ? [] : [{ name, markup, drawn }];
+      }),
+  );
+  expect(own.map(({ name }) => name)).toEqual(
+    expect.arrayContaining([
+      ...['field', 'long-field', 'choice-field', 'number-field', 'file-field', 'word-field'],
+      ...['check', 'radio', 'switch', 'slider', 'problem'],
+    ]),
+  );
+  const pair = own.map(
+    ({ name, markup, drawn }) =>
+      `<section data-class="${name}"><div style="inline-size: 20rem">${markup}</div><div style="inline-size: 20rem">${drawn}</div></section>`,
+  );
+  await servePlain(page, id, new Map([['fields', pair.join('')]]));
+  await page.goto('/plain/fields');
+  for (const theme of ['light', 'dark']) {
+    await page.locator('html').evaluate((html, mode) => {
+      html.dataset['theme'] = mode;
+    }, theme);
+    const differences = await page.evaluate(
+      (ofWords) =>
+        [...document.querySelectorAll<HTMLElement>('[data-class]')].flatMap((section) => {
+          const name = section.dataset['class'] ?? '';
+          const [one, other] = [...section.children].map((side) => side.querySelector(`.${name}`));
+          if (!one || !other) return [`${name}: not in both`];
+          // What stands alone is compared with the specimen alone, and how wide a field may be is a class of its own.
+          if (one.parentElement === section.firstElementChild)
+            section.lastElementChild?.replaceChildren(other);
+          one.classList.remove('width-field');
+          for (const moving of document.getAnimations()) moving.finish();
+          const [mine, theirs] = [getComputedStyle(one), getComputedStyle(other)];
+          return [...mine].flatMap((property) => {
+            const [own, drawn] = [
+              mine.getPropertyValue(property),
+              theirs.getPropertyValue(property),
+            ];
+            return own === drawn || ofWords.includes(property)
+              ? []
+              : [`.${name} ${property}: ${own}, as a specimen ${drawn}`];
+          });
+        }),
+      OF_THE_WORDS,
+    );
+    expect(differences).toEqual([]);
+  }
+});
 
 test('a look that differs outside would be seen', async ({ page, request }) => {
   const id = await copyOf(request, TALLOW);

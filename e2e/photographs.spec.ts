@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { wcagContrast } from 'culori';
 import sharp from 'sharp';
+import type { Locator, Page } from '@playwright/test';
 import { derive } from '@garnish/core/derive/derive';
 import { judgeVeil } from '@garnish/core/image/judge-veil';
 import type { Pixels } from '@garnish/core/image/veil';
-import type { Mode } from '@garnish/core/system/document';
+import { MODES, type Mode } from '@garnish/core/system/document';
 import { veilIn } from '@garnish/core/system/veils';
 import { BRACKWATER, change, copyOf, documentOf, expect, test } from './garnish.ts';
 import { bodiesOf, servePlain } from './plain.ts';
@@ -130,3 +131,71 @@ for (const file of FILES)
     // Not only where everything passes, or nothing does.
     expect(between).toBeGreaterThan(2);
   });
+
+/** What an action over a picture is asked about. */
+const STATES = ['rest', 'pointed at', 'pressed', 'focused'] as const;
+
+/** The share of what is painted behind the words of an action in a state on which they are legible. */
+async function legible(page: Page, action: Locator, state: (typeof STATES)[number]) {
+  await action.scrollIntoViewIfNeeded();
+  await page.mouse.move(0, 0);
+  if (state === 'focused') {
+    // By key, so that the focus is one that is to be seen.
+    await page.keyboard.press('Tab');
+    await action.focus();
+  }
+  if (state === 'pointed at' || state === 'pressed') await action.hover();
+  if (state === 'pressed') await page.mouse.down();
+  const words = action.locator('> *').first();
+  // What moves from one state to the other has arrived; the words are not seen, and keep their place.
+  const ink = await words.evaluate((element: HTMLElement) => {
+    for (const moving of document.getAnimations()) moving.finish();
+    element.style.setProperty('-webkit-text-fill-color', 'transparent');
+    return getComputedStyle(element).color;
+  });
+  const clip = await words.boundingBox();
+  if (!clip) throw new Error('an action says nothing');
+  const shot = await pixelsOf(await page.screenshot({ clip }));
+  await words.evaluate((element: HTMLElement) => element.removeAttribute('style'));
+  await page.mouse.move(0, 0);
+  if (state === 'pressed') await page.mouse.up();
+  return passingOn(shot, ink, 4.5);
+}
+
+test('what actions over pictures say is legible on the painted picture in every state, in both themes', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await servePlain(page, id, bodiesOf(await documentOf(request, id)));
+  const actions = page.locator('.over-picture .hero-words a');
+  const failing: string[] = [];
+  let looked = 0;
+  for (const [own, wide] of [
+    ['home', 375],
+    ['home', 1440],
+    ['timetable', 1440],
+  ] as const) {
+    await page.setViewportSize({ width: wide, height: 900 });
+    await page.goto(`/plain/${own}`);
+    for (const mode of MODES) {
+      await page.evaluate((theme) => {
+        document.documentElement.dataset['theme'] = theme;
+      }, mode);
+      for (const action of await actions.all())
+        for (const state of STATES) {
+          looked += 1;
+          const share = await legible(page, action, state);
+          if (share < 1) failing.push(`${own}, ${wide} px, ${mode}, ${state}: ${share.toFixed(3)}`);
+        }
+    }
+  }
+  expect(failing).toEqual([]);
+  expect(looked).toBeGreaterThan(35);
+  // On a picture that is as bright as paper, the words of the quiet one could not be read.
+  await page.goto('/plain/home');
+  await page.addStyleTag({ content: '.hero-picture, .hero-veil { filter: brightness(9) }' });
+  expect(await legible(page, page.locator('.over-picture .quiet-button'), 'rest')).toBeLessThan(
+    0.5,
+  );
+});

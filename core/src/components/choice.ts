@@ -68,6 +68,8 @@ export const choice = component({
         'background-size': '1em 1em',
         'background-position': '0.15em center',
       },
+      // Off is where the line begins.
+      inside: { '&:dir(rtl)': { scale: '-1 1' } },
     },
   ],
   parts: [

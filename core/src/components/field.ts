@@ -55,6 +55,8 @@ export const field = component({
         'background-repeat': 'no-repeat',
         'background-size': '0.35em 0.35em',
       },
+      // Places of pictures have no logical names: the arrow is at the end of the line in either direction.
+      inside: { '&:dir(rtl)': { 'background-position': 'left 0.7em center, left 1.05em center' } },
     },
     {
       name: 'number-field',

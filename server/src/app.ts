@@ -15,6 +15,7 @@ import {
 import { connect } from './db/models.ts';
 import { alone, migrate } from './db/migrations.ts';
 import { loadDemo } from './demo/demo.ts';
+import { downloadsFrom } from './exports/downloads.ts';
 import { exportRoutes } from './exports/routes.ts';
 import { fontSource } from './fonts/delivered.ts';
 import { createOwnFonts } from './fonts/own-fonts.ts';
@@ -27,6 +28,8 @@ import { createSettings } from './db/settings.ts';
 import { guard } from './guard.ts';
 import { registerPersons } from './person.ts';
 import { answerError, answerUnknownAddress } from './problems.ts';
+import { releaseRoutes } from './releases/routes.ts';
+import { createReleases } from './releases/store.ts';
 import { storageRoutes } from './storage/routes.ts';
 import { createStorage } from './storage/storage.ts';
 import { createChangeFeed } from './systems/listen.ts';
@@ -37,8 +40,8 @@ export interface ServerOptions {
   readonly databaseUrl: string;
   /** The folder of the built application; left out where another server shows it. */
   readonly webFolder?: string;
-  /** Whether an empty database gets the demo systems. */
-  readonly demo?: boolean;
+  /** Whether an empty database gets the demo systems, and what was made of them: their releases take a while. */
+  readonly demo?: boolean | 'with releases';
   /** Names beside those of loopback under which the server is asked. */
   readonly hosts?: readonly string[];
 }
@@ -83,9 +86,13 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   const store = createStore(database);
   const storage = createStorage(database);
   const pictures = createPictures(database.Pictures, storage);
-  if (demo)
+  const own = createOwnFonts(database, storage);
+  const downloads = downloadsFrom(fontSource(own), pictures);
+  const releases = createReleases(database, store, downloads);
+  if (demo !== false)
     await alone(database.sequelize, async () => {
-      if (await store.isEmpty()) await loadDemo(store, pictures);
+      if (!(await store.isEmpty())) return;
+      await loadDemo(store, pictures, demo === 'with releases' ? releases : undefined);
     });
 
   const app = Fastify({
@@ -135,13 +142,13 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   });
   await app.register(systemRoutes(store, feed));
   await app.register(keeperRoutes(database.Keepers));
-  const own = createOwnFonts(database, storage);
   app.addHook('onClose', () => own.close());
   await app.register(fontRoutes(own));
   await app.register(pictureRoutes(pictures));
   await app.register(iconRoutes);
   await app.register(storageRoutes(database, storage));
-  await app.register(exportRoutes(store, fontSource(own), pictures));
+  await app.register(exportRoutes(store, downloads));
+  await app.register(releaseRoutes(releases));
   app.get('/api/docs/json', { schema: { hide: true } }, () => app.swagger());
   app.get('/proof/', { schema: { hide: true } }, async (_, reply) =>
     reply

@@ -27,6 +27,8 @@ const KINDS = {
   'unknown-picture': [404, 'There is no such picture'],
   'unknown-font-file': [404, 'There is no such font file'],
   'unknown-icon': [404, 'There is no such icon'],
+  'unknown-release': [404, 'There is no such release'],
+  'release-refused': [409, 'This cannot be released'],
   conflict: [409, 'The same value was changed elsewhere'],
   'invalid-change': [422, 'The change would make the system invalid'],
   'body-too-large': [413, 'The body is too large'],

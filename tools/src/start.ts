@@ -33,7 +33,7 @@ async function serve(): Promise<void> {
   const url = await databaseUrl();
   const app = await createServer({
     databaseUrl: url,
-    demo: true,
+    demo: 'with releases',
     webFolder: builtWeb(root),
     hosts: (process.env['GARNISH_HOSTS'] ?? '').split(',').flatMap((name) => name.trim() || []),
   });

@@ -8,7 +8,7 @@ import type { Patch } from '../system/patch.ts';
 export type Severity = 'repair' | 'look';
 
 /** The area that a finding belongs to; in Review all of them are told. */
-export type Area = Exclude<AreaId, 'review'>;
+export type Area = Exclude<AreaId, 'review' | 'handoff'>;
 
 /** The smallest change that ends a finding. */
 export interface Repair {

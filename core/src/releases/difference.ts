@@ -29,7 +29,7 @@ export interface ToldToken {
   /** What it is in each theme: as CSS has it, or as JSON where CSS has no single value. */
   readonly values: Readonly<Record<Mode, string>>;
   /** What it is in places of its own, such as from a breakpoint up. */
-  readonly elsewhere?: readonly string[];
+  readonly elsewhere?: readonly string[] | undefined;
 }
 
 /** A decision from which changes follow. */
@@ -37,8 +37,8 @@ export interface Cause {
   readonly path: string;
   readonly label: string;
   /** What it said before and says now; nothing where it was not there. The same where what it asks for came out otherwise. */
-  readonly before?: string;
-  readonly after?: string;
+  readonly before?: string | undefined;
+  readonly after?: string | undefined;
 }
 
 interface Caused {
@@ -69,8 +69,8 @@ export interface ContrastChange {
   readonly mode: Mode;
   readonly needed: number;
   /** Nothing where it does not stand in that state. */
-  readonly before?: number;
-  readonly after?: number;
+  readonly before?: number | undefined;
+  readonly after?: number | undefined;
 }
 
 /** What became of a system from one state to another, in words of what developers build with. */

@@ -3,6 +3,7 @@ import { brief } from './areas/brief.ts';
 import { color } from './areas/color.ts';
 import { components } from './areas/components.ts';
 import { fonts } from './areas/fonts.ts';
+import { handoff } from './areas/handoff.ts';
 import { review } from './areas/review.ts';
 import { space } from './areas/space.ts';
 import { tokens } from './areas/tokens.ts';
@@ -22,6 +23,7 @@ export const AREAS = [
   components,
   tokens,
   review,
+  handoff,
 ] as const satisfies readonly Area[];
 
 export type AreaId = (typeof AREAS)[number]['id'];

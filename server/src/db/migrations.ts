@@ -169,6 +169,46 @@ const STEPS: readonly Step[] = [
       await sequelize.query('ALTER TABLE systems DROP COLUMN verified, DROP COLUMN verified_of');
     },
   },
+  {
+    // Numbered states with the bytes of all their files. They go with their system, and are never altered.
+    name: '0009-releases',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        CREATE TABLE releases (
+          id uuid PRIMARY KEY,
+          system_id uuid NOT NULL REFERENCES systems (id) ON DELETE CASCADE,
+          number text NOT NULL,
+          words text NOT NULL,
+          sequence integer NOT NULL,
+          author uuid NOT NULL,
+          document jsonb NOT NULL,
+          schema integer NOT NULL,
+          files jsonb NOT NULL,
+          at timestamptz NOT NULL DEFAULT now(),
+          UNIQUE (system_id, number)
+        );
+        CREATE TABLE release_files (
+          release_id uuid NOT NULL REFERENCES releases (id) ON DELETE CASCADE,
+          file text NOT NULL,
+          bytes bytea NOT NULL,
+          PRIMARY KEY (release_id, file)
+        );
+        CREATE FUNCTION refuse_alteration() RETURNS trigger LANGUAGE plpgsql AS
+          $$ BEGIN RAISE EXCEPTION 'releases are never altered'; END $$;
+        CREATE TRIGGER releases_stay BEFORE UPDATE ON releases
+          FOR EACH ROW EXECUTE FUNCTION refuse_alteration();
+        CREATE TRIGGER release_files_stay BEFORE UPDATE ON release_files
+          FOR EACH ROW EXECUTE FUNCTION refuse_alteration();
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query(`
+        DROP TABLE release_files;
+        DROP TABLE releases;
+        DROP FUNCTION refuse_alteration();
+      `);
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

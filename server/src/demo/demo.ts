@@ -1,6 +1,12 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
+import { adding } from '@garnish/core/system/collection';
+import { FIRST_RELEASE } from '@garnish/core/releases/numbers';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { patched, type Patch } from '@garnish/core/system/patch';
 import { validate } from '@garnish/core/system/validate';
 import type { Pictures } from '../pictures/pictures.ts';
+import type { Releases } from '../releases/store.ts';
 import type { Store } from '../systems/store.ts';
 import { brackwater } from './brackwater.ts';
 import { portraitFiles } from './portraits.ts';
@@ -10,16 +16,94 @@ import { tallow } from './tallow.ts';
 /** The systems that a first start shows; all made up. */
 export const demoSystems = () => [brackwater(), kestrel(), tallow()];
 
-/** Loads the demo, through the same checks as everything else. */
-export async function loadDemo(store: Store, pictures: Pictures): Promise<void> {
+/** The same, checked as everything else is. */
+const checked = (document: StyleDocument): StyleDocument => {
+  const result = validate(document);
+  if (!result.ok)
+    throw new Error(`the demo “${document.name}” is not valid: ${JSON.stringify(result.problems)}`);
+  return result.document;
+};
+
+/** What was decided between the two releases of the ferries, the last one last. */
+const SINCE_FIRST: readonly { readonly label: string; readonly patch: Patch }[] = [
+  {
+    label: 'buoy #b5391a',
+    patch: [{ op: 'replace', path: '/color/sources/items/buoy/value', value: '#b5391a' }],
+  },
+  {
+    label: 'soft corner 4 px',
+    patch: [{ op: 'replace', path: '/shape/radii/items/soft/px', value: 4 }],
+  },
+  {
+    label: 'opacity faint',
+    patch: adding('/shape/opacities', { order: ['veiled'], items: {} }, 'faint', {
+      name: 'faint',
+      value: 0.4,
+    }),
+  },
+];
+
+/** How the ferries were when they were released first. */
+function firstBrackwater(): StyleDocument {
+  const { veiled } = brackwater().shape.opacities.items;
+  const result = patched(checked(brackwater()), [
+    { op: 'replace', path: '/color/sources/items/buoy/value', value: '#a8432a' },
+    { op: 'replace', path: '/shape/radii/items/soft/px', value: 6 },
+    {
+      op: 'replace',
+      path: '/shape/opacities',
+      value: { order: ['veiled'], items: { ...(veiled && { veiled }) } },
+    },
+  ]);
+  if (!result.ok)
+    throw new Error(`the demo has no first release: ${JSON.stringify(result.problems)}`);
+  return result.document;
+}
+
+/** Two releases of the ferries, with what was decided between them. */
+async function releaseBrackwater(store: Store, releases: Releases): Promise<void> {
+  const author = randomUUID();
+  const id = await store.create(firstBrackwater());
+  await releases.make(id, {
+    number: FIRST_RELEASE,
+    words: 'The first one: home, timetable, booking and the notice.',
+    base: 0,
+    author,
+  });
+  const window = randomUUID();
+  for (const [base, { label, patch }] of SINCE_FIRST.entries())
+    await store.change(
+      id,
+      {
+        id: randomUUID(),
+        base,
+        settled: [],
+        patch: [...patch],
+        label,
+        window,
+        gesture: randomUUID(),
+        kind: 'change',
+      },
+      author,
+    );
+  await releases.make(id, {
+    number: '1.1.0',
+    words: 'A red that reads at dusk, tighter corners, and an opacity for what is only hinted at.',
+    base: SINCE_FIRST.length,
+    author,
+  });
+}
+
+/** Loads the demo, through the same checks as everything else; with releases of it where they are wanted. */
+export async function loadDemo(
+  store: Store,
+  pictures: Pictures,
+  releases?: Releases,
+): Promise<void> {
   await pictures.keep(readFileSync(new URL('./estuary.webp', import.meta.url)));
   for (const bytes of portraitFiles()) await pictures.keep(bytes);
-  for (const document of demoSystems()) {
-    const checked = validate(document);
-    if (!checked.ok)
-      throw new Error(
-        `the demo “${document.name}” is not valid: ${JSON.stringify(checked.problems)}`,
-      );
-    await store.create(checked.document);
+  for (const [index, document] of demoSystems().entries()) {
+    if (index === 0 && releases) await releaseBrackwater(store, releases);
+    else await store.create(checked(document));
   }
 }

@@ -3,6 +3,7 @@ import { SCHEMA } from '@garnish/core/system/document';
 import { jsonProblem } from '@garnish/core/system/json';
 import { readKept } from '@garnish/core/system/keeper';
 import { patchSchema } from '@garnish/core/system/patch';
+import { MOST_RELEASE_WORDS, releaseNumber } from '@garnish/core/releases/schema';
 import { readDocument } from '@garnish/core/system/upgrade';
 import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { QueryTypes, Transaction } from 'sequelize';
@@ -11,8 +12,11 @@ import type { Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
 
 const FORMAT = 'garnish-archive';
-/** Version 1 did not say under which schema kept things were kept: it was the fifth. */
-const VERSION = 2;
+/**
+ * Version 1 did not say under which schema kept things were kept: it was the fifth. Before version 3 there were no
+ * releases.
+ */
+const VERSION = 3;
 const FIRST_KEPT_SCHEMA = 5;
 
 /** Changes in one file of the archive. */
@@ -23,7 +27,7 @@ export const MOST_UNPACKED = 2 * 1024 * 1024 * 1024;
 
 const manifestSchema = z.object({
   format: z.literal(FORMAT),
-  version: z.union([z.literal(1), z.literal(VERSION)]),
+  version: z.union([z.literal(1), z.literal(2), z.literal(VERSION)]),
   made: z.string(),
   files: z.record(z.string(), z.object({ bytes: z.number(), sha256: z.string() })),
 });
@@ -50,6 +54,30 @@ const changeRow = z.strictObject({
   gesture: z.uuid(),
   kind: z.enum(['change', 'undo', 'redo']),
   schema: z.int().min(1).max(SCHEMA),
+  at: time,
+});
+
+const releaseRow = z.strictObject({
+  id: z.uuid(),
+  number: releaseNumber,
+  words: z.string().max(MOST_RELEASE_WORDS),
+  sequence: z.int32().min(0),
+  author: z.uuid(),
+  document: z.unknown(),
+  schema: z.int().min(1).max(SCHEMA),
+  files: z
+    .array(
+      z.strictObject({
+        file: z
+          .string()
+          .regex(/^[A-Za-z0-9][A-Za-z0-9.-]*$/)
+          .max(80),
+        type: z.string().max(100),
+        bytes: z.int().min(1),
+        hash: z.string().regex(/^[0-9a-f]{64}$/),
+      }),
+    )
+    .max(200),
   at: time,
 });
 
@@ -87,6 +115,7 @@ const CHANGE_COLUMNS = [
   ...['id', 'sequence', 'patch', 'inverse', 'label', 'author', 'window_id', 'gesture', 'kind'],
   ...['schema', 'at'],
 ];
+const RELEASE_COLUMNS = 'id number words sequence author document schema files at'.split(' ');
 const KEEPER_COLUMNS = ['id', 'kind', 'content', 'schema', 'note', 'origin', 'created_at'];
 const FAMILY_COLUMNS = ['id', 'record', 'schema', 'licence_note', 'created_at'];
 
@@ -99,6 +128,27 @@ async function* partsOf(
     sequelize.query<Row>(sql, { bind: [...bind], type: QueryTypes.SELECT, transaction });
   const texts = async (sql: string, bind: readonly unknown[] = []): Promise<string[]> =>
     (await rows<{ readonly text: string }>(sql, bind)).map(({ text }) => text);
+  async function* releasesOf(systemId: string): AsyncGenerator<readonly [string, Uint8Array]> {
+    const made = await texts(
+      `SELECT ${rowJson(RELEASE_COLUMNS)} FROM releases WHERE system_id = $1 ORDER BY at, id`,
+      [systemId],
+    );
+    if (made.length === 0) return;
+    yield [`systems/${systemId}/releases.jsonl`, strToU8(made.join('\n'))];
+    const files = await rows<{ readonly release_id: string; readonly file: string }>(
+      `SELECT release_id, file FROM release_files JOIN releases ON releases.id = release_id
+       WHERE system_id = $1 ORDER BY release_id, file`,
+      [systemId],
+    );
+    for (const { release_id: release, file } of files) {
+      const [row] = await rows<{ readonly bytes: Buffer }>(
+        'SELECT bytes FROM release_files WHERE release_id = $1 AND file = $2',
+        [release, file],
+      );
+      if (row)
+        yield [`systems/${systemId}/released/${release}/${file}`, Uint8Array.from(row.bytes)];
+    }
+  }
   const systems = await rows<{ readonly id: string }>('SELECT id FROM systems ORDER BY id');
   for (const { id } of systems) {
     const [system = ''] = await texts(
@@ -116,6 +166,7 @@ async function* partsOf(
       const name = `systems/${id}/changes-${String(after + 1).padStart(8, '0')}.jsonl`;
       yield [name, strToU8(changes.join('\n'))];
     }
+    yield* releasesOf(id);
   }
   const keepers = await texts(`SELECT ${rowJson(KEEPER_COLUMNS)} FROM keepers ORDER BY id`);
   yield ['keepers.jsonl', strToU8(keepers.join('\n'))];
@@ -221,10 +272,17 @@ const linesOf = (bytes: Uint8Array | undefined): string[] =>
     .split('\n')
     .filter((line) => line !== '');
 
+interface RestoredRelease {
+  readonly row: z.infer<typeof releaseRow>;
+  readonly text: string;
+  readonly contents: readonly (readonly [file: string, bytes: Uint8Array])[];
+}
+
 interface RestoredSystem {
   readonly row: z.infer<typeof systemRow>;
   readonly text: string;
   readonly changes: readonly string[];
+  readonly releases: readonly RestoredRelease[];
 }
 
 function parsed<Schema extends z.ZodType>(
@@ -254,6 +312,22 @@ function kept<Content>(what: string, read: () => Content): Content {
   }
 }
 
+/** The releases of a system, each with all of its files as they were made. */
+function releasesIn(files: ReadonlyMap<string, Uint8Array>, systemId: string): RestoredRelease[] {
+  const name = `systems/${systemId}/releases.jsonl`;
+  return linesOf(files.get(name)).map((text) => {
+    const row = parsed(releaseRow, text, name);
+    if (!readDocument(row.document).ok) throw refused(`Release ${row.number} is no system.`);
+    const contents = row.files.map(({ file, hash }) => {
+      const bytes = files.get(`systems/${systemId}/released/${row.id}/${file}`);
+      if (!bytes || sha256(bytes) !== hash)
+        throw refused(`${file} of release ${row.number} is not as it was released.`);
+      return [file, bytes] as const;
+    });
+    return { row, text, contents };
+  });
+}
+
 function systemsOf(files: ReadonlyMap<string, Uint8Array>): RestoredSystem[] {
   const systems = new Map<string, RestoredSystem>();
   for (const name of [...files.keys()].sort()) {
@@ -269,10 +343,12 @@ function systemsOf(files: ReadonlyMap<string, Uint8Array>): RestoredSystem[] {
         throw refused(
           `${name} is no system: ${read.problems[0]?.path ?? ''} ${read.problems[0]?.message ?? ''}.`,
         );
-      systems.set(id, { row, text, changes: [] });
+      systems.set(id, { row, text, changes: [], releases: releasesIn(files, id) });
     }
   }
   for (const name of [...files.keys()].sort()) {
+    const [, released = ''] = /^systems\/([0-9a-f-]{36})\/release/.exec(name) ?? [];
+    if (released !== '' && !systems.has(released)) throw refused(`${name} has no system.`);
     const [, id = ''] = /^systems\/([0-9a-f-]{36})\/changes-\d{8}\.jsonl$/.exec(name) ?? [];
     if (id === '') continue;
     const system = systems.get(id);
@@ -338,7 +414,27 @@ export async function restoreArchive(
     const differing: string[] = [];
     let same = 0;
     let brought = 0;
-    for (const { row, text, changes } of systems) {
+    /** Releases are never altered: one of the same number stays as it is here. */
+    const bringReleases = async ({ row: { id }, releases }: RestoredSystem): Promise<void> => {
+      for (const { row, text, contents } of releases) {
+        const [brought] = await ask<{ readonly id: string }>(
+          `INSERT INTO releases (system_id, ${RELEASE_COLUMNS.join(', ')})
+           SELECT $1, ${RELEASE_COLUMNS.join(', ')} FROM json_to_record($2::json) AS one(id uuid, number text,
+             words text, sequence integer, author uuid, document jsonb, schema integer, files jsonb, at timestamptz)
+           ON CONFLICT DO NOTHING RETURNING id`,
+          [id, text],
+        );
+        if (!brought) continue;
+        for (const [file, content] of contents)
+          await run('INSERT INTO release_files (release_id, file, bytes) VALUES ($1, $2, $3)', [
+            row.id,
+            file,
+            Buffer.from(content),
+          ]);
+      }
+    };
+    for (const system of systems) {
+      const { row, text, changes } = system;
       const [here] = await ask<{ readonly isSame: boolean; readonly name: string }>(
         `SELECT name, ${rowJson(SYSTEM_COLUMNS).replace(' AS text', '::jsonb = $2::jsonb AS "isSame"')}
          FROM systems WHERE id = $1 FOR UPDATE`,
@@ -346,6 +442,7 @@ export async function restoreArchive(
       );
       if (here?.isSame) {
         same += 1;
+        await bringReleases(system);
         continue;
       }
       if (here && !replace) {
@@ -368,6 +465,7 @@ export async function restoreArchive(
           [row.id, `[${changes.slice(from, from + PAGE).join(',')}]`],
         );
       brought += changes.length;
+      await bringReleases(system);
     }
     if (differing.length > 0)
       throw new Problem(

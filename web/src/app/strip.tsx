@@ -4,6 +4,9 @@ import { chosenFaces } from '@garnish/core/system/faces';
 import { fluidPx } from '@garnish/core/type/fluid';
 import type { ComponentType } from 'react';
 import { NavLink } from 'react-router';
+import useSWR from 'swr';
+import { get } from '../api/client.ts';
+import { releaseList, releasesPath } from '../api/releases.ts';
 import { AREA_PAGES, type AreaId } from '../areas/areas.ts';
 import { useProofTheme } from '../system/proof-theme.ts';
 import { useSystem, useSystemLater } from '../system/system-context.ts';
@@ -141,6 +144,13 @@ function Waiting() {
   );
 }
 
+/** The number of the last release; a stroke before the first. */
+function LastRelease() {
+  const id = useSystem((state) => state.id);
+  const { data } = useSWR(releasesPath(id), (path: string) => get(path, releaseList));
+  return <span className="figures text-2xl leading-none">{data?.releases[0]?.number ?? '–'}</span>;
+}
+
 /** The live picture of each area. */
 const PICTURES: Readonly<Record<AreaId, ComponentType>> = {
   brief: Mood,
@@ -151,6 +161,7 @@ const PICTURES: Readonly<Record<AreaId, ComponentType>> = {
   components: States,
   tokens: Count,
   review: Waiting,
+  handoff: LastRelease,
 };
 
 function Marks({ area }: { readonly area: AreaId }) {

@@ -20,6 +20,7 @@ const PARTS: Readonly<Record<AreaId, () => Promise<{ readonly default: Component
   components: () => import('./components/components-area.tsx'),
   tokens: () => import('./tokens/tokens-area.tsx'),
   review: () => import('./review/review-area.tsx'),
+  handoff: () => import('./handoff/handoff-area.tsx'),
 };
 
 /** The areas in the order of the work. */

@@ -13,7 +13,7 @@ import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { CustomToken } from './custom-token.tsx';
 import { OwnName } from './own-name.tsx';
-import { Sample } from './sample.tsx';
+import { Sample } from '../../ui/sample.tsx';
 import { TokenLinks } from './token-links.tsx';
 import { TokenPast } from './token-past.tsx';
 import { TokenWords } from './token-words.tsx';
@@ -104,7 +104,7 @@ export function TokenDetail({ id, plain, derived, onOpen }: DetailProps) {
             <div key={mode} className="contents">
               <dt className="py-1 text-xs text-quiet">{isSame ? 'value' : mode}</dt>
               <dd className="flex items-center gap-2">
-                <Sample token={token} mode={mode} css={text} />
+                <Sample token={token} css={text} />
                 <Copy
                   className="figures text-xs break-words"
                   text={text}

@@ -3,7 +3,7 @@ import type { PlainToken } from '@garnish/core/formats/plain-tokens';
 import type { TokenUse } from '@garnish/core/proof/token-uses';
 import { useState } from 'react';
 import { useProofTheme } from '../../system/proof-theme.ts';
-import { Sample } from './sample.tsx';
+import { Sample } from '../../ui/sample.tsx';
 
 const ROW_PX = 26;
 /** So many stand in the drawing; the others when they are asked for. */
@@ -48,9 +48,7 @@ export function TokenLinks({ id, use, plain, derived, onOpen }: LinksProps) {
               className="figures flex min-h-6 min-w-0 items-center gap-1.5 text-xs hover:underline hover:underline-offset-2"
               onClick={() => onOpen(one)}
             >
-              {token && (
-                <Sample token={token} mode={mode} css={plain.get(one)?.values[mode].css ?? ''} />
-              )}
+              {token && <Sample token={token} css={plain.get(one)?.values[mode].css ?? ''} />}
               <span className="truncate">{one}</span>
             </button>
           </li>

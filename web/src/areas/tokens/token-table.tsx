@@ -8,7 +8,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { useModes } from '../../system/proof-theme.ts';
 import type { TOKEN_COLUMNS } from '../../ui/preferences.ts';
-import { Sample } from './sample.tsx';
+import { Sample } from '../../ui/sample.tsx';
 
 const ROW_PX = 26;
 const PAGE = 10;
@@ -105,17 +105,17 @@ const Cells = memo(function Cells({ token, plain, columns, modes, uses, isChosen
   const text = valueText(token, plain, first);
   const other = second === undefined ? text : valueText(token, plain, second);
   const isSame = other === text && columns.includes('values');
-  const value = (mode: Mode, said: string, hasSample: boolean) => (
+  const value = (said: string, hasSample: boolean) => (
     <span className="figures flex! min-w-0 items-center gap-1.5 text-xs" title={said}>
       <span className="grid h-4 w-4 shrink-0 place-items-center">
-        {hasSample && <Sample token={token} mode={mode} css={said} />}
+        {hasSample && <Sample token={token} css={said} />}
       </span>
       <span className="truncate">{said}</span>
     </span>
   );
   const cells: Readonly<Record<Column, React.ReactNode>> = {
-    values: value(first, text, true),
-    'other theme': value(second ?? first, other, true),
+    values: value(text, true),
+    'other theme': value(other, true),
     type: <span className="truncate text-xs text-quiet">{token.type}</span>,
     tier: <span className="truncate text-xs text-quiet">{token.tier}</span>,
     uses: (

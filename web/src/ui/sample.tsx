@@ -1,9 +1,7 @@
-import type { Mode } from '@garnish/core/system/document';
 import type { Token } from '@garnish/core/tokens/token';
 
 interface SampleProps {
-  readonly token: Token;
-  readonly mode: Mode;
+  readonly token: Pick<Token, 'type' | 'path'>;
   /** The value with everything that it takes, as CSS. */
   readonly css: string;
 }

@@ -1,0 +1,11 @@
+import type { Area } from './area.ts';
+
+export const handoff = {
+  id: 'handoff',
+  name: 'Handoff',
+  views: [
+    { id: 'next', name: 'next release', at: [] },
+    { id: 'releases', name: 'releases', at: [] },
+  ],
+  decides: [],
+} as const satisfies Area;

@@ -1,3 +1,4 @@
+import type { Difference } from '@garnish/core/releases/difference';
 import { change, copyOf, expect, openArea, proof, saved, TALLOW, test } from './garnish.ts';
 
 test('released, changed three times, released again: the difference is read, by meaning and as pictures', async ({
@@ -89,4 +90,20 @@ test('released, changed three times, released again: the difference is read, by 
   await expect.poll(() => cornerIn('2.0.0')).toBe('6px');
   expect(await cornerIn('1.0.0')).not.toBe('6px');
   await expect(proof(page).getByRole('heading', { level: 1 }).first()).toBeVisible();
+
+  // What changed since then is chosen among the tokens too.
+  await page.getByRole('link', { name: /^Tokens/ }).click();
+  await page
+    .getByRole('combobox', { name: 'Needed by, or changed since' })
+    .selectOption('since 1.0.0');
+  const { difference } = (await (
+    await request.get(`/api/systems/${id}/difference?from=1.0.0`)
+  ).json()) as { readonly difference: Difference };
+  const changed = new Set([
+    ...difference.tokens.added.map(({ token }) => token.id),
+    ...[...difference.tokens.changed, ...difference.tokens.renamed].map(({ after }) => after.id),
+  ]);
+  await expect(page.getByRole('region', { name: 'All tokens' })).toContainText(
+    new RegExp(`${changed.size} of \\d+`),
+  );
 });

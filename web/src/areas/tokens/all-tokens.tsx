@@ -1,14 +1,14 @@
 import { plainTokens } from '@garnish/core/formats/plain-tokens';
-import { allNeeding, neededBy } from '@garnish/core/proof/needed';
 import { countOfUses, tokenUse } from '@garnish/core/proof/token-uses';
 import { searchTokens, sortTokens, type TokenQuery } from '@garnish/core/tokens/token-search';
 import { TIERS } from '@garnish/core/tokens/token';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
+import { useDecidedLater } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { setPreferences, TOKEN_COLUMNS, usePreferences } from '../../ui/preferences.ts';
 import { Toggles } from '../../ui/toggles.tsx';
+import { PickAmong, useAmong } from './among.tsx';
 import { CopyChosen } from './copy-chosen.tsx';
 import { NewToken } from './new-token.tsx';
 import { TokenDetail } from './token-detail.tsx';
@@ -44,38 +44,6 @@ function PickOne({ label, any, options, value, onChange }: PickProps) {
   );
 }
 
-interface NeedingProps {
-  readonly value: string;
-  readonly onChange: (value: string) => void;
-}
-
-/** What the tokens are for: a page, a component, or anything. */
-function PickNeeding({ value, onChange }: NeedingProps) {
-  const content = useSystem((state) => state.decided.document.content);
-  const all = allNeeding({ content });
-  return (
-    <select
-      aria-label="Needed by"
-      className="select w-auto min-w-0 flex-1"
-      value={value}
-      onChange={(event) => onChange(event.currentTarget.value)}
-    >
-      <option value="">anywhere</option>
-      {(['page', 'component'] as const).map((kind) => (
-        <optgroup key={kind} label={`${kind}s`}>
-          {all
-            .filter((one) => one.kind === kind)
-            .map(({ id, name }) => (
-              <option key={id} value={`${kind} ${id}`}>
-                {name}
-              </option>
-            ))}
-        </optgroup>
-      ))}
-    </select>
-  );
-}
-
 /** Every token in one table: sought, opened one by one, chosen and copied. */
 export function AllTokens() {
   const { derived, document } = useDecidedLater(
@@ -89,21 +57,13 @@ export function AllTokens() {
   const [isMaking, setMaking] = useState(false);
   const makes = useRef<HTMLButtonElement>(null);
   const [needing, setNeeding] = useState('');
-  const store = useStore();
-  const content = useSystem((state) => state.decided.document.content);
   const sought = useDeferredValue(query);
   const { tokens } = derived;
   const plain = useMemo(
     () => new Map(plainTokens(document, derived).tokens.map((token) => [token.id, token])),
     [document, derived],
   );
-  const among = useMemo(() => {
-    const [kind, id] = needing.split(' ');
-    if ((kind !== 'page' && kind !== 'component') || id === undefined) return undefined;
-    const { decided } = store.state();
-    return new Set(neededBy({ kind, id }, decided.document, decided.derived));
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- asked anew where rules or pages are others
-  }, [needing, store, content, derived.rules]);
+  const { ids: among, problem } = useAmong(needing);
   const [order, setOrder] = useState<Order>({});
   const shown = useMemo(() => {
     const usesOf = (id: string): number => countOfUses(tokenUse(derived, id));
@@ -191,7 +151,7 @@ export function AllTokens() {
             value={query.use}
             onChange={(use) => setQuery({ ...query, use: USES.find((one) => one === use) })}
           />
-          <PickNeeding value={needing} onChange={setNeeding} />
+          <PickAmong value={needing} onChange={setNeeding} />
           <details className="shrink-0">
             <summary className="min-h-7 cursor-pointer py-1">Columns</summary>
             <div className="absolute inset-x-0 top-full z-20 border border-line-strong bg-base-100 px-3 py-2">
@@ -208,6 +168,11 @@ export function AllTokens() {
             </div>
           </details>
         </div>
+        {problem !== undefined && (
+          <p role="alert" className="text-error">
+            {problem}
+          </p>
+        )}
         <TokenTable
           tokens={shown}
           plain={plain}

@@ -20,6 +20,8 @@ import { exportRoutes } from './exports/routes.ts';
 import { fontSource } from './fonts/delivered.ts';
 import { createOwnFonts } from './fonts/own-fonts.ts';
 import { fontRoutes } from './fonts/routes.ts';
+import { createLinks } from './guests/links.ts';
+import { guestRoutes } from './guests/routes.ts';
 import { iconRoutes } from './icons/routes.ts';
 import { keeperRoutes } from './keepers/routes.ts';
 import { createPictures } from './pictures/pictures.ts';
@@ -44,6 +46,8 @@ export interface ServerOptions {
   readonly demo?: boolean | 'with releases';
   /** Names beside those of loopback under which the server is asked. */
   readonly hosts?: readonly string[];
+  /** Where guests reach this machine, as they would type it; none where they are not listened for. */
+  readonly guestAddresses?: () => readonly string[];
 }
 
 const BODY_LIMIT = 4 * 1024 * 1024;
@@ -149,6 +153,12 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await app.register(storageRoutes(database, storage));
   await app.register(exportRoutes(store, downloads));
   await app.register(releaseRoutes(releases));
+  await app.register(
+    guestRoutes({
+      ...{ links: createLinks(database, store), store, releases, feed, downloads },
+      guestAddresses: options.guestAddresses ?? (() => []),
+    }),
+  );
   app.get('/api/docs/json', { schema: { hide: true } }, () => app.swagger());
   app.get('/proof/', { schema: { hide: true } }, async (_, reply) =>
     reply
@@ -177,7 +187,10 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
       },
     });
     app.setNotFoundHandler((request, reply) => {
-      const isPage = request.method === 'GET' && !/^\/(api|proof|assets)\//.test(request.url);
+      const isPage = request.method === 'GET' && !/^\/(api|guest|proof|assets)\//.test(request.url);
+      // Where a guest came from is told to nobody.
+      if (request.url.startsWith('/g/'))
+        reply.header('referrer-policy', 'no-referrer').header('x-robots-tag', 'noindex, nofollow');
       return isPage
         ? reply.header('cache-control', 'no-cache').sendFile('index.html')
         : answerUnknownAddress(request, reply);

@@ -1,5 +1,6 @@
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import { jsonProblem } from '@garnish/core/system/json';
+import { isOfGuest } from './guests/listener.ts';
 import { Problem } from './problems.ts';
 
 /** The names of this machine on its own loopback. */
@@ -40,7 +41,8 @@ export function guard(app: FastifyInstance, names: readonly string[]): void {
   const known = new Set([...LOOPBACK, ...names.map((name) => name.toLowerCase())]);
   const problemOf = (request: FastifyRequest): Problem | undefined => {
     const { host = '' } = request.headers;
-    if (!known.has(nameOf(host)))
+    // Guests call this machine as they reach it; what is there for them is theirs by a secret address.
+    if (!isOfGuest(request.raw) && !known.has(nameOf(host)))
       return new Problem(
         'unknown-host',
         `Garnish does not answer to “${host.slice(0, 100)}”. Open it under localhost, or set GARNISH_HOSTS.`,

@@ -1,12 +1,14 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import path from 'node:path';
 import { createServer } from '@garnish/server/app';
+import { listenForGuests, networkAddresses } from '@garnish/server/guests/listener';
 import { builtWeb } from './build-web.ts';
 import { startCluster } from './cluster.ts';
 import { freePort } from './ports.ts';
 import { databaseUrlOf, end, portOf, say } from './say.ts';
 
 const FIRST_PORT = 4400;
+const FIRST_GUEST_PORT = 4500;
 const root = process.cwd();
 const dev = process.argv.includes('--dev');
 
@@ -31,8 +33,10 @@ async function databaseUrl(): Promise<string> {
 async function serve(): Promise<void> {
   const wanted = portOf(process.env['PORT'], FIRST_PORT);
   const url = await databaseUrl();
+  let guestAddresses: readonly string[] = [];
   const app = await createServer({
     databaseUrl: url,
+    guestAddresses: () => guestAddresses,
     demo: 'with releases',
     webFolder: builtWeb(root),
     hosts: (process.env['GARNISH_HOSTS'] ?? '').split(',').flatMap((name) => name.trim() || []),
@@ -40,6 +44,19 @@ async function serve(): Promise<void> {
   ending.push(() => app.close());
   const port = await freePort(wanted);
   await app.listen({ host: '127.0.0.1', port });
+  if (process.argv.includes('--guests')) {
+    const guests = await listenForGuests(app, {
+      host: '0.0.0.0',
+      port: await freePort(FIRST_GUEST_PORT, '0.0.0.0'),
+    });
+    ending.push(() => guests.close());
+    guestAddresses = networkAddresses().map((address) => `http://${address}:${guests.port}`);
+    say(
+      guestAddresses.length > 0
+        ? `guests with a link are listened for at ${guestAddresses.join(' and ')}; editing stays on this machine`
+        : 'guests are listened for, and this machine is in no network',
+    );
+  }
   say(`ready at http://127.0.0.1:${port}/ (Ctrl-C stops it; everything is kept)`);
 }
 

@@ -209,6 +209,31 @@ const STEPS: readonly Step[] = [
       `);
     },
   },
+  {
+    // Under which guests read a system. Whoever has the address may; a passphrase is kept as what it comes to.
+    name: '0010-links',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        CREATE TABLE links (
+          id uuid PRIMARY KEY,
+          system_id uuid NOT NULL REFERENCES systems (id) ON DELETE CASCADE,
+          address text NOT NULL UNIQUE,
+          label text NOT NULL,
+          release text,
+          pages jsonb,
+          until timestamptz,
+          salt bytea,
+          passphrase bytea,
+          at timestamptz NOT NULL DEFAULT now(),
+          used_at timestamptz
+        );
+        CREATE INDEX links_of_system ON links (system_id);
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('DROP TABLE links');
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

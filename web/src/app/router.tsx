@@ -7,6 +7,7 @@ import { lazyPart } from '../ui/patient.ts';
 import { Shell } from './shell.tsx';
 
 const SystemsPage = lazyPart(() => import('../list/systems-page.tsx'));
+const GuestPage = lazyPart(() => import('../guest/guest-page.tsx'));
 const StoragePage = lazyPart(() => import('../list/storage-page.tsx'));
 
 function SystemRoute() {
@@ -41,6 +42,14 @@ export const router = createBrowserRouter([
         element: (
           <Suspense>
             <StoragePage />
+          </Suspense>
+        ),
+      },
+      {
+        path: '/g/:address',
+        element: (
+          <Suspense>
+            <GuestPage />
           </Suspense>
         ),
       },

@@ -6,6 +6,7 @@ export const handoff = {
   views: [
     { id: 'next', name: 'next release', at: [] },
     { id: 'releases', name: 'releases', at: [] },
+    { id: 'links', name: 'links', at: [] },
   ],
   decides: [],
 } as const satisfies Area;

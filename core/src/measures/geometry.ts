@@ -1,0 +1,96 @@
+/** Where something stands, in px of the page. */
+export interface Box {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+export type Axis = 'x' | 'y';
+
+/** A distance as a line along an axis: from one place to another, across at a third, in px. */
+export interface Distance {
+  readonly axis: Axis;
+  readonly from: number;
+  readonly to: number;
+  /** Where the line lies on the other axis. */
+  readonly at: number;
+  readonly px: number;
+}
+
+/** Distances smaller than this are none, in px: rounding makes them. */
+const NONE_PX = 0.005;
+
+const spanOf = (box: Box, axis: Axis): readonly [from: number, to: number] =>
+  axis === 'x' ? [box.left, box.left + box.width] : [box.top, box.top + box.height];
+
+const other = (axis: Axis): Axis => (axis === 'x' ? 'y' : 'x');
+
+/** The middle of what two spans share; where they share nothing, the middle of the first. */
+function middleOf(one: readonly [number, number], two: readonly [number, number]): number {
+  const [from, to] = [Math.max(one[0], two[0]), Math.min(one[1], two[1])];
+  return from < to ? (from + to) / 2 : (one[0] + one[1]) / 2;
+}
+
+const line = (axis: Axis, from: number, to: number, at: number): readonly Distance[] => {
+  const px = Math.abs(to - from);
+  return px < NONE_PX ? [] : [{ axis, from: Math.min(from, to), to: Math.max(from, to), at, px }];
+};
+
+/**
+ * The distances between two things, along both axes: where they are apart, the room between them; where one reaches
+ * over or around the other, that from edge to edge on each side. Nothing where edges meet.
+ */
+export function distancesBetween(one: Box, two: Box): readonly Distance[] {
+  return (['x', 'y'] as const).flatMap((axis) => {
+    const [a, b] = [spanOf(one, axis), spanOf(two, axis)];
+    const at = middleOf(spanOf(one, other(axis)), spanOf(two, other(axis)));
+    if (a[1] <= b[0]) return line(axis, a[1], b[0], at);
+    if (b[1] <= a[0]) return line(axis, b[1], a[0], at);
+    return [...line(axis, a[0], b[0], at), ...line(axis, a[1], b[1], at)];
+  });
+}
+
+/** The distances from a thing to the edges of what is around it, on all four sides. */
+export const distancesAround = (inner: Box, outer: Box): readonly Distance[] => {
+  const [x, y] = [inner.left + inner.width / 2, inner.top + inner.height / 2];
+  return [
+    ...line('x', outer.left, inner.left, y),
+    ...line('x', inner.left + inner.width, outer.left + outer.width, y),
+    ...line('y', outer.top, inner.top, x),
+    ...line('y', inner.top + inner.height, outer.top + outer.height, x),
+  ];
+};
+
+/** Which edges two things share, in px along each axis. */
+export function sharedEdges(
+  one: Box,
+  two: Box,
+): readonly { readonly axis: Axis; readonly at: number }[] {
+  return (['x', 'y'] as const).flatMap((axis) => {
+    const theirs = spanOf(two, axis);
+    return spanOf(one, axis)
+      .filter((edge) => theirs.some((at) => Math.abs(at - edge) < NONE_PX))
+      .map((at) => ({ axis, at }));
+  });
+}
+
+/** Things of a row or a column whose distances are the same, by that distance: those that stand there twice or more. */
+export function equalDistances(
+  distances: readonly Distance[],
+): ReadonlyMap<string, readonly Distance[]> {
+  const groups = new Map<string, Distance[]>();
+  for (const distance of distances) {
+    const key = sizeWords(distance.px);
+    const group = groups.get(key);
+    if (group) group.push(distance);
+    else groups.set(key, [distance]);
+  }
+  return new Map([...groups].filter(([, group]) => group.length > 1));
+}
+
+/** A length as it is told: to the hundredth of a px, without zeros that say nothing. */
+export const sizeWords = (px: number): string => String(Number(px.toFixed(2)));
+
+/** The same in rem of a root of 16 px. */
+export const remWords = (px: number): string => `${Number((px / 16).toFixed(4))}rem`;

@@ -1,0 +1,113 @@
+import { derive } from '@garnish/core/derive/derive';
+import {
+  BRACKWATER,
+  change,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  test,
+  violationsOf,
+} from './garnish.ts';
+
+test('a link is made, opened elsewhere on a phone, a distance is read, and it is taken back', async ({
+  page,
+  request,
+  browser,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'handoff?view=links');
+  await page.getByRole('textbox', { name: 'for whom' }).fill('the builders');
+  await page
+    .getByRole('group', { name: 'Pages' })
+    .getByRole('checkbox', { name: 'Booking' })
+    .uncheck();
+  await page.getByRole('textbox', { name: 'passphrase' }).fill('low');
+  await expect(page.getByRole('alert')).toContainText('4 signs at least');
+  await page.getByRole('textbox', { name: 'passphrase' }).fill('low tide');
+  await page.getByRole('button', { name: 'Make the link' }).click();
+  const links = page.getByRole('list', { name: 'Links' });
+  await expect(links).toContainText('as it stands, Home, Timetable');
+  await expect(links).toContainText('with a passphrase');
+  await expect(links).toContainText('not used yet');
+  const address = (await links.getByRole('button', { name: /\/g\// }).textContent())?.trim() ?? '';
+  expect(address).toMatch(/\/g\/[\w-]{22}$/);
+
+  // Another browser: nothing of the first is known there.
+  const elsewhere = await browser.newContext({ viewport: { width: 375, height: 740 } });
+  const guest = await elsewhere.newPage();
+  const asked: string[] = [];
+  guest.on('request', (one) => asked.push(new URL(one.url()).pathname));
+  await guest.goto(address);
+  await guest.getByLabel('passphrase').fill('high tide');
+  await guest.getByRole('button', { name: 'Open' }).click();
+  await expect(guest.getByRole('alert')).toContainText('not the words');
+  await guest.getByLabel('passphrase').fill('low tide');
+  await guest.getByRole('button', { name: 'Open' }).click();
+  await expect(guest.getByRole('heading', { name: BRACKWATER })).toBeVisible();
+  // A first visit says how to read it; the next one does not.
+  const how = guest.getByText('How to read this');
+  await expect(guest.getByText('Click, and it is chosen', { exact: false })).toBeVisible();
+  await how.click();
+  await expect(guest.getByRole('navigation', { name: 'Pages' }).getByRole('button')).toHaveText([
+    'Home',
+    'Timetable',
+    /^Notice/,
+  ]);
+  expect(await guest.evaluate(() => document.documentElement.scrollWidth)).toBe(375);
+  expect(await violationsOf(guest)).toEqual([]);
+
+  // The page is as wide as the phone; what is chosen has the size that the browser lays out.
+  const frame = guest.frameLocator('iframe[title="Page Home"]');
+  const card = frame.locator('.card').first();
+  await card.scrollIntoViewIfNeeded();
+  await card.click({ position: { x: 3, y: 3 } });
+  const facts = guest.getByRole('region', { name: 'What is chosen' });
+  const laidOut = await card.evaluate((element) => {
+    const { width, height } = element.getBoundingClientRect();
+    return [width, height].map((px) => String(Number(px.toFixed(2)))).join(' × ');
+  });
+  await expect(facts.getByRole('row', { name: /^size/ })).toContainText(laidOut);
+  const derived = derive(await documentOf(request, id));
+  await expect(facts.getByRole('row', { name: /^ground/ })).toContainText(
+    derived.tokenById.get('color.surface')?.values.light.css ?? '',
+  );
+  await expect(facts.getByRole('row', { name: /^ground/ })).toContainText('color.surface');
+  await expect(facts.getByRole('row', { name: /^level/ })).toContainText('shadow.');
+  const second = frame.locator('.card').nth(1);
+  await second.hover({ position: { x: 3, y: 3 } });
+  const between = await frame.locator('.card').evaluateAll(([one, other]) => {
+    const [a, b] = [one?.getBoundingClientRect(), other?.getBoundingClientRect()];
+    return a && b ? Number((b.top - a.bottom).toFixed(2)) : NaN;
+  });
+  const distance = guest.locator('[data-distance="y"] text').first();
+  await expect(distance).toHaveText(String(between));
+  await guest.getByRole('group', { name: 'Unit' }).getByRole('button', { name: 'rem' }).click();
+  await second.hover({ position: { x: 4, y: 4 } });
+  await expect(distance).toHaveText(`${between / 16}rem`);
+
+  // By key: outward, and on to the next.
+  await guest.getByRole('button', { name: 'next', exact: true }).focus();
+  await guest.keyboard.press('ArrowUp');
+  await expect(facts.getByRole('heading', { level: 2 })).not.toHaveText('card');
+  await guest.keyboard.press('ArrowDown');
+  await expect(facts.getByRole('heading', { level: 2 })).toHaveText('card');
+
+  // What is changed here is seen there, within a moment.
+  await guest.getByRole('group', { name: 'Unit' }).getByRole('button', { name: 'px' }).click();
+  const inset = await facts.getByRole('row', { name: /^inset/ }).textContent();
+  await change(request, id, [{ op: 'replace', path: '/space/unit', value: 12 }]);
+  await expect(facts.getByRole('row', { name: /^inset/ })).not.toHaveText(inset ?? '');
+
+  // Nothing of the application was asked for.
+  expect(asked.filter((path) => !/^\/(?:g|guest|assets|proof)\/|^\/mark\.svg$/.test(path))).toEqual(
+    [],
+  );
+
+  await page.reload();
+  await expect(links).toContainText('last used');
+  await page.getByRole('button', { name: 'Take back the link the builders' }).click();
+  await expect(page.getByText('None yet.')).toBeVisible();
+  await expect(guest.getByRole('heading', { name: 'This link leads nowhere' })).toBeVisible();
+  await elsewhere.close();
+});

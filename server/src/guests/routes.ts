@@ -1,0 +1,291 @@
+import rateLimit from '@fastify/rate-limit';
+import { fileName, type Download } from '../exports/downloads.ts';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { releaseNumber } from '@garnish/core/releases/schema';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import * as z from 'zod';
+import { Problem, problemSchema } from '../problems.ts';
+import type { Releases } from '../releases/store.ts';
+import type { ChangeFeed } from '../systems/listen.ts';
+import { systemParams } from '../systems/schemas.ts';
+import type { Store } from '../systems/store.ts';
+import type { Link, Links } from './links.ts';
+
+/** So many addresses that lead nowhere, or wrong passphrases, one place may try in a minute. */
+const MOST_MISSES = 20;
+const MINUTE_MS = 60_000;
+const BEAT_MS = 20_000;
+const LONGEST_LABEL = 120;
+const LONGEST_PASSPHRASE = 200;
+
+const linkSchema = z.object({
+  id: z.string(),
+  address: z.string(),
+  label: z.string(),
+  release: z.string().optional(),
+  pages: z.array(z.string()).optional(),
+  until: z.string().optional(),
+  hasPassphrase: z.boolean(),
+  at: z.string(),
+  usedAt: z.string().optional(),
+});
+
+const newLink = z.strictObject({
+  label: z.string().trim().max(LONGEST_LABEL).default(''),
+  release: z
+    .string()
+    .max(20)
+    .refine((text) => releaseNumber.safeParse(text).success, 'is no number of a release')
+    .optional(),
+  pages: z.array(z.string().max(100)).min(1).max(500).optional(),
+  until: z.iso.datetime().optional(),
+  passphrase: z.string().min(4).max(LONGEST_PASSPHRASE).optional(),
+});
+
+const told = (link: Link): z.infer<typeof linkSchema> => ({
+  ...{ id: link.id, address: link.address, label: link.label, hasPassphrase: link.hasPassphrase },
+  ...(link.release !== undefined && { release: link.release }),
+  ...(link.pages !== undefined && { pages: [...link.pages] }),
+  ...(link.until && { until: link.until.toISOString() }),
+  at: link.at.toISOString(),
+  ...(link.usedAt && { usedAt: link.usedAt.toISOString() }),
+});
+
+/** A document with nothing but the pages that a link opens; those that are switched off are none of a guest's. */
+function openedPages(document: StyleDocument, pages: readonly string[] | undefined): StyleDocument {
+  const { order, items } = document.content.pages;
+  const own = order.filter(
+    (id) => items[id]?.isOff !== true && (pages === undefined || pages.includes(id)),
+  );
+  return {
+    ...document,
+    content: {
+      ...document.content,
+      pages: {
+        order: own,
+        items: Object.fromEntries(own.flatMap((id) => (items[id] ? [[id, items[id]]] : []))),
+      },
+    },
+  };
+}
+
+interface Parts {
+  readonly links: Links;
+  readonly store: Store;
+  readonly releases: Releases;
+  readonly feed: ChangeFeed;
+  readonly downloads: readonly Download[];
+  /** Where guests reach this machine; none where they are not listened for. */
+  readonly guestAddresses: () => readonly string[];
+}
+
+/** Links as they are made, listed and taken back; and what is there for whoever has one. */
+export const guestRoutes =
+  ({ links, store, releases, feed, downloads, guestAddresses }: Parts): FastifyPluginAsyncZod =>
+  async (app) => {
+    const failures = { '4xx': problemSchema, '5xx': problemSchema };
+    await app.register(rateLimit, { global: false });
+    const missing = app.createRateLimit({ max: MOST_MISSES, timeWindow: MINUTE_MS });
+
+    app.get(
+      '/api/systems/:id/links',
+      {
+        schema: {
+          params: systemParams,
+          response: {
+            200: z.object({ links: z.array(linkSchema), addresses: z.array(z.string()) }),
+            ...failures,
+          },
+        },
+      },
+      async ({ params }) => ({
+        links: (await links.list(params.id)).map(told),
+        addresses: [...guestAddresses()],
+      }),
+    );
+
+    app.post(
+      '/api/systems/:id/links',
+      {
+        schema: { params: systemParams, body: newLink, response: { 201: linkSchema, ...failures } },
+      },
+      async ({ params, body: { until, ...choices } }, reply) => {
+        const made = await links.make(params.id, {
+          ...choices,
+          ...(until !== undefined && { until: new Date(until) }),
+        });
+        return reply.status(201).send(told(made));
+      },
+    );
+
+    app.delete(
+      '/api/systems/:id/links/:link',
+      {
+        schema: {
+          params: systemParams.extend({ link: z.uuid() }),
+          response: { 204: z.null(), ...failures },
+        },
+      },
+      async ({ params }, reply) => {
+        await links.remove(params.id, params.link);
+        return reply.status(204).send(null);
+      },
+    );
+
+    const ofGuest = z.object({ address: z.string().max(60) });
+    const nowhere = (): Problem =>
+      new Problem('unknown-link', 'It may have been taken back, or its time is over.');
+
+    /** Whoever tries many addresses, or words, waits. */
+    const miss = async (request: FastifyRequest, problem: Problem): Promise<Problem> => {
+      const tried = await missing(request);
+      return !tried.isAllowed && tried.isExceeded
+        ? new Problem('too-many-tries', 'Wait a minute, and try again.')
+        : problem;
+    };
+
+    const cookieOf = ({ id }: Link): string => `garnish-guest-${id}`;
+    const hasEntered = (request: FastifyRequest, link: Link): boolean => {
+      const raw = request.cookies[cookieOf(link)];
+      const read = raw === undefined ? undefined : request.unsignCookie(raw);
+      return read?.valid === true && read.value === link.id;
+    };
+
+    /** The link that an address is of, for whoever may read it. */
+    const linkFor = async (request: FastifyRequest, address: string): Promise<Link> => {
+      const link = await links.open(address);
+      if (!link) throw await miss(request, nowhere());
+      if (link.hasPassphrase && !hasEntered(request, link))
+        throw new Problem('passphrase-needed', 'Whoever gave you the link knows it.');
+      return link;
+    };
+
+    /** Nothing of what a guest reads is kept on the way, found by others, or told to where they go next. */
+    const quiet = (reply: FastifyReply): FastifyReply =>
+      reply
+        .header('cache-control', 'no-store')
+        .header('referrer-policy', 'no-referrer')
+        .header('x-robots-tag', 'noindex, nofollow');
+
+    const stateOf = async (link: Link) =>
+      link.release === undefined
+        ? store.open(link.systemId)
+        : releases.state(link.systemId, link.release);
+
+    app.get(
+      '/guest/:address',
+      { schema: { hide: true, params: ofGuest, response: { 200: z.any(), ...failures } } },
+      async (request, reply) => {
+        const link = await linkFor(request, request.params.address);
+        const { sequence, document } = await stateOf(link);
+        await links.used(link.id);
+        return quiet(reply).send({
+          sequence,
+          ...(link.release !== undefined && { release: link.release }),
+          document: openedPages(document, link.pages),
+        });
+      },
+    );
+
+    app.post(
+      '/guest/:address/enter',
+      {
+        schema: {
+          hide: true,
+          params: ofGuest,
+          body: z.strictObject({ passphrase: z.string().max(LONGEST_PASSPHRASE) }),
+          response: { 204: z.null(), ...failures },
+        },
+      },
+      async (request, reply) => {
+        const link = await links.open(request.params.address);
+        if (!link) throw await miss(request, nowhere());
+        if (!(await links.admits(link.address, request.body.passphrase)))
+          throw await miss(
+            request,
+            new Problem(
+              'passphrase-needed',
+              'These are not the words. Upper and lower case count.',
+            ),
+          );
+        reply.setCookie(cookieOf(link), link.id, {
+          signed: true,
+          httpOnly: true,
+          sameSite: 'strict',
+          path: `/guest/${link.address}`,
+        });
+        return quiet(reply).status(204).send(null);
+      },
+    );
+
+    for (const { file, type, write } of downloads)
+      app.get(
+        `/guest/:address/files/${file}`,
+        { schema: { hide: true, params: ofGuest, response: { 200: z.any(), ...failures } } },
+        async (request, reply) => {
+          const link = await linkFor(request, request.params.address);
+          quiet(reply).type(type);
+          if (link.release !== undefined) {
+            const { bytes } = await releases.file(link.systemId, link.release, file);
+            return reply
+              .header(
+                'content-disposition',
+                `attachment; filename="${fileName(link.release, file)}"`,
+              )
+              .send(bytes);
+          }
+          const { document, known } = await store.openKnown(link.systemId);
+          const bytes = await write(document, known);
+          return reply
+            .header(
+              'content-disposition',
+              `attachment; filename="${fileName(document.name, file)}"`,
+            )
+            .send(Buffer.from(bytes));
+        },
+      );
+
+    app.get(
+      '/guest/:address/events',
+      { schema: { hide: true, params: ofGuest } },
+      async (request, reply) => {
+        const link = await linkFor(request, request.params.address);
+        const sequence = await store.sequence(link.systemId);
+        reply.hijack();
+        const stream = reply.raw;
+        stream.writeHead(200, {
+          'content-type': 'text/event-stream',
+          'cache-control': 'no-store',
+          connection: 'keep-alive',
+        });
+        const tell = (event: string, data: unknown): void => {
+          stream.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+        };
+        let timer: NodeJS.Timeout | undefined;
+        const end = (): void => {
+          tell('gone', {});
+          stream.end();
+        };
+        const look = async (newest: number): Promise<void> => {
+          const there = await links.open(link.address).catch(() => link);
+          if (!there) end();
+          else if (link.release === undefined) tell('changed', { sequence: newest });
+        };
+        tell('changed', { sequence });
+        const stop = feed.listen(link.systemId, (newest) => void look(newest));
+        const beat = setInterval(() => {
+          stream.write(': still here\n\n');
+          void look(-1);
+        }, BEAT_MS);
+        // A day that comes while the window is open.
+        const left = link.until ? link.until.getTime() - Date.now() : undefined;
+        if (left !== undefined && left < 2 ** 31 - 1) timer = setTimeout(end, Math.max(0, left));
+        request.raw.on('close', () => {
+          stop();
+          clearInterval(beat);
+          clearTimeout(timer);
+        });
+      },
+    );
+  };

@@ -1,0 +1,32 @@
+import * as z from 'zod/mini';
+
+/** A link as the server tells its maker of it. */
+export const linkRecord = z.object({
+  id: z.string(),
+  address: z.string(),
+  label: z.string(),
+  release: z.optional(z.string()),
+  pages: z.optional(z.array(z.string())),
+  until: z.optional(z.string()),
+  hasPassphrase: z.boolean(),
+  at: z.string(),
+  usedAt: z.optional(z.string()),
+});
+export type LinkRecord = z.infer<typeof linkRecord>;
+
+/** All links of a system, and where guests reach this machine. */
+export const linkList = z.object({ links: z.array(linkRecord), addresses: z.array(z.string()) });
+
+export const linksPath = (system: string): string => `/api/systems/${system}/links`;
+
+/** The page of a link, behind the address of the machine. */
+export const guestPage = (address: string): string => `/g/${address}`;
+
+/** What a guest is shown. */
+export const guestState = z.object({
+  sequence: z.number(),
+  release: z.optional(z.string()),
+  document: z.unknown(),
+});
+
+export const guestPath = (address: string): string => `/guest/${encodeURIComponent(address)}`;

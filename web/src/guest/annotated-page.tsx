@@ -1,0 +1,243 @@
+import type { FactUnit } from '@garnish/core/measures/facts';
+import type { Box } from '@garnish/core/measures/geometry';
+import { sitePage } from '@garnish/core/proof/site';
+import type { Mode } from '@garnish/core/system/document';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { createPortal } from 'react-dom';
+import { framedSheets, type FramedSheets } from '../proof/framed-sheets.ts';
+import { renderNode } from '../proof/render.tsx';
+import { boxOf, chosenAt, layersOf, nameOf, toldOf } from './chosen.ts';
+import { FactsBeside, type Said } from './facts-beside.tsx';
+import { Measures } from './measures.tsx';
+import type { GuestView } from './use-guest.ts';
+
+/** The page scrolls one way; all of it is laid out, so that all of it can be measured. Never exported. */
+const ARRANGED = 'html { overflow-x: clip; }';
+
+interface AnnotatedProps {
+  readonly view: GuestView;
+  readonly page: string;
+  readonly theme: Mode;
+  /** The width of the screen that is looked at; the window's own where nothing is said. */
+  readonly widthPx: number | undefined;
+  readonly unit: FactUnit;
+  readonly said: Said;
+  /** Whether pointing chooses; else the page answers as it will. */
+  readonly isMeasuring: boolean;
+}
+
+const number = (css: string): number => Number.parseFloat(css) || 0;
+
+/** The room inside an element, from its style: top, right, bottom, left. */
+function insetOf(element: Element): readonly [number, number, number, number] {
+  const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+  const of = (side: string): number => number(style?.getPropertyValue(`padding-${side}`) ?? '');
+  return [of('top'), of('right'), of('bottom'), of('left')];
+}
+
+/** What is chosen and pointed at, and where both stand now. */
+function usePointed(stage: FramedSheets | undefined, isMeasuring: boolean) {
+  const [chosen, setChosen] = useState<Element>();
+  const [pointed, setPointed] = useState<Element>();
+  const [, setMoved] = useState(0);
+  useEffect(() => {
+    const page = stage?.document;
+    const view = page?.defaultView;
+    if (!page || !view) return undefined;
+    const elementAt = (event: Event): Element | undefined => {
+      const { target } = event;
+      return target !== null && 'closest' in target ? chosenAt(target as Element) : undefined;
+    };
+    const point = (event: Event): void => setPointed(isMeasuring ? elementAt(event) : undefined);
+    const leave = (): void => setPointed(undefined);
+    const click = (event: Event): void => {
+      const target = event.target as Element | null;
+      const opens = target?.closest('summary, [popovertarget]');
+      if (!isMeasuring && opens) return;
+      // No link of the page goes anywhere.
+      event.preventDefault();
+      if (isMeasuring) setChosen(elementAt(event));
+    };
+    const moved = (): void => setMoved((count) => count + 1);
+    page.addEventListener('pointermove', point);
+    page.documentElement.addEventListener('pointerleave', leave);
+    page.addEventListener('click', click);
+    page.addEventListener('scroll', moved, true);
+    view.addEventListener('resize', moved);
+    return () => {
+      page.removeEventListener('pointermove', point);
+      page.documentElement.removeEventListener('pointerleave', leave);
+      page.removeEventListener('click', click);
+      page.removeEventListener('scroll', moved, true);
+      view.removeEventListener('resize', moved);
+    };
+  }, [stage, isMeasuring]);
+  const isThere = (one: Element | undefined): one is Element => one?.isConnected === true;
+  return {
+    chosen: isMeasuring && isThere(chosen) ? chosen : undefined,
+    pointed: isThere(pointed) ? pointed : undefined,
+    choose: setChosen,
+    look: () => setMoved((count) => count + 1),
+  };
+}
+
+/** A neighbor of an element in the order of the page: the one before or behind it, what is inside it left out. */
+function beside(element: Element, by: -1 | 1): Element | undefined {
+  const all = [...(element.closest('.site')?.querySelectorAll('*') ?? [])].filter(
+    (one) => !one.parentElement?.closest('svg') && one.getClientRects().length > 0,
+  );
+  return all[all.indexOf(element) + by];
+}
+
+interface StepsProps {
+  readonly chosen: Element | undefined;
+  readonly stage: FramedSheets;
+  readonly onChoose: (element: Element | undefined) => void;
+}
+
+/** How one chooses, and the layers of what is chosen: each a step, by click and by key. */
+function Steps({ chosen, stage, onChoose }: StepsProps) {
+  const first = (): Element | undefined =>
+    stage.document.querySelector('.site h1') ??
+    stage.document.querySelector('.site *') ??
+    undefined;
+  const go = (to: Element | null | undefined): void => {
+    if (!to || to.matches('.site')) return;
+    to.scrollIntoView({ block: 'nearest' });
+    onChoose(to);
+  };
+  const layers = chosen ? layersOf(chosen) : [];
+  return (
+    <section aria-label="Choosing" className="min-w-0">
+      <h2 className="font-semibold">Choosing</h2>
+      <p className="text-quiet max-md:hidden">
+        Point to outline, click to choose, point again for the distance between the two.
+      </p>
+      <div
+        role="group"
+        aria-label="Steps"
+        className="mt-1 flex flex-wrap gap-x-3"
+        onKeyDown={(event) => {
+          const steps: Readonly<Record<string, () => Element | null | undefined>> = {
+            ArrowUp: () => chosen?.parentElement,
+            ArrowDown: () => chosen?.firstElementChild,
+            ArrowLeft: () => chosen && beside(chosen, -1),
+            ArrowRight: () => (chosen ? beside(chosen, 1) : first()),
+          };
+          const step = Object.hasOwn(steps, event.key) ? steps[event.key] : undefined;
+          if (!step) return;
+          event.preventDefault();
+          go(step());
+        }}
+      >
+        <button
+          type="button"
+          className="act"
+          onClick={() => go(chosen ? beside(chosen, -1) : first())}
+        >
+          before
+        </button>
+        <button
+          type="button"
+          className="act"
+          onClick={() => go(chosen ? beside(chosen, 1) : first())}
+        >
+          next
+        </button>
+        {chosen && (
+          <button type="button" className="act" onClick={() => onChoose(undefined)}>
+            none
+          </button>
+        )}
+      </div>
+      {layers.length > 0 && (
+        <ol aria-label="Layers" className="mt-1 flex flex-wrap gap-x-2">
+          {layers.map((layer, index) => (
+            <li key={index}>
+              <button
+                type="button"
+                aria-current={index === 0 ? 'true' : undefined}
+                className="min-h-6 min-w-6 text-quiet hover:underline aria-[current]:font-semibold aria-[current]:text-base-content"
+                onClick={() => go(layer)}
+              >
+                {nameOf(layer)}
+              </button>
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}
+
+/** A page of the site as an annotated sheet: the page itself in the middle, measures over it, facts in its margins. */
+export function AnnotatedPage(props: AnnotatedProps) {
+  const { view, page, theme, widthPx, unit, said, isMeasuring } = props;
+  const [stage, setStage] = useState<FramedSheets>();
+  const [room, setRoom] = useState({ width: 0, height: 0 });
+  const holder = useRef<HTMLDivElement>(null);
+  const { chosen, pointed, choose, look } = usePointed(stage, isMeasuring);
+  const node = useMemo(() => sitePage(view.document, view.derived, page), [view, page]);
+  useLayoutEffect(() => {
+    const box = holder.current;
+    if (!box) return undefined;
+    const observer = new ResizeObserver(() =>
+      setRoom({ width: box.clientWidth, height: box.clientHeight }),
+    );
+    observer.observe(box);
+    return () => observer.disconnect();
+  }, []);
+  useLayoutEffect(() => {
+    if (!stage) return;
+    stage.document.documentElement.setAttribute('data-theme', theme);
+    stage.exported.show(view.sheet);
+    stage.arrangement.replaceSync(ARRANGED);
+    look();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `look` only draws anew
+  }, [stage, theme, view]);
+  const wide = widthPx ?? room.width;
+  const scale = wide > 0 ? Math.min(1, room.width / wide) : 1;
+  const high = scale > 0 ? room.height / scale : 0;
+  const where = (element: Element | undefined): Box | undefined => element && boxOf(element);
+  const box = where(chosen);
+  return (
+    <main className="guest-sheet grid min-h-0 grow">
+      <div className="guest-left min-w-0 overflow-auto px-4 py-3">
+        {stage && isMeasuring && <Steps chosen={chosen} stage={stage} onChoose={choose} />}
+      </div>
+      <div ref={holder} className="guest-page relative min-h-0 min-w-0 overflow-hidden">
+        <div
+          className="absolute inset-y-0 overflow-hidden border-x border-line"
+          style={{ width: wide * scale, insetInlineStart: (room.width - wide * scale) / 2 }}
+        >
+          <iframe
+            src="/proof/"
+            title={`Page ${view.document.content.pages.items[page]?.name ?? ''}`}
+            className="block origin-top-left border-0"
+            style={{ width: wide, height: high, transform: `scale(${scale})` }}
+            onLoad={(event) => setStage(framedSheets(event.currentTarget))}
+          />
+          {stage && createPortal(renderNode(node, false), stage.document.body)}
+          {isMeasuring && (
+            <Measures
+              chosen={box}
+              pointed={where(pointed)}
+              inset={chosen ? insetOf(chosen) : [0, 0, 0, 0]}
+              scale={scale}
+              unit={unit}
+              width={wide * scale}
+              height={room.height}
+            />
+          )}
+        </div>
+      </div>
+      <div className="guest-right min-w-0 overflow-auto px-4 py-3">
+        {chosen && box ? (
+          <FactsBeside told={toldOf(chosen, unit, view)} box={box} unit={unit} said={said} />
+        ) : (
+          isMeasuring && <p className="text-quiet">What is chosen is described here.</p>
+        )}
+      </div>
+    </main>
+  );
+}

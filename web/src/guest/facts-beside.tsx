@@ -1,0 +1,93 @@
+import type { FactUnit } from '@garnish/core/measures/facts';
+import { remWords, sizeWords, type Box } from '@garnish/core/measures/geometry';
+import { useState } from 'react';
+import { Copy } from '../ui/copy.tsx';
+import type { Told } from './chosen.ts';
+
+export const SAID = ['value', 'token', 'both'] as const;
+export type Said = (typeof SAID)[number];
+
+interface FactsProps {
+  readonly told: Told;
+  readonly box: Box;
+  readonly unit: FactUnit;
+  readonly said: Said;
+}
+
+const CODES = ['rules', 'HTML'] as const;
+
+/** What is told of the chosen thing, in the margin beside the page. */
+export function FactsBeside({ told, box, unit, said }: FactsProps) {
+  const [code, setCode] = useState<(typeof CODES)[number]>('rules');
+  const size = (px: number): string => (unit === 'px' ? sizeWords(px) : remWords(px));
+  const text = code === 'rules' ? told.css : told.html;
+  return (
+    <section aria-label="What is chosen" className="min-w-0">
+      <div className="flex items-baseline justify-between gap-x-3">
+        <h2 className="font-semibold first-letter:uppercase">{told.name}</h2>
+        <span className="text-quiet">
+          {told.places} {told.places === 1 ? 'place' : 'places'}
+        </span>
+      </div>
+      <table className="w-full table-fixed">
+        <tbody>
+          <tr className="border-b border-line">
+            <th className="w-24 py-1 text-start align-top font-normal text-quiet">size</th>
+            <td className="figures py-1 text-end align-top">
+              {size(box.width)} × {size(box.height)}
+            </td>
+          </tr>
+          {told.facts.map(({ what, value, tokens }) => (
+            <tr key={what} className="border-b border-line">
+              <th className="py-1 text-start align-top font-normal text-quiet">{what}</th>
+              <td className="py-1 text-end align-top">
+                {(said !== 'token' || tokens.length === 0) && (
+                  <span className="figures block break-words">
+                    <Copy text={value} className="text-end!" label={`${what} ${value}`}>
+                      {/^#[\da-f]{6}$/.test(value) && (
+                        <span
+                          aria-hidden
+                          className="me-1.5 inline-block h-3 w-3.5 border border-line align-[-1px]"
+                          style={{ background: value }}
+                        />
+                      )}
+                      {value}
+                    </Copy>
+                  </span>
+                )}
+                {said !== 'value' &&
+                  tokens.map((token) => (
+                    <span key={token} className="figures block text-xs break-words text-quiet">
+                      {token}
+                    </span>
+                  ))}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="py-1 text-quiet">{told.built}</p>
+      <div className="mt-3 flex items-baseline justify-between gap-x-3">
+        <div role="group" aria-label="Code" className="flex gap-x-3">
+          {CODES.map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={one === code}
+              className="min-h-6 min-w-6 text-quiet aria-pressed:font-semibold aria-pressed:text-base-content"
+              onClick={() => setCode(one)}
+            >
+              {one}
+            </button>
+          ))}
+        </div>
+        <Copy text={text} className="act" label={`Copy the ${code}`}>
+          Copy
+        </Copy>
+      </div>
+      <pre className="figures max-h-96 overflow-auto text-xs whitespace-pre-wrap" tabIndex={0}>
+        {text}
+      </pre>
+    </section>
+  );
+}

@@ -1,0 +1,264 @@
+import { DOWNLOADS } from '@garnish/core/formats/formats';
+import { FACT_UNITS, type FactUnit } from '@garnish/core/measures/facts';
+import { inOrder, type Mode } from '@garnish/core/system/document';
+import { modesOf } from '@garnish/core/system/themes';
+import { useEffect, useId, useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import { guestPath } from '../api/links.ts';
+import { Message } from '../ui/message.tsx';
+import { AnnotatedPage } from './annotated-page.tsx';
+import { SAID, type Said } from './facts-beside.tsx';
+import { useGuest, type GuestView } from './use-guest.ts';
+
+/** On a window narrower than this the page is looked at as wide as the window is, as on a phone. */
+const NARROW_PX = 760;
+const WIDTHS = [375, 720, 1440] as const;
+
+/** One of several words that stand beside each other. */
+function Words<Word extends string>({
+  label,
+  words,
+  chosen,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly words: readonly Word[];
+  readonly chosen: Word;
+  readonly onChoose: (word: Word) => void;
+}) {
+  return (
+    <div role="group" aria-label={label} className="flex gap-x-2">
+      {words.map((word) => (
+        <button
+          key={word}
+          type="button"
+          aria-pressed={word === chosen}
+          className="min-h-6 min-w-6 text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content aria-pressed:underline aria-pressed:underline-offset-4"
+          onClick={() => onChoose(word)}
+        >
+          {word}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Asked({
+  problem,
+  onEnter,
+}: {
+  readonly problem: string | undefined;
+  readonly onEnter: (passphrase: string) => Promise<void>;
+}) {
+  const [words, setWords] = useState('');
+  const [isAsking, setAsking] = useState(false);
+  const id = useId();
+  return (
+    <main className="mx-auto mt-[20vh] w-[min(24rem,calc(100vw-2rem))]">
+      <h1 className="mb-2 font-semibold">A passphrase is needed</h1>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          setAsking(true);
+          void onEnter(words).finally(() => setAsking(false));
+        }}
+      >
+        <label htmlFor={id} className="block text-quiet">
+          passphrase
+        </label>
+        <input
+          id={id}
+          type="password"
+          className="mb-2 w-full border-b border-line-strong bg-transparent leading-8"
+          value={words}
+          autoComplete="off"
+          onChange={({ target }) => setWords(target.value)}
+        />
+        {problem !== undefined && (
+          <p role="alert" className="mb-2 text-error">
+            {problem}
+          </p>
+        )}
+        <button type="submit" className="btn btn-primary" disabled={words === '' || isAsking}>
+          Open
+        </button>
+      </form>
+    </main>
+  );
+}
+
+const READ = 'garnish-guest-has-read';
+
+/** Whether this browser was here before; from now on it was. */
+function wasHere(): boolean {
+  try {
+    const before = localStorage.getItem(READ) !== null;
+    localStorage.setItem(READ, 'yes');
+    return before;
+  } catch {
+    return false; // nothing is kept here: it is told each time
+  }
+}
+
+/** How measures are read, in three lines. */
+const HowToRead = () => (
+  <ol className="list-decimal ps-5 text-quiet">
+    <li>
+      Point at anything: a dashed line is around it. Click, and it is chosen: green around it, the
+      room inside it hatched, its facts beside the page.
+    </li>
+    <li>
+      Point at another thing: the lines between say how far apart the two are, and which edges they
+      share.
+    </li>
+    <li>Names with points, such as color.page, are tokens: in code they are custom properties.</li>
+  </ol>
+);
+
+interface OpenProps {
+  readonly address: string;
+  readonly view: GuestView;
+  readonly isInTouch: boolean;
+}
+
+function Open({ address, view, isInTouch }: OpenProps) {
+  const { document, derived, release } = view;
+  const [parameters, setParameters] = useSearchParams();
+  const pages = inOrder(document.content.pages);
+  const modes = modesOf(derived.themes);
+  const page = pages.find(([id]) => id === parameters.get('page'))?.[0] ?? pages[0]?.[0];
+  const [isNarrow, setNarrow] = useState(() => innerWidth < NARROW_PX);
+  const [width, setWidth] = useState<(typeof WIDTHS)[number]>(720);
+  const [wanted, setTheme] = useState<Mode>(modes[0]);
+  const [unit, setUnit] = useState<FactUnit>('px');
+  const [said, setSaid] = useState<Said>('both');
+  const [way, setWay] = useState<'measures' | 'as it will be'>('measures');
+  const [isFirst] = useState(() => !wasHere());
+  const theme = modes.find((mode) => mode === wanted) ?? modes[0];
+  useEffect(() => {
+    const look = (): void => setNarrow(innerWidth < NARROW_PX);
+    addEventListener('resize', look);
+    return () => removeEventListener('resize', look);
+  }, []);
+  useEffect(() => {
+    const before = globalThis.document.title;
+    globalThis.document.title = document.name;
+    return () => {
+      globalThis.document.title = before;
+    };
+  }, [document.name]);
+  return (
+    <div className="flex h-svh flex-col">
+      <header className="relative border-b border-line">
+        <div className="flex flex-wrap items-baseline gap-x-4 px-4 pt-1.5">
+          <h1 className="font-semibold break-words">{document.name}</h1>
+          <p role="status" className={isInTouch ? 'text-quiet' : 'text-error'}>
+            {isInTouch
+              ? release === undefined
+                ? 'as it stands'
+                : `release ${release}`
+              : 'out of touch: what is shown may be old; trying again'}
+          </p>
+          <details className="ms-auto">
+            <summary className="min-h-6 cursor-pointer">Files</summary>
+            <ul className="absolute end-4 top-8 z-20 max-h-[70svh] w-72 overflow-auto border border-line-strong bg-base-100 p-3">
+              {DOWNLOADS.map(({ file, about }) => (
+                <li key={file} className="py-0.5">
+                  <a className="act figures" href={`${guestPath(address)}/files/${file}`} download>
+                    {file}
+                  </a>
+                  <span className="block text-xs text-quiet">{about}</span>
+                </li>
+              ))}
+            </ul>
+          </details>
+          <details open={isFirst}>
+            <summary className="min-h-6 cursor-pointer">How to read this</summary>
+            <div className="absolute end-4 top-8 z-20 w-[min(22rem,calc(100vw-2rem))] border border-line-strong bg-base-100 p-3">
+              <HowToRead />
+            </div>
+          </details>
+        </div>
+        <nav aria-label="Pages" className="flex gap-x-4 overflow-x-auto px-4">
+          {pages.map(([id, { name }]) => (
+            <button
+              key={id}
+              type="button"
+              aria-current={id === page ? 'page' : undefined}
+              className="min-h-7 min-w-6 shrink-0 border-b-[3px] border-transparent text-quiet hover:text-base-content aria-[current]:border-primary aria-[current]:font-semibold aria-[current]:text-base-content"
+              onClick={() => setParameters({ page: id })}
+            >
+              {name}
+            </button>
+          ))}
+        </nav>
+        <div
+          role="toolbar"
+          aria-label="How the page is looked at"
+          className="flex shrink-0 items-baseline gap-x-6 overflow-x-auto border-t border-line px-4 py-1 whitespace-nowrap md:justify-center"
+        >
+          {!isNarrow && (
+            <Words
+              label="Width in px"
+              words={WIDTHS.map(String)}
+              chosen={String(width)}
+              onChoose={(word) => setWidth(WIDTHS.find((one) => String(one) === word) ?? width)}
+            />
+          )}
+          <Words
+            label="Way of looking"
+            words={['measures', 'as it will be'] as const}
+            chosen={way}
+            onChoose={setWay}
+          />
+          {way === 'measures' && (
+            <>
+              <Words label="What is told" words={SAID} chosen={said} onChoose={setSaid} />
+              <Words label="Unit" words={FACT_UNITS} chosen={unit} onChoose={setUnit} />
+            </>
+          )}
+          {modes.length > 1 && (
+            <Words label="Theme" words={modes} chosen={theme} onChoose={setTheme} />
+          )}
+        </div>
+      </header>
+      {page === undefined ? (
+        <p className="p-4">None of its pages is shown now.</p>
+      ) : (
+        <AnnotatedPage
+          key={page}
+          view={view}
+          page={page}
+          theme={theme}
+          widthPx={isNarrow ? undefined : width}
+          unit={unit}
+          said={said}
+          isMeasuring={way === 'measures'}
+        />
+      )}
+    </div>
+  );
+}
+
+/** The page of a link: what others read, without an account. */
+export default function GuestPage() {
+  const { address = '' } = useParams();
+  const [says, enter] = useGuest(address);
+  switch (says.kind) {
+    case 'opening':
+      return <Message title="Opening …" />;
+    case 'nowhere':
+      return (
+        <Message
+          title="This link leads nowhere"
+          detail="It may have been taken back, or its time is over. Ask whoever gave it to you."
+        />
+      );
+    case 'failed':
+      return <Message title="It cannot be opened" detail={says.problem} />;
+    case 'asked':
+      return <Asked problem={says.problem} onEnter={enter} />;
+    case 'open':
+      return <Open address={address} view={says.view} isInTouch={says.isInTouch} />;
+  }
+}

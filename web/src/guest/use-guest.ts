@@ -1,0 +1,111 @@
+import { createDeriver } from '@garnish/core/derive/derive';
+import type { Derived } from '@garnish/core/derive/derived';
+import { sheetOf, type SheetBlock } from '@garnish/core/formats/sheet';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { readDocument } from '@garnish/core/system/upgrade';
+import { useEffect, useMemo, useState } from 'react';
+import useSWR from 'swr';
+import { ApiError, get, send } from '../api/client.ts';
+import { guestPath, guestState } from '../api/links.ts';
+
+/** What a guest reads: a system as it stands, or a release of it. */
+export interface GuestView {
+  readonly document: StyleDocument;
+  readonly derived: Derived;
+  readonly sheet: readonly SheetBlock[];
+  readonly release?: string;
+}
+
+export type GuestSays =
+  | { readonly kind: 'opening' }
+  | { readonly kind: 'asked'; readonly problem: string | undefined }
+  | { readonly kind: 'nowhere' }
+  | { readonly kind: 'failed'; readonly problem: string }
+  | { readonly kind: 'open'; readonly view: GuestView; readonly isInTouch: boolean };
+
+/** How long to wait before the server is tried again, in ms. */
+const AGAIN_MS = 3000;
+
+const UNREADABLE = 'What stands here cannot be read. Load it again later.';
+
+/** Opens what an address leads to, follows every change of it, and says when it has lost touch. */
+export function useGuest(address: string) {
+  const path = guestPath(address);
+  const [isGone, setGone] = useState(false);
+  const [isLost, setLost] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const [derive] = useState(createDeriver);
+  const { data, error, mutate } = useSWR<Awaited<ReturnType<typeof read>>, unknown>(path, read, {
+    shouldRetryOnError: false,
+  });
+  const view = useMemo((): GuestView | undefined => {
+    if (!data) return undefined;
+    const result = readDocument(data.document);
+    if (!result.ok) return undefined;
+    const derived = derive(result.document);
+    return {
+      document: result.document,
+      derived,
+      sheet: sheetOf(derived),
+      ...(data.release !== undefined && { release: data.release }),
+    };
+  }, [data, derive]);
+  const isOpen = data !== undefined;
+  useEffect(() => {
+    if (!isOpen || isGone) return undefined;
+    let source: EventSource | undefined;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const connect = (): void => {
+      source = new EventSource(`${path}/events`);
+      source.addEventListener('open', () => setLost(false));
+      source.addEventListener('changed', () => void mutate());
+      source.addEventListener('gone', () => {
+        source?.close();
+        setGone(true);
+      });
+      source.addEventListener('error', () => {
+        source?.close();
+        setLost(true);
+        timer = setTimeout(() => {
+          // It may have been taken back meanwhile.
+          void mutate();
+          connect();
+        }, AGAIN_MS);
+      });
+    };
+    connect();
+    return () => {
+      source?.close();
+      clearTimeout(timer);
+    };
+  }, [path, isOpen, isGone, mutate]);
+
+  const says = ((): GuestSays => {
+    const status = error instanceof ApiError ? error.status : undefined;
+    if (isGone || status === 404) return { kind: 'nowhere' };
+    if (status === 401) return { kind: 'asked', problem };
+    if (view) return { kind: 'open', view, isInTouch: !isLost && error === undefined };
+    if (data) return { kind: 'failed', problem: UNREADABLE };
+    return error instanceof Error
+      ? { kind: 'failed', problem: error.message }
+      : { kind: 'opening' };
+  })();
+
+  /** Tells the words that are asked for. */
+  const enter = async (passphrase: string): Promise<void> => {
+    setProblem(undefined);
+    try {
+      await send('POST', `${path}/enter`, { passphrase });
+      await mutate();
+    } catch (thrown) {
+      setProblem(
+        thrown instanceof ApiError
+          ? thrown.problem.detail
+          : 'The server does not answer. Try again.',
+      );
+    }
+  };
+  return [says, enter] as const;
+}
+
+const read = (path: string) => get(path, guestState);

@@ -161,7 +161,7 @@ function Open({ address, view, isInTouch }: OpenProps) {
           </p>
           <details className="ms-auto">
             <summary className="min-h-6 cursor-pointer">Files</summary>
-            <ul className="absolute end-4 top-8 z-20 max-h-[70svh] w-72 overflow-auto border border-line-strong bg-base-100 p-3">
+            <ul className="absolute end-4 top-full z-20 max-h-[70svh] w-72 overflow-auto border border-line-strong bg-base-100 p-3">
               {DOWNLOADS.map(({ file, about }) => (
                 <li key={file} className="py-0.5">
                   <a className="act figures" href={`${guestPath(address)}/files/${file}`} download>
@@ -174,7 +174,7 @@ function Open({ address, view, isInTouch }: OpenProps) {
           </details>
           <details open={isFirst}>
             <summary className="min-h-6 cursor-pointer">How to read this</summary>
-            <div className="absolute end-4 top-8 z-20 w-[min(22rem,calc(100vw-2rem))] border border-line-strong bg-base-100 p-3">
+            <div className="absolute end-4 top-full z-20 w-[min(22rem,calc(100vw-2rem))] border border-line-strong bg-base-100 p-3">
               <HowToRead />
             </div>
           </details>

@@ -99,6 +99,17 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
   await change(request, id, [{ op: 'replace', path: '/space/unit', value: 12 }]);
   await expect(facts.getByRole('row', { name: /^inset/ })).not.toHaveText(inset ?? '');
 
+  // Whoever comes back is told what became of it meanwhile.
+  await expect(guest.getByText('since you were here')).toHaveCount(0);
+  await guest.goto('about:blank');
+  await change(request, id, [{ op: 'replace', path: '/space/unit', value: 14 }]);
+  await guest.goto(address);
+  await guest.getByRole('button', { name: /^\d+ changes since you were here$/ }).click();
+  const since = guest.getByRole('dialog', { name: 'Since you were here' });
+  await expect(since.getByRole('heading', { name: 'base unit: 12 px → 14 px' })).toBeVisible();
+  expect(await violationsOf(guest, { within: 'dialog' })).toEqual([]);
+  await guest.keyboard.press('Escape');
+
   // Nothing of the application was asked for.
   expect(asked.filter((path) => !/^\/(?:g|guest|assets|proof)\/|^\/mark\.svg$/.test(path))).toEqual(
     [],

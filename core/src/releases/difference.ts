@@ -5,6 +5,7 @@ import type { Derived, Rule } from '../derive/derived.ts';
 import { namingOf, type Naming } from '../formats/naming.ts';
 import { tokenNamesOf, type TokenNames } from '../formats/token-naming.ts';
 import { rulesOfComponent, rulesOfPage, tokensInRules, type Needing } from '../proof/needed.ts';
+import { namesIn } from '../proof/made-of.ts';
 import { writeHtml } from '../proof/node.ts';
 import { sitePage } from '../proof/site.ts';
 import { inOrder, MODES, type Mode, type StyleDocument } from '../system/document.ts';
@@ -190,13 +191,20 @@ function askingCauses(before: State, after: State, { pairs }: MatchedTokens) {
     const gone = was.find(({ path }) => is.every((one) => one.path !== path));
     return gone && { path: gone.path, label: gone.label, before: gone.value };
   };
+  const byProperty = new Map(after.derived.tokens.map((token) => [propertyOf(token), token.id]));
+  /** The tokens that a value is taken from, in any theme and in any place. */
+  const sourcesOf = (token: Token): readonly string[] => [
+    ...MODES.flatMap((mode) => token.values[mode].reference ?? []),
+    ...(after.elsewhere.get(propertyOf(token)) ?? []).flatMap((said) =>
+      namesIn(said).flatMap((name) => byProperty.get(name) ?? []),
+    ),
+  ];
   /** What it is taken from may rest on decisions that its own trail does not tell. */
   const taken = (next: Token, seen: ReadonlySet<string>): Cause | undefined => {
     const own = differing(earlier.get(next.id), next);
     if (own) return own;
-    for (const mode of MODES) {
-      const { reference } = next.values[mode];
-      const source = reference === undefined ? undefined : after.derived.tokenById.get(reference);
+    for (const id of sourcesOf(next)) {
+      const source = after.derived.tokenById.get(id);
       if (!source || seen.has(source.id)) continue;
       const found = taken(source, new Set([...seen, source.id]));
       if (found) return found;

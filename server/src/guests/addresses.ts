@@ -3,7 +3,7 @@ const MAY: readonly (readonly [method: string, address: RegExp])[] = [
   // The page, whose address is the link.
   ['GET', /^\/g\/[\w-]+\/?$/],
   // What it shows.
-  ['GET', /^\/guest\/[\w-]+(?:\/(?:events|files\/[\w.-]+))?$/],
+  ['GET', /^\/guest\/[\w-]+(?:\/(?:events|changes|files\/[\w.-]+))?$/],
   ['POST', /^\/guest\/[\w-]+\/enter$/],
   // The program, and the empty page that the site is shown in, with its faces and pictures.
   ['GET', /^\/assets\/[\w.-]+$/],

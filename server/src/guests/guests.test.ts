@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { differenceSchema } from '@garnish/core/releases/difference-schema';
 import type { Patch } from '@garnish/core/system/patch';
 import * as z from 'zod';
 import { createServer } from '../app.ts';
@@ -165,6 +166,34 @@ describe('a link', () => {
     );
     expect((await problemOf(over)).detail).toContain('That day is over');
   });
+});
+
+test('what became of the system since somebody was there is told, of the pages that are theirs', async () => {
+  const { address } = await make({ pages: ['home'] });
+  const at = async () =>
+    guestAnswer.parse(await (await fetch(`${guests}/guest/${address}`)).json()).sequence;
+  const changes = async (since: number) =>
+    z
+      .object({ isKnown: z.boolean(), difference: z.optional(differenceSchema) })
+      .parse(await (await fetch(`${guests}/guest/${address}/changes?since=${since}`)).json());
+  const before = await at();
+  expect(await changes(before)).toEqual({ isKnown: true });
+  await change([{ op: 'replace', path: '/space/unit', value: 9 }], before);
+  await change(
+    [{ op: 'replace', path: '/content/pages/items/booking/name', value: 'Book' }],
+    before + 1,
+  );
+  await change([{ op: 'replace', path: '/space/unit', value: 10 }], before + 2);
+  const { difference } = await changes(before);
+  expect(difference?.causes.map(({ path, after }) => [path, after])).toEqual([
+    ['/space/unit', '10 px'],
+  ]);
+  expect(
+    difference?.looks.filter(({ kind }) => kind === 'page').map(({ id: page }) => page),
+  ).toEqual(['home']);
+  // What has not been yet, and what is too far back to be known.
+  expect(await changes((await at()) + 1)).toEqual({ isKnown: false });
+  expect((await fetch(`${guests}/guest/${address}/changes?since=-1`)).status).toBe(400);
 });
 
 /** The events that a guest's window hears, one after the other. */

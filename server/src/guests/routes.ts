@@ -1,5 +1,6 @@
 import rateLimit from '@fastify/rate-limit';
 import { fileName, type Download } from '../exports/downloads.ts';
+import { differenceOf } from '@garnish/core/releases/difference';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { releaseNumber } from '@garnish/core/releases/schema';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -16,6 +17,8 @@ import type { Link, Links } from './links.ts';
 const MOST_MISSES = 20;
 const MINUTE_MS = 60_000;
 const BEAT_MS = 20_000;
+/** Changes that are gone back over to tell what became of a system since somebody was there. */
+const MOST_BACK = 2000;
 const LONGEST_LABEL = 120;
 const LONGEST_PASSPHRASE = 200;
 
@@ -185,6 +188,44 @@ export const guestRoutes =
           ...(link.release !== undefined && { release: link.release }),
           document: openedPages(document, link.pages),
         });
+      },
+    );
+
+    app.get(
+      '/guest/:address/changes',
+      {
+        schema: {
+          hide: true,
+          params: ofGuest,
+          querystring: z.object({
+            since: z.coerce
+              .number()
+              .int()
+              .min(0)
+              .max(2 ** 31 - 1),
+          }),
+          response: { 200: z.any(), ...failures },
+        },
+      },
+      async (request, reply) => {
+        const link = await linkFor(request, request.params.address);
+        const now = await stateOf(link);
+        const { since } = request.query;
+        const then =
+          link.release === undefined && since < now.sequence
+            ? await store.at(link.systemId, since, MOST_BACK)
+            : undefined;
+        return quiet(reply).send(
+          then
+            ? {
+                isKnown: true,
+                difference: differenceOf(
+                  openedPages(then.document, link.pages),
+                  openedPages(now.document, link.pages),
+                ),
+              }
+            : { isKnown: since === now.sequence },
+        );
       },
     );
 

@@ -243,6 +243,27 @@ export function createStore({ sequelize, Changes }: Database) {
       return read(await rowOf(id));
     },
 
+    /**
+     * A system as it was after a change, by going back over what came since; nothing where that is more than
+     * `most` changes, or leads nowhere any more.
+     */
+    async at(id: string, sequence: number, most: number): Promise<OpenSystem | undefined> {
+      const now = read(await rowOf(id));
+      if (sequence > now.sequence || now.sequence - sequence > most) return undefined;
+      const since = await rows<Pick<StoredChange, 'inverse' | 'schema'>>(
+        `SELECT inverse, schema FROM changes WHERE system_id = $1 AND sequence > $2 AND sequence <= $3
+         ORDER BY sequence DESC`,
+        [id, sequence, now.sequence],
+      );
+      let { document } = now;
+      for (const { inverse, schema } of since) {
+        const result = patched(document, upgradePatch(inverse, schema));
+        if (!result.ok) return undefined;
+        document = result.document;
+      }
+      return { id, sequence, document };
+    },
+
     /** A system as JSON: as it is stored where that is of the newest schema. */
     async openText(id: string): Promise<string> {
       const row = await rowOf(id);

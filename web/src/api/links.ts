@@ -1,3 +1,4 @@
+import { differenceSchema } from '@garnish/core/releases/difference-schema';
 import * as z from 'zod/mini';
 
 /** A link as the server tells its maker of it. */
@@ -30,3 +31,9 @@ export const guestState = z.object({
 });
 
 export const guestPath = (address: string): string => `/guest/${encodeURIComponent(address)}`;
+
+/** What became of a system since a guest was there; not known where that is too long ago. */
+export const guestChanges = z.object({
+  isKnown: z.boolean(),
+  difference: z.optional(differenceSchema),
+});

@@ -8,6 +8,7 @@ import { guestPath } from '../api/links.ts';
 import { Message } from '../ui/message.tsx';
 import { AnnotatedPage } from './annotated-page.tsx';
 import { SAID, type Said } from './facts-beside.tsx';
+import { SinceYouWereHere } from './since-you-were-here.tsx';
 import { useGuest, type GuestView } from './use-guest.ts';
 
 /** On a window narrower than this the page is looked at as wide as the window is, as on a phone. */
@@ -159,6 +160,7 @@ function Open({ address, view, isInTouch }: OpenProps) {
                 : `release ${release}`
               : 'out of touch: what is shown may be old; trying again'}
           </p>
+          <SinceYouWereHere address={address} sequence={view.sequence} modes={modes} />
           <details className="ms-auto">
             <summary className="min-h-6 cursor-pointer">Files</summary>
             <ul className="absolute end-4 top-full z-20 max-h-[70svh] w-72 overflow-auto border border-line-strong bg-base-100 p-3">

@@ -14,6 +14,8 @@ export interface GuestView {
   readonly derived: Derived;
   readonly sheet: readonly SheetBlock[];
   readonly release?: string;
+  /** The change that it is of. */
+  readonly sequence: number;
 }
 
 export type GuestSays =
@@ -45,6 +47,7 @@ export function useGuest(address: string) {
     const derived = derive(result.document);
     return {
       document: result.document,
+      sequence: data.sequence,
       derived,
       sheet: sheetOf(derived),
       ...(data.release !== undefined && { release: data.release }),

@@ -156,31 +156,43 @@ export function deriveSpaceTokens(
   root: number,
 ): MadeToken[] {
   const { unit, scale, series = USUAL_SERIES } = space;
+  const unitDecision: TrailDecision = {
+    path: '/space/unit',
+    label: 'base unit',
+    value: `${unit} px`,
+  };
+  const stepDecision = ({ id, name, multiple }: SpaceStep): TrailDecision => ({
+    path: `/space/steps/items/${id}`,
+    label: `step ${name}`,
+    value: scale === 'multiples' ? `${multiple} ×` : scale,
+  });
+  /** A length that refers to no single step rests on all of its steps itself. */
+  const stepsBehind = (length: SpaceLength | undefined): readonly TrailDecision[] => {
+    if (length?.kind !== 'step' && length?.kind !== 'stepped') return [];
+    const own = new Set([length.step, ...Object.values(length.at ?? {})]);
+    return [unitDecision, ...[...own].flatMap((id) => steps.get(id) ?? []).map(stepDecision)];
+  };
   return [
-    ...[...steps.values()].map(({ id, name, slug, multiple, px }): MadeToken => ({
-      id: `step.${slug}`,
-      path: ['step', slug],
-      tier: 'primitive',
-      type: 'dimension',
-      values: everyMode(remValue(px, root)),
-      trail: () => ({
-        decisions: [
-          { path: '/space/unit', label: 'base unit', value: `${unit} px` },
-          {
-            path: `/space/steps/items/${id}`,
-            label: `step ${name}`,
-            value: scale === 'multiples' ? `${multiple} ×` : scale,
-          },
-        ],
-        steps: [
-          scale === 'geometric'
-            ? `${series.first} × ${series.ratio} to the power of its place, in whole units = ${px} px = ${remOf(px, root)} rem`
-            : scale === 'multiples'
-              ? `${unit} px × ${multiple} = ${px} px = ${remOf(px, root)} rem`
-              : `${px} px = ${remOf(px, root)} rem`,
-        ],
-      }),
-    })),
+    ...[...steps.values()].map((step): MadeToken => {
+      const { slug, multiple, px } = step;
+      return {
+        id: `step.${slug}`,
+        path: ['step', slug],
+        tier: 'primitive',
+        type: 'dimension',
+        values: everyMode(remValue(px, root)),
+        trail: () => ({
+          decisions: [unitDecision, stepDecision(step)],
+          steps: [
+            scale === 'geometric'
+              ? `${series.first} × ${series.ratio} to the power of its place, in whole units = ${px} px = ${remOf(px, root)} rem`
+              : scale === 'multiples'
+                ? `${unit} px × ${multiple} = ${px} px = ${remOf(px, root)} rem`
+                : `${px} px = ${remOf(px, root)} rem`,
+          ],
+        }),
+      };
+    }),
     ...[...spaces.values()].flatMap((one) =>
       sidesOf(one).map((side): MadeToken => {
         const id = tokenOf(one, side);
@@ -195,7 +207,12 @@ export function deriveSpaceTokens(
           type: 'dimension',
           values: everyMode(length.value),
           trail: () => ({
-            decisions: from ? [decisionOf(path, one.name, from, steps)] : [],
+            decisions: from
+              ? [
+                  decisionOf(path, one.name, from, steps),
+                  ...(length.value.reference === undefined ? stepsBehind(from) : []),
+                ]
+              : [],
             steps: stepsOf(length),
           }),
         };

@@ -28,6 +28,8 @@ import { createPictures } from './pictures/pictures.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { createSettings } from './db/settings.ts';
 import { guard } from './guard.ts';
+import { noteRoutes } from './notes/routes.ts';
+import { createNotes } from './notes/store.ts';
 import { registerPersons } from './person.ts';
 import { answerError, answerUnknownAddress } from './problems.ts';
 import { releaseRoutes } from './releases/routes.ts';
@@ -153,9 +155,11 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await app.register(storageRoutes(database, storage));
   await app.register(exportRoutes(store, downloads));
   await app.register(releaseRoutes(releases));
+  const notes = createNotes(database, store);
+  await app.register(noteRoutes(notes));
   await app.register(
     guestRoutes({
-      ...{ links: createLinks(database, store), store, releases, feed, downloads },
+      ...{ links: createLinks(database, store), store, releases, feed, downloads, notes },
       guestAddresses: options.guestAddresses ?? (() => []),
     }),
   );

@@ -7,7 +7,7 @@ import type { Settings } from './db/settings.ts';
 /** A year, in seconds: whoever comes back is who they were. */
 const A_YEAR = 365 * 24 * 60 * 60;
 const COOKIE = 'garnish-person';
-const GIVING = /^(?:GET \/api\/person|POST \/api\/systems\/[^/]+\/changes)$/;
+const GIVING = /^(?:GET \/api\/person|POST \/api\/systems\/[^/]+\/(?:changes|notes))$/;
 
 declare module 'fastify' {
   interface FastifyRequest {

@@ -30,6 +30,8 @@ const KINDS = {
   'unknown-release': [404, 'There is no such release'],
   'unknown-link': [404, 'This link leads nowhere'],
   'link-refused': [409, 'This link cannot be made'],
+  'unknown-note': [404, 'There is no such note'],
+  'note-refused': [403, 'This note cannot be written'],
   'passphrase-needed': [401, 'A passphrase is needed'],
   'too-many-tries': [429, 'That was tried too often'],
   'release-refused': [409, 'This cannot be released'],

@@ -234,6 +234,36 @@ const STEPS: readonly Step[] = [
       await sequelize.query('DROP TABLE links');
     },
   },
+  {
+    // What people ask and tell at things of pages. An answer is a note with another above it.
+    name: '0011-notes',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        ALTER TABLE links ADD COLUMN may_write boolean NOT NULL DEFAULT false;
+        CREATE TABLE notes (
+          id uuid PRIMARY KEY,
+          system_id uuid NOT NULL REFERENCES systems (id) ON DELETE CASCADE,
+          answers uuid REFERENCES notes (id) ON DELETE CASCADE,
+          kind text NOT NULL,
+          page text NOT NULL,
+          pin jsonb NOT NULL,
+          words text NOT NULL,
+          writer text NOT NULL,
+          author uuid NOT NULL,
+          at timestamptz NOT NULL DEFAULT now(),
+          edited_at timestamptz,
+          resolved_at timestamptz
+        );
+        CREATE INDEX notes_of_system ON notes (system_id, at);
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query(`
+        DROP TABLE notes;
+        ALTER TABLE links DROP COLUMN may_write;
+      `);
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

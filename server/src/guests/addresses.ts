@@ -3,8 +3,10 @@ const MAY: readonly (readonly [method: string, address: RegExp])[] = [
   // The page, whose address is the link.
   ['GET', /^\/g\/[\w-]+\/?$/],
   // What it shows.
-  ['GET', /^\/guest\/[\w-]+(?:\/(?:events|changes|files\/[\w.-]+))?$/],
-  ['POST', /^\/guest\/[\w-]+\/enter$/],
+  ['GET', /^\/guest\/[\w-]+(?:\/(?:events|changes|notes|files\/[\w.-]+))?$/],
+  ['POST', /^\/guest\/[\w-]+\/(?:enter|notes)$/],
+  ['PUT', /^\/guest\/[\w-]+\/notes\/[\w-]+$/],
+  ['DELETE', /^\/guest\/[\w-]+\/notes\/[\w-]+$/],
   // The program, and the empty page that the site is shown in, with its faces and pictures.
   ['GET', /^\/assets\/[\w.-]+$/],
   ['GET', /^\/mark\.svg$/],

@@ -27,6 +27,8 @@ export interface LinkChoices {
   /** Until when it opens. */
   readonly until?: Date | undefined;
   readonly passphrase?: string | undefined;
+  /** Whether notes may be written under it. */
+  readonly mayWrite?: boolean | undefined;
 }
 
 interface Row {
@@ -41,6 +43,7 @@ interface Row {
   readonly passphrase: Buffer | null;
   readonly at: Date;
   readonly used_at: Date | null;
+  readonly may_write: boolean;
 }
 
 export interface Link {
@@ -55,6 +58,7 @@ export interface Link {
   readonly hasPassphrase: boolean;
   readonly at: Date;
   readonly usedAt: Date | undefined;
+  readonly mayWrite: boolean;
 }
 
 const linkOf = (row: Row): Link => ({
@@ -68,10 +72,11 @@ const linkOf = (row: Row): Link => ({
   hasPassphrase: row.passphrase !== null,
   at: row.at,
   usedAt: row.used_at ?? undefined,
+  mayWrite: row.may_write,
 });
 
 const COLUMNS =
-  'id, system_id, address, label, release, pages, until, salt, passphrase, at, used_at';
+  'id, system_id, address, label, release, pages, until, salt, passphrase, at, used_at, may_write';
 
 /** Keeps the links under which guests read a system. One that is taken back is gone. */
 export function createLinks({ sequelize }: Database, store: Store) {
@@ -100,7 +105,7 @@ export function createLinks({ sequelize }: Database, store: Store) {
 
     async make(systemId: string, choices: LinkChoices): Promise<Link> {
       const { document } = await store.open(systemId);
-      const { label, release, pages, until, passphrase } = choices;
+      const { label, release, pages, until, passphrase, mayWrite = false } = choices;
       const refuse = (why: string): Problem =>
         new Problem('link-refused', `${why} No link was made.`);
       const missing = pages?.find((page) => !Object.hasOwn(document.content.pages.items, page));
@@ -122,12 +127,12 @@ export function createLinks({ sequelize }: Database, store: Store) {
       const salt = passphrase === undefined ? null : randomBytes(SALT_BYTES);
       const key = salt && (await derived(passphrase ?? '', salt, KEY_BYTES));
       const [row] = await rows<Row>(
-        `INSERT INTO links (id, system_id, address, label, release, pages, until, salt, passphrase)
-         VALUES ($1, $2, $3, $4, $5, $6::jsonb, $7, $8, $9) RETURNING ${COLUMNS}`,
+        `INSERT INTO links (id, system_id, address, label, release, pages, until, salt, passphrase, may_write)
+         VALUES ($1, $2, $3, $4, $5, $6::jsonb, $7, $8, $9, $10) RETURNING ${COLUMNS}`,
         [
           ...[randomUUID(), systemId, randomBytes(ADDRESS_BYTES).toString('base64url'), label],
           ...[release ?? null, pages === undefined ? null : JSON.stringify(pages)],
-          ...[until ?? null, salt, key],
+          ...[until ?? null, salt, key, mayWrite],
         ],
       );
       if (!row) throw refuse('It could not be kept.');

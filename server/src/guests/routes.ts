@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import rateLimit from '@fastify/rate-limit';
 import { fileName, type Download } from '../exports/downloads.ts';
 import { differenceOf } from '@garnish/core/releases/difference';
@@ -6,6 +7,8 @@ import { releaseNumber } from '@garnish/core/releases/schema';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import { newNote, noteEdit, noteSchema, toldNote, writer } from '../notes/schemas.ts';
+import type { Notes } from '../notes/store.ts';
 import { Problem, problemSchema } from '../problems.ts';
 import type { Releases } from '../releases/store.ts';
 import type { ChangeFeed } from '../systems/listen.ts';
@@ -17,6 +20,10 @@ import type { Link, Links } from './links.ts';
 const MOST_MISSES = 20;
 const MINUTE_MS = 60_000;
 const BEAT_MS = 20_000;
+/** So many notes one place may write in a minute: an office full of guests is one place. */
+const MOST_WRITTEN = 300;
+/** In seconds: whoever comes back is who they were. */
+const A_YEAR = 365 * 24 * 60 * 60;
 /** Changes that are gone back over to tell what became of a system since somebody was there. */
 const MOST_BACK = 2000;
 const LONGEST_LABEL = 120;
@@ -30,6 +37,7 @@ const linkSchema = z.object({
   pages: z.array(z.string()).optional(),
   until: z.string().optional(),
   hasPassphrase: z.boolean(),
+  mayWrite: z.boolean(),
   at: z.string(),
   usedAt: z.string().optional(),
 });
@@ -44,10 +52,12 @@ const newLink = z.strictObject({
   pages: z.array(z.string().max(100)).min(1).max(500).optional(),
   until: z.iso.datetime().optional(),
   passphrase: z.string().min(4).max(LONGEST_PASSPHRASE).optional(),
+  mayWrite: z.boolean().optional(),
 });
 
 const told = (link: Link): z.infer<typeof linkSchema> => ({
   ...{ id: link.id, address: link.address, label: link.label, hasPassphrase: link.hasPassphrase },
+  mayWrite: link.mayWrite,
   ...(link.release !== undefined && { release: link.release }),
   ...(link.pages !== undefined && { pages: [...link.pages] }),
   ...(link.until && { until: link.until.toISOString() }),
@@ -79,13 +89,22 @@ interface Parts {
   readonly releases: Releases;
   readonly feed: ChangeFeed;
   readonly downloads: readonly Download[];
+  readonly notes: Notes;
   /** Where guests reach this machine; none where they are not listened for. */
   readonly guestAddresses: () => readonly string[];
 }
 
 /** Links as they are made, listed and taken back; and what is there for whoever has one. */
 export const guestRoutes =
-  ({ links, store, releases, feed, downloads, guestAddresses }: Parts): FastifyPluginAsyncZod =>
+  ({
+    links,
+    store,
+    releases,
+    feed,
+    downloads,
+    notes,
+    guestAddresses,
+  }: Parts): FastifyPluginAsyncZod =>
   async (app) => {
     const failures = { '4xx': problemSchema, '5xx': problemSchema };
     await app.register(rateLimit, { global: false });
@@ -185,6 +204,7 @@ export const guestRoutes =
         await links.used(link.id);
         return quiet(reply).send({
           sequence,
+          mayWrite: link.mayWrite,
           ...(link.release !== undefined && { release: link.release }),
           document: openedPages(document, link.pages),
         });
@@ -260,6 +280,122 @@ export const guestRoutes =
       },
     );
 
+    /** Who a guest is: given by us, in a cookie that no script reads, and nothing but a number. */
+    const GUEST = 'garnish-guest';
+    const guestOf = (request: FastifyRequest): string | undefined => {
+      const raw = request.cookies[GUEST];
+      const read = raw === undefined ? undefined : request.unsignCookie(raw);
+      return read?.valid && z.uuid().safeParse(read.value).success ? read.value : undefined;
+    };
+    const writing = app.createRateLimit({ max: MOST_WRITTEN, timeWindow: MINUTE_MS });
+    /** The link of a guest who may write there now. */
+    const writingLink = async (request: FastifyRequest, address: string): Promise<Link> => {
+      const link = await linkFor(request, address);
+      if (!link.mayWrite)
+        throw new Problem('note-refused', 'This link is for reading. Nothing was changed.');
+      const written = await writing(request);
+      if (!written.isAllowed && written.isExceeded)
+        throw new Problem('too-many-tries', 'Nothing was changed. Wait a minute, and try again.');
+      return link;
+    };
+    const done = { 204: z.null(), ...failures };
+    const ofNote = ofGuest.extend({ note: z.uuid() });
+    /** A note of a page that a link opens; no other is there for its guests. */
+    const noteOf = async (link: Link, id: string): Promise<void> => {
+      const { page } = await notes.one(link.systemId, id);
+      const { document } = await stateOf(link);
+      if (!openedPages(document, link.pages).content.pages.order.includes(page))
+        throw new Problem('unknown-note', 'It may have been deleted.');
+    };
+
+    app.get(
+      '/guest/:address/notes',
+      {
+        schema: {
+          hide: true,
+          params: ofGuest,
+          response: { 200: z.object({ notes: z.array(noteSchema) }), ...failures },
+        },
+      },
+      async (request, reply) => {
+        const link = await linkFor(request, request.params.address);
+        const { document } = await stateOf(link);
+        const { order } = openedPages(document, link.pages).content.pages;
+        const reader = guestOf(request);
+        const found = await notes.list(link.systemId);
+        return quiet(reply).send({
+          notes: found
+            .filter(({ page }) => order.includes(page))
+            .map((note) => toldNote(note, reader)),
+        });
+      },
+    );
+
+    app.post(
+      '/guest/:address/notes',
+      {
+        schema: {
+          hide: true,
+          params: ofGuest,
+          body: z.strictObject({ writer, note: newNote }),
+          response: done,
+        },
+      },
+      async (request, reply) => {
+        const link = await writingLink(request, request.params.address);
+        const { note, writer: name } = request.body;
+        if ('answers' in note) await noteOf(link, note.answers);
+        else {
+          const { document } = await stateOf(link);
+          if (!openedPages(document, link.pages).content.pages.order.includes(note.page))
+            throw new Problem(
+              'note-refused',
+              'That page is not there any more. Nothing was changed.',
+            );
+        }
+        const known = guestOf(request);
+        const author = known ?? randomUUID();
+        await notes.add(link.systemId, { ...note, writer: name, author });
+        if (known === undefined)
+          reply.setCookie(GUEST, author, {
+            signed: true,
+            httpOnly: true,
+            sameSite: 'strict',
+            path: '/guest/',
+            maxAge: A_YEAR,
+          });
+        return quiet(reply).status(204).send(null);
+      },
+    );
+
+    app.put(
+      '/guest/:address/notes/:note',
+      { schema: { hide: true, params: ofNote, body: noteEdit, response: done } },
+      async (request, reply) => {
+        const { params, body } = request;
+        const link = await writingLink(request, params.address);
+        await noteOf(link, params.note);
+        const by = { author: guestOf(request) ?? '', isOwner: false };
+        if ('words' in body) await notes.edit(link.systemId, params.note, body.words, by);
+        else await notes.resolve(link.systemId, params.note, body.isResolved, by);
+        return quiet(reply).status(204).send(null);
+      },
+    );
+
+    app.delete(
+      '/guest/:address/notes/:note',
+      { schema: { hide: true, params: ofNote, response: done } },
+      async (request, reply) => {
+        const link = await writingLink(request, request.params.address);
+        await noteOf(link, request.params.note);
+        const author = guestOf(request);
+        if (author === undefined)
+          throw new Problem('note-refused', 'These are the words of somebody else.');
+        await notes.remove(link.systemId, request.params.note, { author, isOwner: false });
+        return quiet(reply).status(204).send(null);
+      },
+    );
+
     for (const { file, type, write } of downloads)
       app.get(
         `/guest/:address/files/${file}`,
@@ -311,7 +447,7 @@ export const guestRoutes =
         const look = async (newest: number): Promise<void> => {
           const there = await links.open(link.address).catch(() => link);
           if (!there) end();
-          else if (link.release === undefined) tell('changed', { sequence: newest });
+          else tell('changed', { sequence: newest });
         };
         tell('changed', { sequence });
         const stop = feed.listen(link.systemId, (newest) => void look(newest));

@@ -10,6 +10,7 @@ export const linkRecord = z.object({
   pages: z.optional(z.array(z.string())),
   until: z.optional(z.string()),
   hasPassphrase: z.boolean(),
+  mayWrite: z.boolean(),
   at: z.string(),
   usedAt: z.optional(z.string()),
 });
@@ -26,6 +27,7 @@ export const guestPage = (address: string): string => `/g/${address}`;
 /** What a guest is shown. */
 export const guestState = z.object({
   sequence: z.number(),
+  mayWrite: z.boolean(),
   release: z.optional(z.string()),
   document: z.unknown(),
 });

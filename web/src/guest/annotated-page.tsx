@@ -1,5 +1,6 @@
 import type { FactUnit } from '@garnish/core/measures/facts';
 import type { Box } from '@garnish/core/measures/geometry';
+import { elementAt } from '@garnish/core/notes/pin';
 import { sitePage } from '@garnish/core/proof/site';
 import type { Mode } from '@garnish/core/system/document';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
@@ -9,12 +10,14 @@ import { renderNode } from '../proof/render.tsx';
 import { boxOf, chosenAt, layersOf, nameOf, toldOf } from './chosen.ts';
 import { FactsBeside, type Said } from './facts-beside.tsx';
 import { Measures } from './measures.tsx';
+import { NotesBeside, useNotes } from './notes-beside.tsx';
 import type { GuestView } from './use-guest.ts';
 
 /** The page scrolls one way; all of it is laid out, so that all of it can be measured. Never exported. */
 const ARRANGED = 'html { overflow-x: clip; }';
 
 interface AnnotatedProps {
+  readonly address: string;
   readonly view: GuestView;
   readonly page: string;
   readonly theme: Mode;
@@ -172,7 +175,7 @@ function Steps({ chosen, stage, onChoose }: StepsProps) {
 
 /** A page of the site as an annotated sheet: the page itself in the middle, measures over it, facts in its margins. */
 export function AnnotatedPage(props: AnnotatedProps) {
-  const { view, page, theme, widthPx, unit, said, isMeasuring } = props;
+  const { address, view, page, theme, widthPx, unit, said, isMeasuring } = props;
   const [stage, setStage] = useState<FramedSheets>();
   const [room, setRoom] = useState({ width: 0, height: 0 });
   const holder = useRef<HTMLDivElement>(null);
@@ -198,12 +201,28 @@ export function AnnotatedPage(props: AnnotatedProps) {
   const wide = widthPx ?? room.width;
   const scale = wide > 0 ? Math.min(1, room.width / wide) : 1;
   const high = scale > 0 ? room.height / scale : 0;
+  const { threads, reread } = useNotes(address);
+  const site = stage?.document.querySelector('.site') ?? undefined;
   const where = (element: Element | undefined): Box | undefined => element && boxOf(element);
   const box = where(chosen);
   return (
     <main className="guest-sheet grid min-h-0 grow">
       <div className="guest-left min-w-0 overflow-auto px-4 py-3">
-        {stage && isMeasuring && <Steps chosen={chosen} stage={stage} onChoose={choose} />}
+        {stage && isMeasuring && (
+          <>
+            <Steps chosen={chosen} stage={stage} onChoose={choose} />
+            <NotesBeside
+              address={address}
+              page={page}
+              site={site}
+              chosen={chosen}
+              threads={threads}
+              mayWrite={view.mayWrite}
+              reread={reread}
+              onChoose={choose}
+            />
+          </>
+        )}
       </div>
       <div ref={holder} className="guest-page relative min-h-0 min-w-0 overflow-hidden">
         <div
@@ -227,6 +246,13 @@ export function AnnotatedPage(props: AnnotatedProps) {
               unit={unit}
               width={wide * scale}
               height={room.height}
+              noted={threads.flatMap(({ note }) => {
+                const spot =
+                  site && note.page === page && !note.isResolved
+                    ? elementAt(site, note.pin)
+                    : undefined;
+                return spot ? [boxOf(spot)] : [];
+              })}
             />
           )}
         </div>

@@ -229,6 +229,7 @@ function Open({ address, view, isInTouch }: OpenProps) {
       ) : (
         <AnnotatedPage
           key={page}
+          address={address}
           view={view}
           page={page}
           theme={theme}

@@ -17,6 +17,8 @@ interface MeasuresProps {
   readonly unit: FactUnit;
   readonly width: number;
   readonly height: number;
+  /** Where notes are pinned: a stroke from the margin leads to each. */
+  readonly noted: readonly Box[];
 }
 
 const LABEL_HIGH = 16;
@@ -84,7 +86,7 @@ const rectOf = ({ left, top, width, height }: Box, scale: number) => ({
 
 /** Measures over the page: what is chosen with the room inside it, what is pointed at, and what lies between. */
 export function Measures(props: MeasuresProps) {
-  const { chosen, pointed, inset, scale, unit, width, height } = props;
+  const { chosen, pointed, inset, scale, unit, width, height, noted } = props;
   const isOther =
     chosen !== undefined &&
     pointed !== undefined &&
@@ -107,6 +109,16 @@ export function Measures(props: MeasuresProps) {
           />
         </pattern>
       </defs>
+      {noted.map(({ left: spot, top: from, height: high }, index) => {
+        const y = (from + high / 2) * scale;
+        return (
+          <g key={index} data-noted fill="none">
+            <path d={`M0 ${y}H${spot * scale}`} stroke="#fff" strokeWidth="3" />
+            <path d={`M0 ${y}H${spot * scale}`} stroke="#111" />
+            <circle cx={spot * scale} cy={y} r="2.5" fill="#111" stroke="#fff" />
+          </g>
+        );
+      })}
       {pointed && (isOther || !chosen) && (
         <g fill="none" data-measure="pointed">
           <rect {...rectOf(pointed, scale)} stroke="#fff" />

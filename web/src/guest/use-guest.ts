@@ -4,7 +4,7 @@ import { sheetOf, type SheetBlock } from '@garnish/core/formats/sheet';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { readDocument } from '@garnish/core/system/upgrade';
 import { useEffect, useMemo, useState } from 'react';
-import useSWR from 'swr';
+import useSWR, { useSWRConfig } from 'swr';
 import { ApiError, get, send } from '../api/client.ts';
 import { guestPath, guestState } from '../api/links.ts';
 
@@ -14,6 +14,7 @@ export interface GuestView {
   readonly derived: Derived;
   readonly sheet: readonly SheetBlock[];
   readonly release?: string;
+  readonly mayWrite: boolean;
   /** The change that it is of. */
   readonly sequence: number;
 }
@@ -37,6 +38,7 @@ export function useGuest(address: string) {
   const [isLost, setLost] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [derive] = useState(createDeriver);
+  const { mutate: mutateAny } = useSWRConfig();
   const { data, error, mutate } = useSWR<Awaited<ReturnType<typeof read>>, unknown>(path, read, {
     shouldRetryOnError: false,
   });
@@ -48,6 +50,7 @@ export function useGuest(address: string) {
     return {
       document: result.document,
       sequence: data.sequence,
+      mayWrite: data.mayWrite,
       derived,
       sheet: sheetOf(derived),
       ...(data.release !== undefined && { release: data.release }),
@@ -61,7 +64,11 @@ export function useGuest(address: string) {
     const connect = (): void => {
       source = new EventSource(`${path}/events`);
       source.addEventListener('open', () => setLost(false));
-      source.addEventListener('changed', () => void mutate());
+      source.addEventListener('changed', () => {
+        void mutate();
+        // What was written is told in the same way.
+        void mutateAny(`${path}/notes`);
+      });
       source.addEventListener('gone', () => {
         source?.close();
         setGone(true);
@@ -81,7 +88,7 @@ export function useGuest(address: string) {
       source?.close();
       clearTimeout(timer);
     };
-  }, [path, isOpen, isGone, mutate]);
+  }, [path, isOpen, isGone, mutate, mutateAny]);
 
   const says = ((): GuestSays => {
     const status = error instanceof ApiError ? error.status : undefined;

@@ -7,6 +7,7 @@ export const handoff = {
     { id: 'next', name: 'next release', at: [] },
     { id: 'releases', name: 'releases', at: [] },
     { id: 'links', name: 'links', at: [] },
+    { id: 'notes', name: 'notes', at: [] },
   ],
   decides: [],
 } as const satisfies Area;

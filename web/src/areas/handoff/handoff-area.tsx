@@ -1,17 +1,28 @@
+import type { ViewsOf } from '@garnish/core/system/areas';
 import { handoff } from '@garnish/core/system/areas/handoff';
+import type { ComponentType } from 'react';
 import { Bench } from '../../ui/bench.tsx';
 import { useView, Views } from '../../ui/views.tsx';
 import { Links } from './links.tsx';
+import { Notes } from './notes.tsx';
 import { NextRelease } from './next-release.tsx';
 import { Releases } from './releases.tsx';
 
-/** What is handed over: releases, what became of the system between them, and links for those who read it. */
+const VIEWS: Readonly<Record<ViewsOf<'handoff'>[number]['id'], ComponentType>> = {
+  next: NextRelease,
+  releases: Releases,
+  links: Links,
+  notes: Notes,
+};
+
+/** What is handed over: releases, what became of the system between them, links for those who read it, and what they write. */
 export default function HandoffArea() {
   const [view, open] = useView(handoff.views);
+  const Shown = VIEWS[view];
   return (
     <Bench title="Handoff" margin={false}>
       <Views label="Views of the handoff" views={handoff.views} open={view} onOpen={open} />
-      {view === 'links' ? <Links /> : view === 'releases' ? <Releases /> : <NextRelease />}
+      <Shown />
     </Bench>
   );
 }

@@ -56,13 +56,14 @@ interface LinkRowProps {
 
 /** A link: what it opens, until when, when it was used; its address, and a code for a phone. */
 function LinkRow({ link, isOver, addresses, pageNames, onTakeBack }: LinkRowProps) {
-  const { label, release, pages, until, hasPassphrase, at, usedAt, address } = link;
+  const { label, release, pages, until, hasPassphrase, mayWrite, at, usedAt, address } = link;
   const path = guestPage(address);
   const opens = [
     release === undefined ? 'as it stands' : `release ${release}`,
     pages === undefined
       ? 'all pages'
       : pages.map((page) => pageNames.get(page) ?? 'a page that is gone').join(', '),
+    ...(mayWrite ? ['with notes'] : []),
     ...(hasPassphrase ? ['with a passphrase'] : []),
   ];
   const name = label === '' ? 'without words' : label;
@@ -124,6 +125,7 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
   const [left, setLeft] = useState<readonly string[]>([]);
   const [until, setUntil] = useState('');
   const [passphrase, setPassphrase] = useState('');
+  const [mayWrite, setMayWrite] = useState(true);
   const [problem, setProblem] = useState<string>();
   const [isMaking, setMaking] = useState(false);
   const ids = { label: useId(), release: useId(), until: useId(), words: useId() };
@@ -139,6 +141,7 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
       const made = linkRecord.parse(
         await send('POST', linksPath(system), {
           label,
+          mayWrite,
           ...(release !== '' && { release }),
           ...(chosen.length < pages.length && { pages: chosen.map(([id]) => id) }),
           ...(until !== '' && { until: endOf(until) }),
@@ -238,6 +241,15 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
           />
         </div>
       )}
+      <label className="mb-3 flex min-h-6 items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="h-4 w-4 accent-primary"
+          checked={mayWrite}
+          onChange={({ target }) => setMayWrite(target.checked)}
+        />
+        guests may write notes
+      </label>
       {(problem ?? reason) !== undefined && (
         <p role="alert" className="text-error">
           {problem ?? reason}

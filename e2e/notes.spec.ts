@@ -1,0 +1,94 @@
+import {
+  BRACKWATER,
+  change,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  proof,
+  test,
+  violationsOf,
+} from './garnish.ts';
+
+test('a note is pinned by a guest, answered, stays with its thing, is resolved, and says when its thing is gone', async ({
+  page,
+  request,
+  browser,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const made = await request.post(`/api/systems/${id}/links`, { data: { mayWrite: true } });
+  const { address } = (await made.json()) as { readonly address: string };
+  await openArea(page, id, 'handoff?view=notes');
+  await expect(page.getByText('None yet. Guests write them')).toBeVisible();
+
+  const elsewhere = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const guest = await elsewhere.newPage();
+  await guest.goto(new URL(`/g/${address}`, page.url()).href);
+  const frame = guest.frameLocator('iframe[title="Page Home"]');
+  const second = frame.locator('.card').nth(1);
+  await guest.getByText('How to read this').click();
+  await second.scrollIntoViewIfNeeded();
+  await second.click({ position: { x: 3, y: 3 } });
+  const notes = guest.getByRole('region', { name: 'Notes' });
+  await expect(notes).toContainText('Say your name first');
+  await notes.getByRole('textbox', { name: 'your name' }).fill('Ada');
+  const words = 'Does <b>all of it</b> lead on?';
+  await notes.getByRole('textbox', { name: 'in your words' }).fill(words);
+  await notes.getByRole('button', { name: 'Send' }).click();
+  const asked = notes.getByRole('article', { name: 'question of Ada' });
+  await expect(asked).toContainText(words);
+  await expect(guest.locator('[data-noted]')).toHaveCount(1);
+  expect(await violationsOf(guest)).toEqual([]);
+
+  // Here it comes by itself, new; its place is a click away.
+  const note = page.getByRole('article', { name: 'question of Ada' });
+  await expect(note).toContainText(words);
+  await expect(note.getByText('new', { exact: true })).toBeVisible();
+  await note.getByRole('button', { name: 'card on Home' }).click();
+  await expect(proof(page).locator('.card').nth(1)).toBeInViewport();
+  await note.getByRole('button', { name: 'Answer' }).click();
+  await note.getByRole('textbox', { name: 'your answer' }).fill('All of it.');
+  await note.getByRole('button', { name: 'Send' }).click();
+  await expect(asked.getByRole('list', { name: 'Answers' })).toContainText('All of it.');
+
+  // The cards change their order: the note goes with its card.
+  const { items } = (await documentOf(request, id)).content.pages;
+  const [key = '', section] =
+    Object.entries(items['home']?.sections.items ?? {}).find(([, one]) => one.kind === 'cards') ??
+    [];
+  if (section?.kind !== 'cards') throw new Error('there are no cards');
+  const path = `/content/pages/items/home/sections/items/${key}/cards`;
+  const title = await second.getByRole('heading').textContent();
+  await change(request, id, [
+    { op: 'replace', path: `${path}/order`, value: section.cards.order.toReversed() },
+  ]);
+  await expect(frame.locator('.card').last().getByRole('heading')).not.toHaveText(title ?? '');
+  await guest.getByRole('button', { name: 'none', exact: true }).click();
+  await asked.getByRole('button', { name: 'card', exact: true }).click();
+  await expect(guest.getByRole('region', { name: 'What is chosen' })).toBeVisible();
+  const [spot, card] = await Promise.all([
+    guest.locator('[data-measure="chosen"] rect').last().boundingBox(),
+    frame.locator('.card', { hasText: title ?? '' }).boundingBox(),
+  ]);
+  expect(Math.abs((spot?.y ?? 0) - (card?.y ?? 999))).toBeLessThan(2);
+
+  // And it is told when the card is gone.
+  const [, gone = ''] = section.cards.order;
+  await change(request, id, [
+    {
+      op: 'replace',
+      path: `${path}/order`,
+      value: section.cards.order.filter((one) => one !== gone),
+    },
+    { op: 'remove', path: `${path}/items/${gone}` },
+  ]);
+  await expect(asked).toContainText('card, which is gone');
+  await note.getByRole('button', { name: 'Resolve' }).click();
+  await expect(note).toHaveCount(0);
+  await page.getByRole('button', { name: 'resolved', exact: true }).click();
+  await expect(note).toContainText('question, resolved');
+  await expect(asked).toHaveCount(0);
+  await guest.getByRole('button', { name: '1 resolved' }).click();
+  await expect(asked).toContainText('resolved');
+  await elsewhere.close();
+});

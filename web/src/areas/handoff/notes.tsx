@@ -1,0 +1,137 @@
+import { NOTE_KINDS } from '@garnish/core/notes/note-schema';
+import { elementAt } from '@garnish/core/notes/pin';
+import { useEffect, useState } from 'react';
+import useSWR from 'swr';
+import { get } from '../../api/client.ts';
+import { noteList, notesPath, threadsOf, writingNotes, type NoteRecord } from '../../api/notes.ts';
+import { showPage } from '../../system/shown-page.ts';
+import { useSystem } from '../../system/system-context.ts';
+import { Section } from '../../ui/bench.tsx';
+import { NoteThread } from '../../ui/note-thread.tsx';
+
+/** Notes come while this is open; what was written elsewhere is asked for so often, in ms. */
+const ASK_MS = 3000;
+/** A page that was turned to takes a moment until it stands there, in ms. */
+const TURN_MS = 400;
+
+const seenKey = (system: string): string => `garnish-notes-seen-${system}`;
+
+function seenBefore(system: string): string {
+  try {
+    return localStorage.getItem(seenKey(system)) ?? '';
+  } catch {
+    return ''; // nothing is kept here: all of them are new
+  }
+}
+
+function keepSeen(system: string, at: string): void {
+  try {
+    localStorage.setItem(seenKey(system), at);
+  } catch {
+    // Nothing is kept here.
+  }
+}
+
+const STATES = ['open', 'resolved', 'all'] as const;
+
+/** Leads the proof to where a note is pinned. */
+function show(system: string, { page, pin }: NoteRecord): void {
+  showPage(system, page);
+  setTimeout(() => {
+    const frame = document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]');
+    const site = frame?.contentDocument?.querySelector('.site');
+    if (site) elementAt(site, pin)?.scrollIntoView({ block: 'center' });
+  }, TURN_MS);
+}
+
+/** What guests have asked and told, page by page. */
+export function Notes() {
+  const system = useSystem((state) => state.id);
+  const pages = useSystem((state) => state.decided.document.content.pages);
+  const path = notesPath(system);
+  const known = useSWR(path, (address: string) => get(address, noteList), {
+    refreshInterval: ASK_MS,
+  });
+  const [state, setState] = useState<(typeof STATES)[number]>('open');
+  const [kind, setKind] = useState('');
+  const [seenAt] = useState(() => seenBefore(system));
+  const notes = known.data?.notes ?? [];
+  const newest = notes
+    .map(({ at }) => at)
+    .toSorted((one, other) => one.localeCompare(other))
+    .at(-1);
+  useEffect(() => {
+    if (newest !== undefined) keepSeen(system, newest);
+  }, [system, newest]);
+  const threads = threadsOf(notes);
+  const shown = threads.filter(
+    ({ note }) =>
+      (state === 'all' || note.isResolved === (state === 'resolved')) &&
+      (kind === '' || note.kind === kind),
+  );
+  const error: unknown = known.error;
+  return (
+    <Section full title="Notes" aside={`${shown.length} of ${threads.length}`}>
+      <div className="mb-1 flex flex-wrap gap-x-6">
+        <div role="group" aria-label="Which notes" className="flex gap-x-3">
+          {STATES.map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={one === state}
+              className="min-h-6 min-w-6 text-quiet aria-pressed:font-semibold aria-pressed:text-base-content"
+              onClick={() => setState(one)}
+            >
+              {one}
+            </button>
+          ))}
+        </div>
+        <select
+          aria-label="Kind of note"
+          className="min-h-6 border-b border-line-strong bg-transparent"
+          value={kind}
+          onChange={({ target }) => setKind(target.value)}
+        >
+          <option value="">any kind</option>
+          {NOTE_KINDS.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </select>
+      </div>
+      {error instanceof Error && (
+        <p role="alert" className="text-error">
+          {error.message}
+        </p>
+      )}
+      {!known.data && !(error instanceof Error) && (
+        <p className="text-quiet">Reading the notes …</p>
+      )}
+      {known.data && threads.length === 0 && (
+        <p>None yet. Guests write them under a link that lets them.</p>
+      )}
+      {shown.map((thread) => {
+        const { note } = thread;
+        const name = pages.items[note.page]?.name;
+        return (
+          <NoteThread
+            key={note.id}
+            thread={thread}
+            writing={writingNotes(path)}
+            isOwner
+            seenAt={seenAt}
+            onWritten={() => known.mutate()}
+            where={
+              name === undefined ? (
+                <span>{note.pin.name} on a page that is gone</span>
+              ) : (
+                <button type="button" className="act" onClick={() => show(system, note)}>
+                  {note.pin.name} on {name}
+                </button>
+              )
+            }
+          />
+        );
+      })}
+    </Section>
+  );
+}

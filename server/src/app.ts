@@ -44,8 +44,8 @@ export interface ServerOptions {
   readonly databaseUrl: string;
   /** The folder of the built application; left out where another server shows it. */
   readonly webFolder?: string;
-  /** Whether an empty database gets the demo systems, and what was made of them: their releases take a while. */
-  readonly demo?: boolean | 'with releases';
+  /** Whether an empty database gets the demo systems, and what was handed over of them: releases take a while. */
+  readonly demo?: boolean | 'handed over';
   /** Names beside those of loopback under which the server is asked. */
   readonly hosts?: readonly string[];
   /** Where guests reach this machine, as they would type it; none where they are not listened for. */
@@ -95,10 +95,16 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   const own = createOwnFonts(database, storage);
   const downloads = downloadsFrom(fontSource(own), pictures);
   const releases = createReleases(database, store, downloads);
+  const links = createLinks(database, store);
+  const notes = createNotes(database, store);
   if (demo !== false)
     await alone(database.sequelize, async () => {
       if (!(await store.isEmpty())) return;
-      await loadDemo(store, pictures, demo === 'with releases' ? releases : undefined);
+      await loadDemo(
+        store,
+        pictures,
+        demo === 'handed over' ? { releases, links, notes } : undefined,
+      );
     });
 
   const app = Fastify({
@@ -155,11 +161,10 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await app.register(storageRoutes(database, storage));
   await app.register(exportRoutes(store, downloads));
   await app.register(releaseRoutes(releases));
-  const notes = createNotes(database, store);
   await app.register(noteRoutes(notes));
   await app.register(
     guestRoutes({
-      ...{ links: createLinks(database, store), store, releases, feed, downloads, notes },
+      ...{ links, store, releases, feed, downloads, notes },
       guestAddresses: options.guestAddresses ?? (() => []),
     }),
   );

@@ -11,7 +11,7 @@ process.on('unhandledRejection', (error) => {
 
 const app = await createServer({
   databaseUrl: DATABASE_URL,
-  demo: 'with releases',
+  demo: 'handed over',
   ...(GARNISH_WEB_FOLDER && { webFolder: GARNISH_WEB_FOLDER }),
 });
 await app.listen({ host: '127.0.0.1', port: Number(PORT) });

@@ -14,7 +14,7 @@ export async function demoServer(database: string): Promise<DemoServer> {
   const cluster = await startCluster(root, 'test-postgres');
   const app = await createServer({
     databaseUrl: cluster.database(database, { fresh: true }),
-    demo: 'with releases',
+    demo: 'handed over',
     webFolder: builtWeb(root),
   });
   const port = await freePort(4700);

@@ -18,6 +18,8 @@ interface View {
   readonly area?: string;
   readonly preferences?: Readonly<Record<string, unknown>>;
   readonly act?: (page: Page) => Promise<unknown>;
+  /** Whether the pointer stays where that left it. */
+  readonly isPointing?: boolean;
 }
 
 const BRACKWATER = 'Brackwater Ferries';
@@ -29,6 +31,13 @@ const NIGHT = { look: 'night' };
 const TELLING: ReadonlyMap<AreaId, Partial<View>> = new Map<AreaId, Partial<View>>([
   ['tokens', { area: 'tokens?token=color.action' }],
   ['review', { system: TALLOW }],
+  [
+    'handoff',
+    {
+      area: 'handoff?view=releases',
+      act: (page) => page.getByRole('region', { name: 'Looks different' }).waitFor(),
+    },
+  ],
 ]);
 
 const VIEWS: readonly View[] = [
@@ -46,12 +55,6 @@ const VIEWS: readonly View[] = [
       await list.focus();
       await page.keyboard.press('Home');
     },
-  },
-  {
-    name: 'space-grid',
-    system: BRACKWATER,
-    area: 'space?view=grid',
-    preferences: { proofDrawn: 'grid' },
   },
   {
     name: 'space-depth',
@@ -98,18 +101,28 @@ const VIEWS: readonly View[] = [
       page.getByRole('combobox', { name: 'Page of the proof' }).selectOption('Sheet of parts'),
   },
   {
-    name: 'color-roles',
-    system: KESTREL,
-    area: 'color?view=roles',
-    act: (page) => page.getByRole('button', { name: /^action in light/ }).click(),
-  },
-  {
     name: 'color-contrast',
     system: TALLOW,
     area: 'color?view=contrast',
     act: async (page) => {
       await page.getByRole('button', { name: /^falls short/ }).click();
       await page.getByRole('option').first().click();
+    },
+  },
+  {
+    name: 'guest',
+    system: BRACKWATER,
+    area: 'handoff?view=links',
+    isPointing: true,
+    act: async (page) => {
+      await page.goto(
+        (await page.getByRole('button', { name: /\/g\// }).last().textContent()) ?? '',
+      );
+      await page.getByText('How to read this').click();
+      const cards = page.frameLocator('iframe[title="Page Home"]').locator('.card');
+      await cards.first().scrollIntoViewIfNeeded();
+      await cards.first().click({ position: { x: 4, y: 4 } });
+      await cards.nth(1).hover({ position: { x: 5, y: 5 } });
     },
   },
   {
@@ -139,7 +152,7 @@ async function take(page: Page, url: string, view: View, file: string): Promise<
     await page.frameLocator('iframe[title="Proof"]').getByRole('heading', { level: 1 }).waitFor();
   } else await page.getByRole('heading', { name: BRACKWATER }).waitFor();
   await view.act?.(page);
-  await page.mouse.move(1, 1);
+  if (view.isPointing !== true) await page.mouse.move(1, 1);
   await page.evaluate(async () => {
     await document.fonts.ready;
     await document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]')?.contentDocument?.fonts

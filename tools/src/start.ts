@@ -37,7 +37,7 @@ async function serve(): Promise<void> {
   const app = await createServer({
     databaseUrl: url,
     guestAddresses: () => guestAddresses,
-    demo: 'with releases',
+    demo: 'handed over',
     webFolder: builtWeb(root),
     hosts: (process.env['GARNISH_HOSTS'] ?? '').split(',').flatMap((name) => name.trim() || []),
   });

@@ -6,6 +6,8 @@ import type { StyleDocument } from '@garnish/core/system/document';
 import { patched, type Patch } from '@garnish/core/system/patch';
 import { validate } from '@garnish/core/system/validate';
 import type { Pictures } from '../pictures/pictures.ts';
+import type { Links } from '../guests/links.ts';
+import type { Notes } from '../notes/store.ts';
 import type { Releases } from '../releases/store.ts';
 import type { Store } from '../systems/store.ts';
 import { brackwater } from './brackwater.ts';
@@ -61,7 +63,7 @@ function firstBrackwater(): StyleDocument {
 }
 
 /** Two releases of the ferries, with what was decided between them. */
-async function releaseBrackwater(store: Store, releases: Releases): Promise<void> {
+async function releaseBrackwater(store: Store, releases: Releases): Promise<string> {
   const author = randomUUID();
   const id = await store.create(firstBrackwater());
   await releases.make(id, {
@@ -92,18 +94,58 @@ async function releaseBrackwater(store: Store, releases: Releases): Promise<void
     base: SINCE_FIRST.length,
     author,
   });
+  return id;
 }
 
-/** Loads the demo, through the same checks as everything else; with releases of it where they are wanted. */
+/** What was asked of the first card of the home page, and a link for whoever asks. */
+async function handBrackwaterOver(
+  id: string,
+  { links, notes }: Pick<DemoHandoff, 'links' | 'notes'>,
+): Promise<void> {
+  const { pages } = brackwater().content;
+  const [home = ''] = pages.order;
+  const [key, section] =
+    Object.entries(pages.items[home]?.sections.items ?? {}).find(
+      ([, { kind }]) => kind === 'cards',
+    ) ?? [];
+  const [card] = section?.kind === 'cards' ? section.cards.order : [];
+  if (key === undefined || card === undefined) throw new Error('the demo has no card');
+  await links.make(id, { label: 'for whoever builds it', mayWrite: true });
+  await links.make(id, { label: 'the harbor office', release: '1.1.0', pages: [home] });
+  const asked = randomUUID();
+  await notes.add(id, {
+    ...{ id: asked, author: randomUUID(), writer: 'Whoever builds it', kind: 'question' },
+    words: 'Does the whole card lead on, or only its link?',
+    page: home,
+    pin: {
+      at: `/content/pages/items/${home}/sections/items/${key}/cards/items/${card}/title`,
+      ...{ up: 1, down: [], name: 'card' },
+    },
+  });
+  await notes.add(id, {
+    ...{ id: randomUUID(), author: randomUUID(), writer: 'the designer', answers: asked },
+    words: 'Only the link: some cards have none.',
+  });
+}
+
+/** What the demo has beside its systems. */
+export interface DemoHandoff {
+  readonly releases: Releases;
+  readonly links: Links;
+  readonly notes: Notes;
+}
+
+/** Loads the demo, through the same checks as everything else; with what was handed over of it where that is wanted. */
 export async function loadDemo(
   store: Store,
   pictures: Pictures,
-  releases?: Releases,
+  handoff?: DemoHandoff,
 ): Promise<void> {
   await pictures.keep(readFileSync(new URL('./estuary.webp', import.meta.url)));
   for (const bytes of portraitFiles()) await pictures.keep(bytes);
   for (const [index, document] of demoSystems().entries()) {
-    if (index === 0 && releases) await releaseBrackwater(store, releases);
+    if (index === 0 && handoff)
+      await handBrackwaterOver(await releaseBrackwater(store, handoff.releases), handoff);
     else await store.create(checked(document));
   }
 }

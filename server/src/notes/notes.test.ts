@@ -203,6 +203,29 @@ test('of 20 guests at once every note and every answer is kept', async () => {
     );
 });
 
+test('notes come with the archive of everything, answers with what they answer; links stay behind', async () => {
+  const other = await testServer('garnish_notes_other');
+  try {
+    const archive = await (await fetch(`${server.url}/api/backup`)).arrayBuffer();
+    for (let round = 0; round < 2; round += 1) {
+      const form = new FormData();
+      form.append('archive', new Blob([archive]), 'garnish.zip');
+      const answer = await fetch(`${other.url}/api/restore?replace=no`, {
+        method: 'POST',
+        body: form,
+      });
+      expect(answer.status).toBe(200);
+    }
+    const there = await browser(`${other.url}/api/systems/${id}/notes`).list();
+    expect(there).toEqual((await designer().list()).map((note) => ({ ...note, isMine: false })));
+    expect(there.length).toBeGreaterThan(30);
+    const links: unknown = await (await fetch(`${other.url}/api/systems/${id}/links`)).json();
+    expect(links).toEqual({ links: [], addresses: [] });
+  } finally {
+    await other.close();
+  }
+}, 30_000);
+
 test('whoever writes without end is slowed, and what was written before is kept', async () => {
   const guest = browser(await link());
   const before = (await guest.list()).length;

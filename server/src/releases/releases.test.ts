@@ -273,7 +273,7 @@ describe('kept with its system', () => {
 test('the demo has two releases of the ferries where they are wanted', async () => {
   const { createServer } = await import('../app.ts');
   const demo = await testServer('garnish_released_demo');
-  const app = await createServer({ databaseUrl: demo.databaseUrl, demo: 'with releases' });
+  const app = await createServer({ databaseUrl: demo.databaseUrl, demo: 'handed over' });
   try {
     const url = await app.listen({ host: '127.0.0.1', port: 0 });
     const { systems } = systemPage.parse(await (await fetch(`${url}/api/systems`)).json());

@@ -3,6 +3,12 @@ import { SCHEMA } from '@garnish/core/system/document';
 import { jsonProblem } from '@garnish/core/system/json';
 import { readKept } from '@garnish/core/system/keeper';
 import { patchSchema } from '@garnish/core/system/patch';
+import {
+  LONGEST_NOTE,
+  LONGEST_WRITER,
+  NOTE_KINDS,
+  pinSchema,
+} from '@garnish/core/notes/note-schema';
 import { MOST_RELEASE_WORDS, releaseNumber } from '@garnish/core/releases/schema';
 import { readDocument } from '@garnish/core/system/upgrade';
 import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
@@ -14,7 +20,7 @@ import { Problem } from '../problems.ts';
 const FORMAT = 'garnish-archive';
 /**
  * Version 1 did not say under which schema kept things were kept: it was the fifth. Before version 3 there were no
- * releases.
+ * releases and no notes. Links stay behind: whoever has one has it of this installation.
  */
 const VERSION = 3;
 const FIRST_KEPT_SCHEMA = 5;
@@ -81,6 +87,20 @@ const releaseRow = z.strictObject({
   at: time,
 });
 
+const noteRow = z.strictObject({
+  id: z.uuid(),
+  answers: z.uuid().nullable(),
+  kind: z.enum(NOTE_KINDS),
+  page: z.string().max(100),
+  pin: z.custom<object>((value) => pinSchema.safeParse(value).success),
+  words: z.string().min(1).max(LONGEST_NOTE),
+  writer: z.string().min(1).max(LONGEST_WRITER),
+  author: z.uuid(),
+  at: time,
+  edited_at: time.nullable(),
+  resolved_at: time.nullable(),
+});
+
 const keptSchema = z.int().min(1).max(SCHEMA).default(FIRST_KEPT_SCHEMA);
 
 const keeperRow = z.strictObject({
@@ -116,6 +136,9 @@ const CHANGE_COLUMNS = [
   ...['schema', 'at'],
 ];
 const RELEASE_COLUMNS = 'id number words sequence author document schema files at'.split(' ');
+const NOTE_COLUMNS = 'id answers kind page pin words writer author at edited_at resolved_at'.split(
+  ' ',
+);
 const KEEPER_COLUMNS = ['id', 'kind', 'content', 'schema', 'note', 'origin', 'created_at'];
 const FAMILY_COLUMNS = ['id', 'record', 'schema', 'licence_note', 'created_at'];
 
@@ -167,6 +190,12 @@ async function* partsOf(
       yield [name, strToU8(changes.join('\n'))];
     }
     yield* releasesOf(id);
+    // Answers after what they answer.
+    const notes = await texts(
+      `SELECT ${rowJson(NOTE_COLUMNS)} FROM notes WHERE system_id = $1 ORDER BY answers IS NOT NULL, at, id`,
+      [id],
+    );
+    if (notes.length > 0) yield [`systems/${id}/notes.jsonl`, strToU8(notes.join('\n'))];
   }
   const keepers = await texts(`SELECT ${rowJson(KEEPER_COLUMNS)} FROM keepers ORDER BY id`);
   yield ['keepers.jsonl', strToU8(keepers.join('\n'))];
@@ -283,6 +312,8 @@ interface RestoredSystem {
   readonly text: string;
   readonly changes: readonly string[];
   readonly releases: readonly RestoredRelease[];
+  /** As JSON, answers after what they answer. */
+  readonly notes: readonly string[];
 }
 
 function parsed<Schema extends z.ZodType>(
@@ -343,11 +374,13 @@ function systemsOf(files: ReadonlyMap<string, Uint8Array>): RestoredSystem[] {
         throw refused(
           `${name} is no system: ${read.problems[0]?.path ?? ''} ${read.problems[0]?.message ?? ''}.`,
         );
-      systems.set(id, { row, text, changes: [], releases: releasesIn(files, id) });
+      const notes = linesOf(files.get(`systems/${id}/notes.jsonl`));
+      for (const line of notes) parsed(noteRow, line, `systems/${id}/notes.jsonl`);
+      systems.set(id, { row, text, changes: [], releases: releasesIn(files, id), notes });
     }
   }
   for (const name of [...files.keys()].sort()) {
-    const [, released = ''] = /^systems\/([0-9a-f-]{36})\/release/.exec(name) ?? [];
+    const [, released = ''] = /^systems\/([0-9a-f-]{36})\/(?:release|notes)/.exec(name) ?? [];
     if (released !== '' && !systems.has(released)) throw refused(`${name} has no system.`);
     const [, id = ''] = /^systems\/([0-9a-f-]{36})\/changes-\d{8}\.jsonl$/.exec(name) ?? [];
     if (id === '') continue;
@@ -433,6 +466,16 @@ export async function restoreArchive(
           ]);
       }
     };
+    const bringNotes = async ({ row: { id }, notes }: RestoredSystem): Promise<void> => {
+      for (let from = 0; from < notes.length; from += PAGE)
+        await run(
+          `INSERT INTO notes (system_id, ${NOTE_COLUMNS.join(', ')})
+           SELECT $1, ${NOTE_COLUMNS.join(', ')} FROM json_to_recordset($2::json) AS one(id uuid, answers uuid,
+             kind text, page text, pin jsonb, words text, writer text, author uuid, at timestamptz,
+             edited_at timestamptz, resolved_at timestamptz) ON CONFLICT (id) DO NOTHING`,
+          [id, `[${notes.slice(from, from + PAGE).join(',')}]`],
+        );
+    };
     for (const system of systems) {
       const { row, text, changes } = system;
       const [here] = await ask<{ readonly isSame: boolean; readonly name: string }>(
@@ -443,6 +486,7 @@ export async function restoreArchive(
       if (here?.isSame) {
         same += 1;
         await bringReleases(system);
+        await bringNotes(system);
         continue;
       }
       if (here && !replace) {
@@ -466,6 +510,7 @@ export async function restoreArchive(
         );
       brought += changes.length;
       await bringReleases(system);
+      await bringNotes(system);
     }
     if (differing.length > 0)
       throw new Problem(

@@ -197,6 +197,61 @@ async function measureProcesses(databaseUrl: string, base: string): Promise<void
   }
 }
 
+/** How long each post takes while nobody reads, and while guests follow every change of that system, in ms. */
+async function measureGuests(databaseUrl: string, base: string): Promise<void> {
+  const { id } = JSON.parse(
+    (await got(`${base}/api/systems`, json({ name: 'Read by many' }))).toString(),
+  ) as { id: string };
+  const { address } = JSON.parse(
+    (await got(`${base}/api/systems/${id}/links`, json({}))).toString(),
+  ) as { address: string };
+  const { base: own, stop } = await startProcess(databaseUrl);
+  const closing = new AbortController();
+  try {
+    let at = 0;
+    const times = async (rounds: number): Promise<number[]> => {
+      const found: number[] = [];
+      for (let round = 0; round < rounds; round += 1) {
+        found.push(
+          await timed(() =>
+            got(`${own}/api/systems/${id}/changes`, json(change(at, 4 + (at % 8)))),
+          ),
+        );
+        at += 1;
+        await new Promise((resolve) => setTimeout(resolve, 1000));
+      }
+      return found;
+    };
+    const alone = await times(10);
+    let reads = 0;
+    const guest = async (): Promise<void> => {
+      const { body } = await fetch(`${own}/guest/${address}/events`, { signal: closing.signal });
+      const told = body?.pipeThrough(new TextDecoderStream());
+      if (!told) return;
+      for await (const event of told) {
+        const spread = Number(/"spreadMs":(\d+)/.exec(event)?.[1] ?? 0);
+        setTimeout(() => {
+          fetch(`${own}/guest/${address}`, { signal: closing.signal })
+            .then((answer) => answer.arrayBuffer())
+            .then(() => (reads += 1))
+            .catch(() => undefined);
+        }, Math.random() * spread);
+      }
+    };
+    const guests = Array.from({ length: STREAMS }, () => guest().catch(() => undefined));
+    await new Promise((resolve) => setTimeout(resolve, 3000));
+    reads = 0;
+    const read = await times(10);
+    say(
+      `posting while ${STREAMS} guests follow every change: ${median(read).toFixed(1)} ms, at most ${Math.max(...read).toFixed(1)} ms; alone ${median(alone).toFixed(1)} ms, at most ${Math.max(...alone).toFixed(1)} ms; ${reads} of ${STREAMS * 10} reads were answered meanwhile`,
+    );
+    closing.abort();
+    await Promise.all(guests);
+  } finally {
+    stop();
+  }
+}
+
 async function run(): Promise<void> {
   const cluster = await startCluster(process.cwd(), 'test-postgres');
   const databaseUrl = cluster.database('garnish_bench', { fresh: true });
@@ -324,6 +379,7 @@ async function run(): Promise<void> {
   say(`searching ${SYSTEMS} systems: ${sought.toFixed(1)} ms`);
 
   await measureProcesses(databaseUrl, base);
+  await measureGuests(databaseUrl, base);
 
   await own.close();
   await bare.close();

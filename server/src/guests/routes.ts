@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { promisify } from 'node:util';
+import { brotliCompress, constants, type BrotliOptions } from 'node:zlib';
 import rateLimit from '@fastify/rate-limit';
 import { fileName, type Download } from '../exports/downloads.ts';
 import { differenceOf } from '@garnish/core/releases/difference';
@@ -13,13 +15,21 @@ import { Problem, problemSchema } from '../problems.ts';
 import type { Releases } from '../releases/store.ts';
 import type { ChangeFeed } from '../systems/listen.ts';
 import { systemParams } from '../systems/schemas.ts';
+import { streamEvents } from '../systems/stream.ts';
 import type { Store } from '../systems/store.ts';
 import type { Link, Links } from './links.ts';
 
 /** So many addresses that lead nowhere, or wrong passphrases, one place may try in a minute. */
 const MOST_MISSES = 20;
 const MINUTE_MS = 60_000;
-const BEAT_MS = 20_000;
+/** No timer waits longer. */
+const LONGEST_TIMER_MS = 2 ** 31 - 1;
+/** After a change windows ask for it within so long: each adds a little, and a second is the most that is bearable. */
+const SPREAD_EACH_MS = 2;
+const LONGEST_SPREAD_MS = 700;
+/** So many states are kept as they are sent. */
+const MOST_SHOWN = 20;
+const MOST_REMEMBERED = 10_000;
 /** So many notes one place may write in a minute: an office full of guests is one place. */
 const MOST_WRITTEN = 300;
 /** In seconds: whoever comes back is who they were. */
@@ -81,6 +91,15 @@ function openedPages(document: StyleDocument, pages: readonly string[] | undefin
       },
     },
   };
+}
+
+const packed = promisify<Buffer, BrotliOptions, Buffer>(brotliCompress);
+const PACKING: BrotliOptions = { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } };
+
+/** What guests are shown, as it is sent. */
+interface Shown {
+  readonly plain: Buffer;
+  readonly packed: Buffer;
 }
 
 interface Parts {
@@ -174,9 +193,18 @@ export const guestRoutes =
       return read?.valid === true && read.value === link.id;
     };
 
+    /** Of many windows that ask for the same at once, one asks the database. */
+    const asking = new Map<string, Promise<Link | undefined>>();
+    const opened = (address: string): Promise<Link | undefined> => {
+      const found =
+        asking.get(address) ?? links.open(address).finally(() => asking.delete(address));
+      asking.set(address, found);
+      return found;
+    };
+
     /** The link that an address is of, for whoever may read it. */
     const linkFor = async (request: FastifyRequest, address: string): Promise<Link> => {
-      const link = await links.open(address);
+      const link = await opened(address);
       if (!link) throw await miss(request, nowhere());
       if (link.hasPassphrase && !hasEntered(request, link))
         throw new Problem('passphrase-needed', 'Whoever gave you the link knows it.');
@@ -195,19 +223,53 @@ export const guestRoutes =
         ? store.open(link.systemId)
         : releases.state(link.systemId, link.release);
 
+    /** When each link was used last, in ms, as far as the list has to know. */
+    const usedAt = new Map<string, number>();
+    const tellUsed = async ({ id }: Link): Promise<void> => {
+      const now = Date.now();
+      if (now - (usedAt.get(id) ?? 0) < MINUTE_MS) return;
+      if (usedAt.size > MOST_REMEMBERED) usedAt.clear();
+      usedAt.set(id, now);
+      await links.used(id);
+    };
+
+    /** What guests are shown, as JSON, plain and packed: the same for every window under a link, until something changes. */
+    const shown = new Map<string, Promise<Shown>>();
+    const shownOf = async (link: Link): Promise<Shown> => {
+      const state = link.release ?? (await store.sequence(link.systemId));
+      const key = JSON.stringify([link.id, state]);
+      const found =
+        shown.get(key) ??
+        stateOf(link).then(async ({ sequence, document }) => {
+          const text = JSON.stringify({
+            sequence,
+            mayWrite: link.mayWrite,
+            ...(link.release !== undefined && { release: link.release }),
+            document: openedPages(document, link.pages),
+          });
+          const plain = Buffer.from(text);
+          return { plain, packed: await packed(plain, PACKING) };
+        });
+      shown.set(key, found);
+      // What failed is asked for anew.
+      found.catch(() => shown.delete(key));
+      const [oldest] = shown.keys();
+      if (shown.size > MOST_SHOWN && oldest !== undefined) shown.delete(oldest);
+      return found;
+    };
+
     app.get(
       '/guest/:address',
       { schema: { hide: true, params: ofGuest, response: { 200: z.any(), ...failures } } },
       async (request, reply) => {
         const link = await linkFor(request, request.params.address);
-        const { sequence, document } = await stateOf(link);
-        await links.used(link.id);
-        return quiet(reply).send({
-          sequence,
-          mayWrite: link.mayWrite,
-          ...(link.release !== undefined && { release: link.release }),
-          document: openedPages(document, link.pages),
-        });
+        const state = await shownOf(link);
+        await tellUsed(link);
+        quiet(reply).type('application/json; charset=utf-8').header('vary', 'accept-encoding');
+        // Packed once for all of them, not for each.
+        return /\bbr\b/.test(request.headers['accept-encoding'] ?? '')
+          ? reply.header('content-encoding', 'br').send(state.packed)
+          : reply.send(state.plain);
       },
     );
 
@@ -423,46 +485,61 @@ export const guestRoutes =
         },
       );
 
+    /** How many guests' windows are open of each system. */
+    const windows = new Map<string, number>();
     app.get(
       '/guest/:address/events',
       { schema: { hide: true, params: ofGuest } },
       async (request, reply) => {
         const link = await linkFor(request, request.params.address);
-        const sequence = await store.sequence(link.systemId);
-        reply.hijack();
-        const stream = reply.raw;
-        stream.writeHead(200, {
-          'content-type': 'text/event-stream',
-          'cache-control': 'no-store',
-          connection: 'keep-alive',
-        });
-        const tell = (event: string, data: unknown): void => {
-          stream.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
-        };
-        let timer: NodeJS.Timeout | undefined;
-        const end = (): void => {
-          tell('gone', {});
-          stream.end();
-        };
-        const look = async (newest: number): Promise<void> => {
-          const there = await links.open(link.address).catch(() => link);
-          if (!there) end();
-          else tell('changed', { sequence: newest });
-        };
-        tell('changed', { sequence });
-        const stop = feed.listen(link.systemId, (newest) => void look(newest));
-        const beat = setInterval(() => {
-          stream.write(': still here\n\n');
-          void look(-1);
-        }, BEAT_MS);
-        // A day that comes while the window is open.
-        const left = link.until ? link.until.getTime() - Date.now() : undefined;
-        if (left !== undefined && left < 2 ** 31 - 1) timer = setTimeout(end, Math.max(0, left));
-        request.raw.on('close', () => {
-          stop();
-          clearInterval(beat);
-          clearTimeout(timer);
-        });
+        const { systemId } = link;
+        const sequence = await store.sequence(systemId);
+        let look: (newest: number) => Promise<void> = () => Promise.resolve();
+        streamEvents(
+          request,
+          reply,
+          ({ tell, end }) => {
+            const gone = (): void => {
+              tell({}, 'gone');
+              end();
+            };
+            look = async (newest) => {
+              const there = await opened(link.address).catch(() => link);
+              if (!there) gone();
+              else
+                tell(
+                  {
+                    sequence: newest,
+                    // Of many windows not all ask at once: an edit does not wait behind them.
+                    spreadMs: Math.min(
+                      LONGEST_SPREAD_MS,
+                      (windows.get(systemId) ?? 0) * SPREAD_EACH_MS,
+                    ),
+                  },
+                  'changed',
+                );
+            };
+            tell({ sequence }, 'changed');
+            windows.set(systemId, (windows.get(systemId) ?? 0) + 1);
+            const stop = feed.listen(systemId, (newest) => void look(newest));
+            // A day that comes while the window is open.
+            const left = link.until ? link.until.getTime() - Date.now() : Infinity;
+            const timer = left < LONGEST_TIMER_MS ? setTimeout(gone, Math.max(0, left)) : undefined;
+            return () => {
+              stop();
+              clearTimeout(timer);
+              const open = (windows.get(systemId) ?? 1) - 1;
+              if (open === 0) windows.delete(systemId);
+              else windows.set(systemId, open);
+            };
+          },
+          // What was taken back without our hearing of it.
+          () => {
+            void opened(link.address)
+              .then((there) => (there ? undefined : look(-1)))
+              .catch(() => undefined);
+          },
+        );
       },
     );
   };

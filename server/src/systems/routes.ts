@@ -19,11 +19,11 @@ import {
   systemSummary,
 } from './schemas.ts';
 import type { Store, StoredChange } from './store.ts';
+import { streamEvents } from './stream.ts';
 
 /** What a new system starts from: quiet faces and a color that nobody mistakes for a choice. */
 const START = { heading: 'archivo', text: 'literata', brand: '#3b6ea5' } as const;
 
-const BEAT_MS = 20_000;
 const SUMMARY_AFTER_MS = 500;
 
 const change = (row: StoredChange): z.infer<typeof changeSchema> => {
@@ -217,24 +217,13 @@ export const systemRoutes =
     app.get(
       '/api/systems/:id/events',
       { schema: { params: systemParams } },
-      async ({ params, raw }, reply) => {
-        const sequence = await store.sequence(params.id);
-        reply.hijack();
-        const stream = reply.raw;
-        stream.writeHead(200, {
-          'content-type': 'text/event-stream',
-          'cache-control': 'no-store',
-          connection: 'keep-alive',
-        });
-        const tell = (newest: number): void => {
-          stream.write(`data: ${JSON.stringify({ sequence: newest })}\n\n`);
-        };
-        tell(sequence);
-        const stop = feed.listen(params.id, tell);
-        const beat = setInterval(() => stream.write(': still here\n\n'), BEAT_MS);
-        raw.on('close', () => {
-          stop();
-          clearInterval(beat);
+      async (request, reply) => {
+        const { id } = request.params;
+        const sequence = await store.sequence(id);
+        streamEvents(request, reply, ({ tell }) => {
+          const told = (newest: number): void => tell({ sequence: newest });
+          told(sequence);
+          return feed.listen(id, told);
         });
       },
     );

@@ -6,6 +6,7 @@ import type { Box } from '@garnish/core/measures/geometry';
 import { declarationsOf, namesIn, partsOf, weightOf } from '@garnish/core/proof/made-of';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { propertyOf } from '@garnish/core/tokens/token';
+import { holdsOn } from '../proof/elements.ts';
 
 /** Where an element stands in its frame, as it is scrolled. */
 export function boxOf(element: Element): Box {
@@ -38,14 +39,6 @@ export function layersOf(element: Element): readonly Element[] {
     layers.push(one);
   return layers;
 }
-
-const holdsOn =
-  (page: Document) =>
-  (within: string): boolean => {
-    const [, kind, condition = ''] = /^@(\w+) ([^]*)$/.exec(within) ?? [];
-    if (kind === 'media') return page.defaultView?.matchMedia(condition).matches ?? false;
-    return kind !== 'supports' || CSS.supports(condition);
-  };
 
 /** The tokens behind a custom property: itself, or those in what a rule further out has set it to. */
 function tokensBehind(

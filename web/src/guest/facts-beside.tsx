@@ -1,6 +1,7 @@
 import type { FactUnit } from '@garnish/core/measures/facts';
 import { remWords, sizeWords, type Box } from '@garnish/core/measures/geometry';
 import { useState } from 'react';
+import { Choice } from '../ui/choice.tsx';
 import { Copy } from '../ui/copy.tsx';
 import type { Told } from './chosen.ts';
 
@@ -68,19 +69,12 @@ export function FactsBeside({ told, box, unit, said }: FactsProps) {
       </table>
       <p className="py-1 text-quiet">{told.built}</p>
       <div className="mt-3 flex items-baseline justify-between gap-x-3">
-        <div role="group" aria-label="Code" className="flex gap-x-3">
-          {CODES.map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={one === code}
-              className="min-h-6 min-w-6 text-quiet aria-pressed:font-semibold aria-pressed:text-base-content"
-              onClick={() => setCode(one)}
-            >
-              {one}
-            </button>
-          ))}
-        </div>
+        <Choice
+          label="Code"
+          options={CODES.map((value) => ({ value, name: value }))}
+          value={code}
+          onChange={setCode}
+        />
         <Copy text={text} className="act" label={`Copy the ${code}`}>
           Copy
         </Copy>

@@ -5,6 +5,7 @@ import { modesOf } from '@garnish/core/system/themes';
 import { useEffect, useId, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { guestPath } from '../api/links.ts';
+import { Choice } from '../ui/choice.tsx';
 import { Message } from '../ui/message.tsx';
 import { AnnotatedPage } from './annotated-page.tsx';
 import { SAID, type Said } from './facts-beside.tsx';
@@ -15,34 +16,9 @@ import { useGuest, type GuestView } from './use-guest.ts';
 const NARROW_PX = 760;
 const WIDTHS = [375, 720, 1440] as const;
 
-/** One of several words that stand beside each other. */
-function Words<Word extends string>({
-  label,
-  words,
-  chosen,
-  onChoose,
-}: {
-  readonly label: string;
-  readonly words: readonly Word[];
-  readonly chosen: Word;
-  readonly onChoose: (word: Word) => void;
-}) {
-  return (
-    <div role="group" aria-label={label} className="flex gap-x-2">
-      {words.map((word) => (
-        <button
-          key={word}
-          type="button"
-          aria-pressed={word === chosen}
-          className="min-h-6 min-w-6 text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content aria-pressed:underline aria-pressed:underline-offset-4"
-          onClick={() => onChoose(word)}
-        >
-          {word}
-        </button>
-      ))}
-    </div>
-  );
-}
+/** Words that are what they say. */
+const asOptions = <Word extends string>(words: readonly Word[]) =>
+  words.map((value) => ({ value, name: value }));
 
 function Asked({
   problem,
@@ -197,30 +173,40 @@ function Open({ address, view, isInTouch }: OpenProps) {
         <div
           role="toolbar"
           aria-label="How the page is looked at"
-          className="flex shrink-0 items-baseline gap-x-6 overflow-x-auto border-t border-line px-4 py-1 whitespace-nowrap md:justify-center"
+          className="flex shrink-0 items-baseline gap-x-6 overflow-x-auto border-t border-line px-4 py-1 whitespace-nowrap md:justify-center [&>*]:shrink-0"
         >
           {!isNarrow && (
-            <Words
+            <Choice
               label="Width in px"
-              words={WIDTHS.map(String)}
-              chosen={String(width)}
-              onChoose={(word) => setWidth(WIDTHS.find((one) => String(one) === word) ?? width)}
+              options={asOptions(WIDTHS.map(String))}
+              value={String(width)}
+              onChange={(word) => setWidth(WIDTHS.find((one) => String(one) === word) ?? width)}
             />
           )}
-          <Words
+          <Choice
             label="Way of looking"
-            words={['measures', 'as it will be'] as const}
-            chosen={way}
-            onChoose={setWay}
+            options={asOptions(['measures', 'as it will be'] as const)}
+            value={way}
+            onChange={setWay}
           />
           {way === 'measures' && (
             <>
-              <Words label="What is told" words={SAID} chosen={said} onChoose={setSaid} />
-              <Words label="Unit" words={FACT_UNITS} chosen={unit} onChoose={setUnit} />
+              <Choice
+                label="What is told"
+                options={asOptions(SAID)}
+                value={said}
+                onChange={setSaid}
+              />
+              <Choice
+                label="Unit"
+                options={asOptions(FACT_UNITS)}
+                value={unit}
+                onChange={setUnit}
+              />
             </>
           )}
           {modes.length > 1 && (
-            <Words label="Theme" words={modes} chosen={theme} onChoose={setTheme} />
+            <Choice label="Theme" options={asOptions(modes)} value={theme} onChange={setTheme} />
           )}
         </div>
       </header>

@@ -4,6 +4,7 @@ import { sheetOf, type SheetBlock } from '@garnish/core/formats/sheet';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { readDocument } from '@garnish/core/system/upgrade';
 import { useEffect, useMemo, useState } from 'react';
+import * as z from 'zod/mini';
 import useSWR, { useSWRConfig } from 'swr';
 import { ApiError, get, send } from '../api/client.ts';
 import { guestPath, guestState } from '../api/links.ts';
@@ -28,6 +29,12 @@ export type GuestSays =
 
 /** How long to wait before the server is tried again, in ms. */
 const AGAIN_MS = 3000;
+
+/** Within how long a change is asked for, in ms, so that many windows do not ask at once. */
+function spreadOf(told: string): number {
+  const parsed = z.object({ spreadMs: z.optional(z.number()) }).safeParse(JSON.parse(told));
+  return parsed.data?.spreadMs ?? 0;
+}
 
 const UNREADABLE = 'What stands here cannot be read. Load it again later.';
 
@@ -61,13 +68,20 @@ export function useGuest(address: string) {
     if (!isOpen || isGone) return undefined;
     let source: EventSource | undefined;
     let timer: ReturnType<typeof setTimeout> | undefined;
+    let soon: ReturnType<typeof setTimeout> | undefined;
     const connect = (): void => {
       source = new EventSource(`${path}/events`);
       source.addEventListener('open', () => setLost(false));
-      source.addEventListener('changed', () => {
-        void mutate();
-        // What was written is told in the same way.
-        void mutateAny(`${path}/notes`);
+      source.addEventListener('changed', ({ data: told }: MessageEvent<string>) => {
+        clearTimeout(soon);
+        soon = setTimeout(
+          () => {
+            void mutate();
+            // What was written is told in the same way.
+            void mutateAny(`${path}/notes`);
+          },
+          Math.random() * spreadOf(told),
+        );
       });
       source.addEventListener('gone', () => {
         source?.close();
@@ -87,6 +101,7 @@ export function useGuest(address: string) {
     return () => {
       source?.close();
       clearTimeout(timer);
+      clearTimeout(soon);
     };
   }, [path, isOpen, isGone, mutate, mutateAny]);
 

@@ -13,7 +13,7 @@ const byProperty = once(
 );
 
 /** Whether an at-rule of the sheet holds on a page: the width of its screen, and what the browser knows. */
-const holdsOn =
+export const holdsOn =
   (page: Document) =>
   (within: string): boolean => {
     const [, kind, condition = ''] = /^@(\w+) ([^]*)$/.exec(within) ?? [];

@@ -17,6 +17,7 @@ import { renderNode } from '../../proof/render.tsx';
 import { useProofTheme } from '../../system/proof-theme.ts';
 import { useSystemLater } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
+import { Choice } from '../../ui/choice.tsx';
 
 interface Made {
   readonly document: StyleDocument;
@@ -144,24 +145,13 @@ export function BothLooks({ system, from, to, looks }: BothProps) {
         const own = looks.filter((one) => one.kind === kind);
         return (
           own.length > 0 && (
-            <div
+            <Choice
               key={kind}
-              role="group"
-              aria-label={kind === 'page' ? 'Pages' : 'Components'}
-              className="flex flex-wrap gap-x-3"
-            >
-              {own.map((one) => (
-                <button
-                  key={one.id}
-                  type="button"
-                  aria-pressed={one === shown}
-                  className="min-h-6 min-w-6 text-quiet hover:text-base-content aria-pressed:font-semibold aria-pressed:text-base-content"
-                  onClick={() => setChosen(keyOf(one))}
-                >
-                  {one.name}
-                </button>
-              ))}
-            </div>
+              label={kind === 'page' ? 'Pages' : 'Components'}
+              options={own.map((one) => ({ value: keyOf(one), name: one.name }))}
+              value={shown && keyOf(shown)}
+              onChange={setChosen}
+            />
           )
         );
       })}

@@ -7,6 +7,7 @@ import { noteList, notesPath, threadsOf, writingNotes, type NoteRecord } from '.
 import { showPage } from '../../system/shown-page.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { NoteThread } from '../../ui/note-thread.tsx';
 
 /** Notes come while this is open; what was written elsewhere is asked for so often, in ms. */
@@ -73,19 +74,12 @@ export function Notes() {
   return (
     <Section full title="Notes" aside={`${shown.length} of ${threads.length}`}>
       <div className="mb-1 flex flex-wrap gap-x-6">
-        <div role="group" aria-label="Which notes" className="flex gap-x-3">
-          {STATES.map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={one === state}
-              className="min-h-6 min-w-6 text-quiet aria-pressed:font-semibold aria-pressed:text-base-content"
-              onClick={() => setState(one)}
-            >
-              {one}
-            </button>
-          ))}
-        </div>
+        <Choice
+          label="Which notes"
+          options={STATES.map((value) => ({ value, name: value }))}
+          value={state}
+          onChange={setState}
+        />
         <select
           aria-label="Kind of note"
           className="min-h-6 border-b border-line-strong bg-transparent"

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { setMaxListeners } from 'node:events';
 import { availableParallelism } from 'node:os';
 import { createServer } from '@garnish/server/app';
 import Fastify, { type FastifyInstance } from 'fastify';
@@ -207,6 +208,8 @@ async function measureGuests(databaseUrl: string, base: string): Promise<void> {
   ) as { address: string };
   const { base: own, stop } = await startProcess(databaseUrl);
   const closing = new AbortController();
+  // Each guest listens to it, and each read.
+  setMaxListeners(0, closing.signal);
   try {
     let at = 0;
     const times = async (rounds: number): Promise<number[]> => {

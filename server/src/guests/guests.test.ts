@@ -226,6 +226,19 @@ test('an open window hears of every change, and is told at once when the link is
   expect((await takeBack(made.id)).status).toBe(404);
 });
 
+test('a link that another process takes back is gone here, for open windows too', async () => {
+  const made = await make();
+  const events = eventsOf(made.address);
+  expect((await events.next()).value).toBe('changed');
+  expect((await fetch(`${guests}/guest/${made.address}`)).status).toBe(200);
+  const answer = await fetch(`${server.url}/api/systems/${id}/links/${made.id}`, {
+    method: 'DELETE',
+  });
+  expect(answer.status).toBe(204);
+  expect((await events.next()).value).toBe('gone');
+  expect((await fetch(`${guests}/guest/${made.address}`)).status).toBe(404);
+});
+
 describe('where guests come in', () => {
   test('nothing of the application is there, route by route', async () => {
     const { paths } = z

@@ -27,6 +27,8 @@ const LONGEST_TIMER_MS = 2 ** 31 - 1;
 /** After a change windows ask for it within so long: each adds a little, and a second is the most that is bearable. */
 const SPREAD_EACH_MS = 2;
 const LONGEST_SPREAD_MS = 700;
+/** What is known of an address is asked for again after so long, whatever is heard. */
+const KNOWN_MS = 5000;
 /** So many states are kept as they are sent. */
 const MOST_SHOWN = 20;
 const MOST_REMEMBERED = 10_000;
@@ -95,6 +97,12 @@ function openedPages(document: StyleDocument, pages: readonly string[] | undefin
 
 const packed = promisify<Buffer, BrotliOptions, Buffer>(brotliCompress);
 const PACKING: BrotliOptions = { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } };
+
+/** What is known of an address. */
+interface Opened {
+  readonly link: Link;
+  readonly sequence: number;
+}
 
 /** What guests are shown, as it is sent. */
 interface Shown {
@@ -169,7 +177,9 @@ export const guestRoutes =
         },
       },
       async ({ params }, reply) => {
+        const gone = (await links.list(params.id)).find(({ id }) => id === params.link);
         await links.remove(params.id, params.link);
+        if (gone) forget(gone.address);
         return reply.status(204).send(null);
       },
     );
@@ -193,19 +203,53 @@ export const guestRoutes =
       return read?.valid === true && read.value === link.id;
     };
 
-    /** Of many windows that ask for the same at once, one asks the database. */
-    const asking = new Map<string, Promise<Link | undefined>>();
-    const opened = (address: string): Promise<Link | undefined> => {
-      const found =
-        asking.get(address) ?? links.open(address).finally(() => asking.delete(address));
-      asking.set(address, found);
+    /**
+     * What an address opens and the newest change there, for as long as nothing is heard of that system: of many
+     * windows that ask, one asks the database.
+     */
+    const known = new Map<string, Promise<Opened | undefined>>();
+    const forgetting = new Map<string, () => void>();
+    const forget = (address: string): void => {
+      known.delete(address);
+      forgetting.get(address)?.();
+      forgetting.delete(address);
+    };
+    const openAnew = async (address: string): Promise<Opened | undefined> => {
+      const first = await links.open(address);
+      if (!first) {
+        known.delete(address);
+        return undefined;
+      }
+      const stop = feed.listen(first.systemId, () => forget(address));
+      const timer = setTimeout(() => forget(address), KNOWN_MS);
+      timer.unref();
+      forgetting.set(address, () => {
+        stop();
+        clearTimeout(timer);
+      });
+      // From here on nothing is missed; what changed before is asked for once more.
+      const link = await links.open(address);
+      return link && { link, sequence: await store.sequence(link.systemId) };
+    };
+    const opened = async (address: string): Promise<Opened | undefined> => {
+      const asked = known.get(address) ?? openAnew(address);
+      known.set(address, asked);
+      const found = await asked.catch((error: unknown) => {
+        forget(address);
+        throw error;
+      });
+      if (!found || (found.link.until && found.link.until.getTime() <= Date.now())) {
+        forget(address);
+        return undefined;
+      }
       return found;
     };
 
     /** The link that an address is of, for whoever may read it. */
     const linkFor = async (request: FastifyRequest, address: string): Promise<Link> => {
-      const link = await opened(address);
-      if (!link) throw await miss(request, nowhere());
+      const found = await opened(address);
+      if (!found) throw await miss(request, nowhere());
+      const { link } = found;
       if (link.hasPassphrase && !hasEntered(request, link))
         throw new Problem('passphrase-needed', 'Whoever gave you the link knows it.');
       return link;
@@ -236,7 +280,7 @@ export const guestRoutes =
     /** What guests are shown, as JSON, plain and packed: the same for every window under a link, until something changes. */
     const shown = new Map<string, Promise<Shown>>();
     const shownOf = async (link: Link): Promise<Shown> => {
-      const state = link.release ?? (await store.sequence(link.systemId));
+      const state = link.release ?? (await opened(link.address))?.sequence;
       const key = JSON.stringify([link.id, state]);
       const found =
         shown.get(key) ??
@@ -521,7 +565,10 @@ export const guestRoutes =
             };
             tell({ sequence }, 'changed');
             windows.set(systemId, (windows.get(systemId) ?? 0) + 1);
-            const stop = feed.listen(systemId, (newest) => void look(newest));
+            // Behind whoever else hears of it: what was known is forgotten by then.
+            const stop = feed.listen(systemId, (newest) => {
+              setImmediate(() => void look(newest));
+            });
             // A day that comes while the window is open.
             const left = link.until ? link.until.getTime() - Date.now() : Infinity;
             const timer = left < LONGEST_TIMER_MS ? setTimeout(gone, Math.max(0, left)) : undefined;

@@ -66,11 +66,16 @@ test('a note is pinned by a guest, answered, stays with its thing, is resolved, 
   await guest.getByRole('button', { name: 'none', exact: true }).click();
   await asked.getByRole('button', { name: 'card', exact: true }).click();
   await expect(guest.getByRole('region', { name: 'What is chosen' })).toBeVisible();
-  const [spot, card] = await Promise.all([
-    guest.locator('[data-measure="chosen"] rect').last().boundingBox(),
-    frame.locator('.card', { hasText: title ?? '' }).boundingBox(),
-  ]);
-  expect(Math.abs((spot?.y ?? 0) - (card?.y ?? 999))).toBeLessThan(2);
+  // What is drawn follows the page a moment after it was scrolled.
+  await expect
+    .poll(async () => {
+      const [spot, card] = await Promise.all([
+        guest.locator('[data-measure="chosen"] rect').last().boundingBox(),
+        frame.locator('.card', { hasText: title ?? '' }).boundingBox(),
+      ]);
+      return Math.abs((spot?.y ?? 0) - (card?.y ?? 999));
+    })
+    .toBeLessThan(2);
 
   // And it is told when the card is gone.
   const [, gone = ''] = section.cards.order;

@@ -9,7 +9,7 @@ interface Pinnable<Self> {
   readonly querySelectorAll: (selector: string) => Iterable<Self>;
 }
 
-/** Where the words of an element, or the section that it begins, stand in the document. */
+/** Where the words of a thing stand in the document, and where the section does that begins with it. */
 const CONTENT = 'data-content';
 const SECTION = 'data-section';
 

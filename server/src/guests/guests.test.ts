@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { differenceSchema } from '@garnish/core/releases/difference-schema';
+import { unzipSync } from 'fflate';
 import type { Patch } from '@garnish/core/system/patch';
 import * as z from 'zod';
 import { createServer } from '../app.ts';
@@ -224,6 +225,62 @@ test('an open window hears of every change, and is told at once when the link is
   expect((await events.next()).done).toBe(true);
   expect((await fetch(`${guests}/guest/${made.address}`)).status).toBe(404);
   expect((await takeBack(made.id)).status).toBe(404);
+});
+
+test('files under a link to some pages hold nothing of the others, live or of a release', async () => {
+  const { address: all } = await make();
+  const words = async (address: string) =>
+    (await fetch(`${guests}/guest/${address}/files/handoff.md`)).text();
+  const picturesOf = async (address: string) =>
+    Object.keys(
+      unzipSync(
+        new Uint8Array(
+          await (await fetch(`${guests}/guest/${address}/files/pictures.zip`)).arrayBuffer(),
+        ),
+      ),
+    ).length;
+  const everything = await picturesOf(all);
+  const state = guestAnswer.parse(await (await fetch(`${guests}/guest/${all}`)).json());
+  const { order } = state.document.content.pages;
+  for (const release of [{}, { release: '1.0.0' }]) {
+    const { address } = await make({ ...release, pages: ['notice'] });
+    expect(order).toContain('notice');
+    expect((await words(address)).length).toBeGreaterThan(1000);
+    expect(await picturesOf(address)).toBeLessThan(everything);
+  }
+}, 60_000);
+
+test('a link whose pages are gone says so', async () => {
+  const { address } = await make({ pages: ['booking'] });
+  const before = guestAnswer.parse(await (await fetch(`${guests}/guest/${address}`)).json());
+  const { document } = z
+    .object({
+      document: z.object({
+        content: z.object({ pages: z.object({ order: z.array(z.string()), items: z.any() }) }),
+      }),
+    })
+    .parse(await (await fetch(`${own}/api/systems/${id}`)).json());
+  const { order } = document.content.pages;
+  const answer = await change(
+    [
+      {
+        op: 'replace',
+        path: '/content/pages/order',
+        value: order.filter((page) => page !== 'booking'),
+      },
+      { op: 'remove', path: '/content/pages/items/booking' },
+    ],
+    before.sequence,
+  );
+  expect(answer.status).toBe(200);
+  for (const path of ['', '/notes', '/files/handoff.md']) {
+    const after = await fetch(`${guests}/guest/${address}${path}`);
+    expect([path, after.status, (await problemOf(after)).detail]).toEqual([
+      path,
+      404,
+      'The pages that it opened are not there any more.',
+    ]);
+  }
 });
 
 test('a link that another process takes back is gone here, for open windows too', async () => {

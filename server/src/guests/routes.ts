@@ -77,18 +77,27 @@ const told = (link: Link): z.infer<typeof linkSchema> => ({
   ...(link.usedAt && { usedAt: link.usedAt.toISOString() }),
 });
 
-/** A document with nothing but the pages that a link opens; those that are switched off are none of a guest's. */
-function openedPages(document: StyleDocument, pages: readonly string[] | undefined): StyleDocument {
-  const { order, items } = document.content.pages;
-  const own = order.filter(
-    (id) => items[id]?.isOff !== true && (pages === undefined || pages.includes(id)),
+/** The pages that a link opens; those that are switched off are none of a guest's. */
+const pagesFor = (
+  { content: { pages } }: StyleDocument,
+  opened: readonly string[] | undefined,
+): readonly string[] =>
+  pages.order.filter(
+    (id) => pages.items[id]?.isOff !== true && (opened === undefined || opened.includes(id)),
   );
+
+/** A document with nothing but the pages that a link opens. Throws a Problem where none of them is left. */
+function openedPages(document: StyleDocument, pages: readonly string[] | undefined): StyleDocument {
+  const { items } = document.content.pages;
+  const own = pagesFor(document, pages);
+  if (own.length === 0)
+    throw new Problem('unknown-link', 'The pages that it opened are not there any more.');
   return {
     ...document,
     content: {
       ...document.content,
       pages: {
-        order: own,
+        order: [...own],
         items: Object.fromEntries(own.flatMap((id) => (items[id] ? [[id, items[id]]] : []))),
       },
     },
@@ -223,6 +232,7 @@ export const guestRoutes =
       const stop = feed.listen(first.systemId, () => forget(address));
       const timer = setTimeout(() => forget(address), KNOWN_MS);
       timer.unref();
+      forgetting.get(address)?.();
       forgetting.set(address, () => {
         stop();
         clearTimeout(timer);
@@ -342,7 +352,7 @@ export const guestRoutes =
             ? await store.at(link.systemId, since, MOST_BACK)
             : undefined;
         return quiet(reply).send(
-          then
+          then && pagesFor(then.document, link.pages).length > 0
             ? {
                 isKnown: true,
                 difference: differenceOf(
@@ -410,7 +420,7 @@ export const guestRoutes =
     const noteOf = async (link: Link, id: string): Promise<void> => {
       const { page } = await notes.one(link.systemId, id);
       const { document } = await stateOf(link);
-      if (!openedPages(document, link.pages).content.pages.order.includes(page))
+      if (!pagesFor(document, link.pages).includes(page))
         throw new Problem('unknown-note', 'It may have been deleted.');
     };
 
@@ -453,7 +463,7 @@ export const guestRoutes =
         if ('answers' in note) await noteOf(link, note.answers);
         else {
           const { document } = await stateOf(link);
-          if (!openedPages(document, link.pages).content.pages.order.includes(note.page))
+          if (!pagesFor(document, link.pages).includes(note.page))
             throw new Problem(
               'note-refused',
               'That page is not there any more. Nothing was changed.',
@@ -509,23 +519,19 @@ export const guestRoutes =
         async (request, reply) => {
           const link = await linkFor(request, request.params.address);
           quiet(reply).type(type);
-          if (link.release !== undefined) {
+          const named = (name: string): FastifyReply =>
+            reply.header('content-disposition', `attachment; filename="${fileName(name, file)}"`);
+          if (link.release !== undefined && link.pages === undefined) {
             const { bytes } = await releases.file(link.systemId, link.release, file);
-            return reply
-              .header(
-                'content-disposition',
-                `attachment; filename="${fileName(link.release, file)}"`,
-              )
-              .send(bytes);
+            return named(link.release).send(bytes);
           }
-          const { document, known } = await store.openKnown(link.systemId);
-          const bytes = await write(document, known);
-          return reply
-            .header(
-              'content-disposition',
-              `attachment; filename="${fileName(document.name, file)}"`,
-            )
-            .send(Buffer.from(bytes));
+          // Of a link to some pages nothing of the others goes along: neither pictures nor words.
+          if (link.pages !== undefined) {
+            const document = openedPages((await stateOf(link)).document, link.pages);
+            return named(document.name).send(Buffer.from(await write(document, {})));
+          }
+          const { document, known: found } = await store.openKnown(link.systemId);
+          return named(document.name).send(Buffer.from(await write(document, found)));
         },
       );
 

@@ -240,7 +240,7 @@ export default function GuestPage() {
       return (
         <Message
           title="This link leads nowhere"
-          detail="It may have been taken back, or its time is over. Ask whoever gave it to you."
+          detail={`${says.problem} Ask whoever gave it to you.`}
         />
       );
     case 'failed':

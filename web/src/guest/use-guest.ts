@@ -23,7 +23,7 @@ export interface GuestView {
 export type GuestSays =
   | { readonly kind: 'opening' }
   | { readonly kind: 'asked'; readonly problem: string | undefined }
-  | { readonly kind: 'nowhere' }
+  | { readonly kind: 'nowhere'; readonly problem: string }
   | { readonly kind: 'failed'; readonly problem: string }
   | { readonly kind: 'open'; readonly view: GuestView; readonly isInTouch: boolean };
 
@@ -36,6 +36,7 @@ function spreadOf(told: string): number {
   return parsed.data?.spreadMs ?? 0;
 }
 
+const TAKEN_BACK = 'It was taken back, or its time is over.';
 const UNREADABLE = 'What stands here cannot be read. Load it again later.';
 
 /** Opens what an address leads to, follows every change of it, and says when it has lost touch. */
@@ -107,7 +108,11 @@ export function useGuest(address: string) {
 
   const says = ((): GuestSays => {
     const status = error instanceof ApiError ? error.status : undefined;
-    if (isGone || status === 404) return { kind: 'nowhere' };
+    if (isGone || status === 404)
+      return {
+        kind: 'nowhere',
+        problem: error instanceof ApiError && status === 404 ? error.problem.detail : TAKEN_BACK,
+      };
     if (status === 401) return { kind: 'asked', problem };
     if (view) return { kind: 'open', view, isInTouch: !isLost && error === undefined };
     if (data) return { kind: 'failed', problem: UNREADABLE };

@@ -3,6 +3,8 @@ import {
   darkReaching,
   referring,
   saidIn,
+  sourceText,
+  tokenOf,
   type CustomItem,
 } from '../system/custom-values.ts';
 import { inOrder, type Mode, type StyleDocument } from '../system/document.ts';
@@ -23,7 +25,11 @@ function trailOf(id: string, { path, alias, made, parts = {}, isOwn }: CustomIte
   const taken = [
     ...(made ? [`${made.times} times ${made.of}`] : []),
     ...(alias === undefined ? [] : [`taken from ${alias}`]),
-    ...Object.entries(parts).map(([place, of]) => `${place.slice(1)} taken from ${of}`),
+    ...Object.entries(parts).map(([place, source]) =>
+      [place.slice(1), 'taken from', typeof source === 'string' ? source : sourceText(source)]
+        .filter((part) => part !== '')
+        .join(' '),
+    ),
   ];
   const value = isOwn === true ? 'decided here' : 'imported';
   return {
@@ -61,11 +67,19 @@ export const deriveCustomTokens = (
       const isAlias = said.alias !== undefined && isThere(said.alias);
       const extension =
         isAlias || made || mode === 'light' || !token.dark ? there : extensionOfBoth(type, there);
-      const json = isAlias || made ? whole : referring(said, isThere);
+      const isWhole = isAlias || made !== undefined;
+      const json = isWhole ? whole : referring(said, (source) => isThere(tokenOf(source)));
+      // A sheet can name a whole token; a place in the value of one stands in it as it is.
+      const named = isWhole
+        ? whole
+        : referring(
+            { ...said, value: whole },
+            (source) => typeof source === 'string' && isThere(source),
+          );
       // What is no value of its type with its references followed is none with them either.
       const plain = cssOfValue(type, whole, extension);
       const css =
-        plain === undefined ? undefined : (cssOfValue(type, json, extension, whole) ?? plain);
+        plain === undefined ? undefined : (cssOfValue(type, named, extension, whole) ?? plain);
       return {
         json,
         ...(css !== undefined && { css }),

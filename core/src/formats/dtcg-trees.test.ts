@@ -1,9 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { derive } from '../derive/derive.ts';
+import type { StyleDocument } from '../system/document.ts';
 import { patched } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
 import type { TokenJson } from '../tokens/token.ts';
+import { customIdOf, removingTokens, renamingToken } from '../system/custom-tokens.ts';
 import { THEME_FILES, writeDtcg, writeDtcgTheme, writeResolver } from './dtcg.ts';
 import { pointerParts, valueThere } from './extended-groups.ts';
 import { readDtcg } from './read-dtcg.ts';
@@ -67,6 +69,10 @@ describe('references by JSON Pointer', () => {
     expect(byPath.get('escaped')).toMatchObject({ value: color(0.9) });
     expect(byPath.get('part')?.value).toEqual({ colorSpace: 'srgb', components: [0.1, 0, 0] });
     expect(byPath.get('part')?.alias).toBeUndefined();
+    expect(byPath.get('part')?.parts).toEqual({
+      '/colorSpace': { of: 'base.blue', at: '/colorSpace' },
+      '/components/0': { of: 'base.blue', at: '/components/0' },
+    });
     expect(byPath.get('border')?.value).toMatchObject({ color: color(0.1) });
   });
 
@@ -147,6 +153,85 @@ describe('groups', () => {
       ].map((path) => byPath.get(path)?.value),
     ).toEqual([px(16), px(3), px(2), px(16), px(3)]);
     expect(byPath.get('larger.edge.gap')).toMatchObject({ value: px(2), alias: 'large.edge.gap' });
+    // What a group has from another follows it.
+    expect(byPath.get('large.edge.gap')).toMatchObject({ alias: 'button.edge.gap' });
+    expect(byPath.get('large.edge.width')?.alias).toBeUndefined();
+  });
+
+  const extending: Tree = {
+    $type: 'dimension',
+    knob: {
+      $description: 'What one presses',
+      inset: { $value: px(8), $description: 'On all sides' },
+      night: { $value: px(1), $extensions: { 'app.garnish': { modes: { dark: px(3) } } } },
+      edge: { width: { $value: px(1), $deprecated: true }, gap: { $value: px(2) } },
+      $root: { $value: px(7) },
+    },
+    large: { $extends: '{knob}', inset: { $value: px(16) }, edge: { width: { $value: px(3) } } },
+    same: { $extends: '{large}' },
+    more: { $extends: '{knob}', added: { $value: px(5) } },
+  };
+  const group = (type: string, from: Tree): Tree =>
+    Object.fromEntries(
+      Object.entries(from).map(([key, value]) => [
+        key,
+        typeof value !== 'object' || value === null || Array.isArray(value)
+          ? value
+          : '$value' in value
+            ? { $type: type, ...value }
+            : group(type, value as Tree),
+      ]),
+    );
+
+  test('that extend another go out extending it, with their own tokens only', () => {
+    const out = throughSystem(extending);
+    for (const name of ['knob', 'large', 'same', 'more'])
+      expect([name, out[name]]).toEqual([name, group('dimension', extending)[name]]);
+    // And in and out again.
+    const again = throughSystem({ knob: out['knob'] ?? null, large: out['large'] ?? null });
+    expect(again['large']).toEqual(out['large']);
+  });
+
+  test('that have no longer all of the group that they extend have their tokens written out', () => {
+    const document = sampleDocument();
+    let count = 0;
+    const taken = takeFile(document, JSON.stringify(extending), () => `t${(count += 1)}`);
+    if (taken.kind !== 'tokens') throw new Error(JSON.stringify(taken));
+    const full = patched(document, taken.patch);
+    if (!full.ok) throw new Error(JSON.stringify(full.problems));
+    const gone = customIdOf(full.document.tokens.custom, 'large.edge.gap');
+    const less = patched(
+      full.document,
+      removingTokens(full.document.tokens.custom, new Set([gone ?? ''])),
+    );
+    if (!less.ok) throw new Error(JSON.stringify(less.problems));
+    const out = JSON.parse(writeDtcg(derive(less.document), less.document)) as Tree;
+    expect(out['large']).toMatchObject({
+      inset: { $value: px(16) },
+      night: { $value: '{knob.night}' },
+      edge: { width: { $value: px(3) } },
+    });
+    expect(out['large']).not.toHaveProperty('$extends');
+    expect(out['large']).not.toHaveProperty('edge.gap');
+    // Another keeps what it had through the one that is gone.
+    const { byPath } = tokensOf({ ...out, $extensions: {} });
+    expect(byPath.get('same.edge.gap')?.value).toEqual(px(2));
+    expect(byPath.get('more.edge.gap')?.alias).toBe('knob.edge.gap');
+  });
+
+  test('that extended themselves go out as they stand', () => {
+    const document = sampleDocument();
+    const taken = takeFile(
+      document,
+      '{"a":{"$extends":"{a}","b":{"$type":"number","$value":1}}}',
+      () => 'only',
+    );
+    if (taken.kind !== 'tokens') throw new Error(JSON.stringify(taken));
+    expect(taken.leftOut.map(({ path }) => path)).toEqual(['a']);
+    const after = patched(document, taken.patch);
+    if (!after.ok) throw new Error(JSON.stringify(after.problems));
+    const out = JSON.parse(writeDtcg(derive(after.document), after.document)) as Tree;
+    expect(out['a']).toEqual({ b: { $type: 'number', $value: 1 } });
   });
 
   test('that extend themselves, or what is no group, stand as they are and are told', () => {
@@ -383,6 +468,86 @@ describe('any tree of tokens', () => {
       }),
       { numRuns: 20 },
     );
+  });
+
+  test('keeps references to places in other values, and follows them', () => {
+    const tree: Tree = {
+      base: {
+        'red/~1': {
+          $type: 'color',
+          $value: color(0.1),
+          $extensions: { 'app.garnish': { modes: { dark: color(0.7) } } },
+        },
+        edge: { $type: 'border', $value: { color: color(0.4), width: px(2), style: 'solid' } },
+        casts: {
+          $type: 'shadow',
+          $value: [
+            { color: color(0), offsetX: px(1), offsetY: px(2), blur: px(3), spread: px(0) },
+            { color: color(1), offsetX: px(4), offsetY: px(5), blur: px(6), spread: px(0) },
+          ],
+        },
+      },
+      made: {
+        mixed: {
+          $type: 'color',
+          $value: {
+            colorSpace: { $ref: '#/base/red~1~01/$value/colorSpace' },
+            components: [{ $ref: '#/base/red~1~01/$value/components/0' }, 0, 0],
+            alpha: 1,
+          },
+        },
+        width: { $type: 'dimension', $value: { $ref: '#/base/edge/$value/width' } },
+        line: {
+          $type: 'border',
+          $value: {
+            color: '{base.red/~1}',
+            width: { $ref: '#/base/casts/$value/1/blur' },
+            style: { $ref: '#/base/edge/$value/style' },
+          },
+        },
+      },
+    };
+    const out = throughSystem(tree);
+    expect([out['base'], out['made']]).toEqual([tree['base'], tree['made']]);
+    const document = sampleDocument();
+    let count = 0;
+    const taken = takeFile(document, JSON.stringify(tree), () => `t${(count += 1)}`);
+    const after = taken.kind === 'tokens' ? patched(document, taken.patch) : undefined;
+    if (!after?.ok) throw new Error('not taken');
+    const values = (now: StyleDocument) => {
+      const { tokenById } = derive(now);
+      return ['made.mixed', 'made.width', 'made.line'].map((id) => [
+        tokenById.get(id)?.values.light.css,
+        tokenById.get(id)?.values.dark.css,
+      ]);
+    };
+    expect(values(after.document)).toEqual([
+      ['color(srgb 0.1 0 0)', 'color(srgb 0.7 0 0)'],
+      ['2px', '2px'],
+      ['6px solid var(--base-red-1)', '6px solid var(--base-red-1)'],
+    ]);
+    const { custom } = after.document.tokens;
+    const edge = customIdOf(custom, 'base.edge') ?? '';
+    const wider = patched(after.document, [
+      { op: 'replace', path: `/tokens/custom/items/${edge}/value/width`, value: px(9) },
+      ...renamingToken(custom, customIdOf(custom, 'base.casts') ?? '', 'base.thrown'),
+    ]);
+    if (!wider.ok) throw new Error(JSON.stringify(wider.problems));
+    expect(values(wider.document)[1]).toEqual(['9px', '9px']);
+    const renamed = JSON.parse(writeDtcg(derive(wider.document), wider.document)) as Tree;
+    expect(renamed['made']).toMatchObject({
+      line: { $value: { width: { $ref: '#/base/thrown/$value/1/blur' } } },
+    });
+    expect(derive(wider.document).trailOf('made.width')?.steps).toContain(
+      'taken from {base.edge}/width',
+    );
+    // Without the token that it is taken from, a part keeps the value that it has.
+    const left = patched(
+      wider.document,
+      removingTokens(wider.document.tokens.custom, new Set([edge])),
+    );
+    if (!left.ok) throw new Error(JSON.stringify(left.problems));
+    expect(values(left.document)[1]).toEqual(['9px', '9px']);
   });
 
   test('writes them as custom properties, which follow their themes', () => {

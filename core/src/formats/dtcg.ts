@@ -1,9 +1,10 @@
 import { modesOf, type Themes } from '../system/themes.ts';
 import type { Derived } from '../derive/derived.ts';
 import type { Mode, StyleDocument } from '../system/document.ts';
-import { descriptionsOf } from '../system/descriptions.ts';
+import { descriptionsOf, extendingGroups } from '../system/descriptions.ts';
+import { inFragment, pointerTo } from './extended-groups.ts';
 import { tokenNamesOf } from './token-naming.ts';
-import { isSameInBoth, type Token, type TokenJson } from '../tokens/token.ts';
+import { isSameInBoth, type Token, type TokenJson, type TokenValue } from '../tokens/token.ts';
 
 /** Our key in `$extensions`, in reverse domain notation as the format asks. */
 export const EXTENSION = 'app.garnish';
@@ -15,12 +16,22 @@ type PathOf = (id: string) => readonly string[];
 
 const reference = (id: string): string => `{${id}}`;
 
+/** A place in the value of a token, as documents name it. */
+const PLACE_IN = /^\{([^{}]+)\}(\/.*)$/;
+
+/** A place in the value of a token, as a JSON Pointer in a URI fragment. */
+const pointer = (path: readonly string[], at: string): string =>
+  `${pointerTo([...path, '$value'])}${inFragment(at)}`;
+
 /** A value of the format with its references, which name tokens by their whole path. */
 const referring = (value: TokenJson, pathOf: PathOf): TokenJson => {
   if (typeof value === 'string')
     return /^\{[^{}]+\}$/.test(value) ? reference(pathOf(value.slice(1, -1)).join('.')) : value;
   if (Array.isArray(value)) return value.map((part: TokenJson) => referring(part, pathOf));
   if (typeof value !== 'object' || value === null) return value;
+  const { $ref } = value as { readonly [key: string]: TokenJson };
+  const [, id, at = ''] = typeof $ref === 'string' ? (PLACE_IN.exec($ref) ?? []) : [];
+  if (id !== undefined) return { $ref: pointer(pathOf(id), at) };
   return Object.fromEntries(
     Object.entries(value).map(([key, part]) => [key, referring(part, pathOf)]),
   );
@@ -34,20 +45,21 @@ function tokenJson(
 ): Group {
   const to = (id: string): string => reference(pathOf(id).join('.'));
   const usual = token.values[first];
-  const other = second === undefined ? usual : token.values[second];
+  const said = ({ reference: whole, json }: TokenValue): TokenJson =>
+    whole === undefined ? referring(json, pathOf) : to(whole);
+  const value = said(usual);
+  const other =
+    second === undefined || isSameInBoth(token) ? undefined : said(token.values[second]);
   const extension: Group = {
     ...(usual.extension !== undefined && { value: referring(usual.extension, pathOf) }),
+    // What takes all that differs from others differs by itself.
     ...(second !== undefined &&
-      !isSameInBoth(token) && {
-        modes: {
-          [second]:
-            other.reference === undefined ? referring(other.json, pathOf) : to(other.reference),
-        },
-      }),
+      other !== undefined &&
+      JSON.stringify(other) !== JSON.stringify(value) && { modes: { [second]: other } }),
   };
   return {
     $type: token.type,
-    $value: usual.reference === undefined ? referring(usual.json, pathOf) : to(usual.reference),
+    $value: value,
     ...(token.description !== undefined && { $description: token.description }),
     ...(token.deprecated !== undefined && { $deprecated: token.deprecated }),
     ...((Object.keys(extension).length > 0 || isGroup(token.others)) && {
@@ -87,6 +99,66 @@ function groupAt(root: Group, path: readonly string[]): Group | undefined {
   return here;
 }
 
+/**
+ * What a group has only from the one that it extends, as names with their groups; nothing where it is not all there.
+ * @param at the path of the group that is extended
+ */
+function handedOn(base: Group, group: Group, at: readonly string[]): [Group, string][] | undefined {
+  const found: [Group, string][] = [];
+  for (const [key, there] of Object.entries(base)) {
+    if (!isGroup(there) || (key.startsWith('$') && key !== '$root')) continue;
+    const own = Object.hasOwn(group, key) ? group[key] : undefined;
+    if (!isGroup(own)) return undefined;
+    const path = [...at, key];
+    if (Object.hasOwn(there, '$value')) {
+      if (own['$value'] === reference(path.join('.')) && isSaidAlike(there, own))
+        found.push([group, key]);
+      continue;
+    }
+    const within = Object.hasOwn(own, '$value') ? undefined : handedOn(there, own, path);
+    if (!within) return undefined;
+    found.push(...within);
+  }
+  return found;
+}
+
+/** Whether a token that takes its value from another says of itself what that one does, in every theme. */
+const isSaidAlike = (there: Group, own: Group): boolean => {
+  const said = ({ $value: _value, $extensions, ...words }: Group): string => {
+    const { [EXTENSION]: ours, ...others } = isGroup($extensions) ? $extensions : {};
+    const { modes: _modes, ...value } = isGroup(ours) ? ours : {};
+    return JSON.stringify([words, others, value]);
+  };
+  const { [EXTENSION]: ours } = isGroup(own['$extensions']) ? own['$extensions'] : {};
+  return said(there) === said(own) && !(isGroup(ours) && Object.hasOwn(ours, 'modes'));
+};
+
+/** Takes groups out that nothing stands in any more. */
+function withoutEmpty(group: Group): void {
+  for (const [key, child] of Object.entries(group)) {
+    if (key.startsWith('$') || !isGroup(child) || Object.hasOwn(child, '$value')) continue;
+    withoutEmpty(child);
+    if (Object.keys(child).length === 0) Reflect.deleteProperty(group, key);
+  }
+}
+
+/** Says of groups that they extend others, where they have all that is there, and leaves out what they have from there. */
+function extendGroups(
+  root: Group,
+  pairs: Iterable<readonly [readonly string[], readonly string[]]>,
+) {
+  const said = [...pairs].flatMap(([path, of]) => {
+    const [group, base] = [groupAt(root, path), groupAt(root, of)];
+    const found = group && base && group !== base ? handedOn(base, group, of) : undefined;
+    return group && found ? [{ group, of, found }] : [];
+  });
+  for (const { group, of, found } of said) {
+    for (const [within, key] of found) Reflect.deleteProperty(within, key);
+    withoutEmpty(group);
+    group['$extends'] = reference(of.join('.'));
+  }
+}
+
 /** Puts every token at its place, by the names that were chosen; those from before beside them, deprecated. */
 function placeAll(
   root: Group,
@@ -105,6 +177,13 @@ function placeAll(
     // A token says what it is for itself.
     if (there && !Object.hasOwn(there, '$value')) there['$description'] = text;
   }
+  extendGroups(
+    root,
+    [...extendingGroups(descriptions)].map(([path, of]) => [
+      [...within, ...path.split('.')],
+      [...within, ...of.split('.')],
+    ]),
+  );
   for (const { id, path } of former) {
     const now = pathOf(id).join('.');
     place(root, path, {

@@ -39,8 +39,16 @@ export const valueThere = (root: Node, parts: readonly string[]): TokenJson | un
     root,
   );
 
+/** A place of a file as a JSON Pointer in a URI fragment. Source: RFC 6901, 3 and 6. */
+export const pointerTo = (parts: readonly string[]): string =>
+  `#/${parts.map((part) => inFragment(part.replaceAll('~', '~0').replaceAll('/', '~1'))).join('/')}`;
+
+/** A text as it stands in the fragment of a URI. Source: RFC 3986, 3.5: `pchar`, `/` and `?` stand for themselves. */
+export const inFragment = (text: string): string =>
+  encodeURIComponent(text).replaceAll(/%(?:24|26|2B|2C|2F|3A|3B|3D|3F|40)/g, decodeURIComponent);
+
 /** Where a group is that another extends: as `{group.path}`, as a JSON Pointer, or as an object with one. */
-function extendedPath(value: TokenJson): readonly string[] | undefined {
+export function extendedPath(value: TokenJson): readonly string[] | undefined {
   if (isNode(value))
     return typeof value['$ref'] === 'string' ? pointerParts(value['$ref']) : undefined;
   if (typeof value !== 'string') return undefined;
@@ -48,10 +56,26 @@ function extendedPath(value: TokenJson): readonly string[] | undefined {
   return name === undefined ? pointerParts(value) : name.split('.');
 }
 
+/** A token says what it is by a value, or by a place where one stands. */
+export const isToken = (node: Node): boolean =>
+  Object.hasOwn(node, '$value') || typeof node['$ref'] === 'string';
+
+/** A token that a group has from the one that it extends: it takes its value from there, and says the same of itself. */
+function inherited(node: Node, path: readonly string[]): Node {
+  const { $value: _value, $ref: _ref, $extensions: said, ...words } = node;
+  const { 'app.garnish': _ours, ...others } = isNode(said) ? said : {};
+  return {
+    ...words,
+    $value: { $ref: pointerTo(path) },
+    ...(Object.keys(others).length > 0 && { $extensions: others }),
+  };
+}
+
 /**
  * A file in which every group that extends another has what that one has: tokens of its own stand in place of those of
- * the same name, groups of the same name are put together. Source: Design Tokens Format Module 2025.10, extending
- * groups (from memory). What cannot be followed is told, and the group stands as it is.
+ * the same name, groups of the same name are put together; what it has from there takes its value from there. Source:
+ * Design Tokens Format Module 2025.10, extending groups (from memory). What cannot be followed is told, and the group
+ * stands as it is.
  */
 export function withExtendedGroups(root: Node): {
   readonly root: Node;
@@ -61,8 +85,18 @@ export function withExtendedGroups(root: Node): {
   const done = new Map<string, Node>();
   const open = new Set<string>();
   let nodes = 0;
-  const merged = (base: Node, own: Node): Node => {
+  /** A group as another has it from it. */
+  const handedOn = (base: Node, at: readonly string[]): Node => {
     nodes += Object.keys(base).length;
+    return Object.fromEntries(
+      Object.entries(base).map(([key, value]) => {
+        if (!isNode(value) || (key.startsWith('$') && key !== '$root')) return [key, value];
+        const path = [...at, key];
+        return [key, isToken(value) ? inherited(value, path) : handedOn(value, path)];
+      }),
+    );
+  };
+  const merged = (base: Node, own: Node): Node => {
     const both: Record<string, TokenJson> = { ...base };
     for (const [key, value] of Object.entries(own)) {
       const before = Object.hasOwn(base, key) ? base[key] : undefined;
@@ -94,7 +128,7 @@ export function withExtendedGroups(root: Node): {
         told(path, 'what it extends is no group of this file');
       else if (open.has(JSON.stringify(at)))
         told(path, 'the groups that it extends run in a circle');
-      else whole = merged(extended(base, at), node);
+      else whole = merged(handedOn(extended(base, at), at), node);
     }
     if (nodes > MOST_NODES) {
       told(path, 'with its groups extended the file holds too much');

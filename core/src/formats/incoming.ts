@@ -28,7 +28,8 @@ const textIn = (item: CustomItem, mode: Mode): string => {
   const said = saidIn(item, mode);
   if (said.alias !== undefined) return `{${said.alias}}`;
   const own = said === item.dark ? extensionOfBoth(type, extension) : extension;
-  return cssOfValue(type, referring(said), own, said.value) ?? JSON.stringify(said.value);
+  const named = referring(said, (source) => typeof source === 'string');
+  return cssOfValue(type, named, own, said.value) ?? JSON.stringify(said.value);
 };
 
 const textOf = (item: CustomItem): string => {

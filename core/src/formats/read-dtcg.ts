@@ -1,4 +1,4 @@
-import { placesIn, type CustomItem } from '../system/custom-values.ts';
+import { escaped, placesIn, type CustomItem, type Source } from '../system/custom-values.ts';
 import type { Described } from '../system/descriptions.ts';
 import { customToken, type StyleDocument } from '../system/document.ts';
 import { inheritedWords, isInherited, jsonProblem } from '../system/json.ts';
@@ -7,7 +7,9 @@ import type { TokenJson } from '../tokens/token.ts';
 import { readForm } from '../tokens/token-forms.ts';
 import { EXTENSION } from './dtcg.ts';
 import {
+  extendedPath,
   isNode,
+  isToken,
   pointerParts,
   valueThere,
   withExtendedGroups,
@@ -40,10 +42,6 @@ interface Found {
   readonly deprecated?: string | true | undefined;
   readonly below?: true;
 }
-
-/** A token says what it is by a value, or by a place where one stands. */
-const isToken = (node: Node): boolean =>
-  Object.hasOwn(node, '$value') || typeof node['$ref'] === 'string';
 
 const deprecatedOf = (node: Node, around: string | true | undefined): string | true | undefined => {
   const { $deprecated: said = around } = node;
@@ -79,13 +77,16 @@ function* tokensOf(
       yield* tokensOf(child, [...path, key], type, deprecated);
 }
 
-/** What the groups of a file are for, but for the file itself. */
+/** What the groups of a file are for, and which they extend, but for the file itself. */
 function* describedGroups(node: Node, path: readonly string[]): Generator<Described> {
   if (isToken(node) || path.length > DEEPEST) return;
-  const { $description: text } = node;
+  const { $description, $extends: from } = node;
   const id = path.join('.');
-  if (typeof text === 'string' && text.trim() !== '' && isTokenPath(id) && !path.some(isInherited))
-    yield { path: id, text: text.slice(0, 2000) };
+  const text = typeof $description === 'string' ? $description.trim().slice(0, 2000) : '';
+  const of = from === undefined ? undefined : extendedPath(from)?.join('.');
+  const isExtending = of !== undefined && isTokenPath(of);
+  if ((text !== '' || isExtending) && isTokenPath(id) && !path.some(isInherited))
+    yield { path: id, text, ...(isExtending && { extends: of }) };
   for (const [key, child] of Object.entries(node))
     if (!key.startsWith('$') && isNode(child)) yield* describedGroups(child, [...path, key]);
 }
@@ -119,17 +120,38 @@ function aliasOf(
   return pointed !== undefined && all.has(pointed) ? pointed : undefined;
 }
 
-/** The parts of a value that are taken from whole tokens, by their places in it. */
+/** The place in the value of a token that a value is taken from. */
+function placeOf(
+  value: TokenJson | undefined,
+  all: ReadonlyMap<string, Found>,
+): Exclude<Source, string> | undefined {
+  const pointer = pointerOf(value);
+  const path = pointer === undefined ? undefined : pointerParts(pointer);
+  const depth = path?.indexOf('$value') ?? -1;
+  if (!path || depth < 1 || path.slice(0, depth).some((part) => part.includes('.')))
+    return undefined;
+  const of = path.slice(0, depth).join('.');
+  const at = `/${path
+    .slice(depth + 1)
+    .map(escaped)
+    .join('/')}`;
+  return all.has(of) && isTokenPath(of) && PLACE.test(at) ? { of, at } : undefined;
+}
+
+/** The parts of a value that are taken from tokens, or from places in their values, by their places in it. */
 function partsOf(
   value: TokenJson | undefined,
   all: ReadonlyMap<string, Found>,
 ): Pick<CustomItem, 'parts'> {
+  const whole = placeOf(value, all);
+  if (whole) return { parts: { '': whole } };
   if (!isNode(value) && !Array.isArray(value)) return {};
   const parts = [...placesIn(value)].flatMap(([place, one]) => {
+    if (!PLACE.test(place)) return [];
     const alias = aliasOf(one, all);
-    return alias !== undefined && all.has(alias) && isTokenPath(alias) && PLACE.test(place)
-      ? [[place, alias] as const]
-      : [];
+    const source =
+      alias !== undefined && all.has(alias) && isTokenPath(alias) ? alias : placeOf(one, all);
+    return source === undefined ? [] : [[place, source] as const];
   });
   return parts.length === 0 ? {} : { parts: Object.fromEntries(parts) };
 }
@@ -404,6 +426,6 @@ export function readTree(root: Node, most = MOST): Exclude<ReadDtcg, { kind: 'sy
         });
     }
   }
-  const groups = [...describedGroups(extended.root, [])];
+  const groups = [...describedGroups(root, [])];
   return { kind: 'tokens', tokens, leftOut, ...(groups.length > 0 && { groups }) };
 }

@@ -3,9 +3,10 @@ import { readForm } from '../tokens/token-forms.ts';
 import {
   customValues,
   multiplied,
-  placesIn,
   saidIn,
+  sourceText,
   takenFrom,
+  valueAt,
   withParts,
   type Custom,
   type CustomItem,
@@ -119,13 +120,10 @@ export function placesOf(type: string, value: Json): readonly Place[] {
   );
 }
 
-const valueAt = (value: Json, at: string): Json | undefined =>
-  at === '' ? value : [...placesIn(value)].find(([place]) => place === at)?.[1];
-
 /** What stands in a field for a place: a reference, or the value as CSS writes it. */
 export function textAt(said: Said, { at, type }: Pick<Place, 'at' | 'type'>): string {
-  const reference = at === '' ? said.alias : said.parts?.[at];
-  if (reference !== undefined) return `{${reference}}`;
+  const source = (at === '' ? said.alias : undefined) ?? said.parts?.[at];
+  if (source !== undefined) return sourceText(source);
   const value = valueAt(said.value, at);
   if (value === undefined) return '';
   return (
@@ -177,22 +175,24 @@ function leadsTo(custom: Custom, from: string, to: string): boolean {
   return false;
 }
 
-/** Why a token cannot take a value of a type from another; nothing where it can. */
+/** Why a token cannot take a value of a type, or a part of a value of any type, from another; nothing where it can. */
 export function referenceProblem(
   { custom, own }: Surroundings,
   item: CustomItem,
   of: string,
-  type: string,
+  type: string | undefined,
 ): string | undefined {
   const there = inOrder(custom).find(([, { path }]) => path === of)?.[1] ?? own(of);
   if (!there) return `There is no token ${of}.`;
-  if (there.type !== type) return `${of} is a ${there.type}, and a ${type} is asked for.`;
+  if (type !== undefined && there.type !== type)
+    return `${of} is a ${there.type}, and a ${type} is asked for.`;
   return leadsTo(custom, of, item.path)
     ? `${of} takes its value from ${item.path} already: they would run in a circle.`
     : undefined;
 }
 
-const REFERENCE = /^\{([^{}]+)\}$/;
+/** A reference as it is written: to a token, or to a place in the value of one. */
+const REFERENCE = /^\{([^{}]+)\}((?:\/[^/]{1,60}){0,8})$/;
 
 const followedAt = (
   { custom, ownValue }: Surroundings,
@@ -229,20 +229,23 @@ export function decidingAt(
   text: string,
 ): Decided {
   const { value, alias, parts = {} } = saidIn(item, mode);
-  const of = REFERENCE.exec(text.trim())?.[1];
+  const [, of, within = ''] = REFERENCE.exec(text.trim()) ?? [];
   if (of !== undefined) {
-    const problem = referenceProblem(around, item, of, type);
+    const from = followedAt(around, of, mode)?.value ?? value;
+    const followed = valueAt(from, within);
+    const problem = referenceProblem(around, item, of, within === '' ? type : undefined);
     if (problem !== undefined) return refused(problem);
-    const followed = followedAt(around, of, mode)?.value ?? value;
+    if (followed === undefined) return refused(`There is nothing at ${within} in ${of}.`);
+    if (within !== '' && !readForm(type, followed).ok)
+      return refused(`What stands at ${within} in ${of} is no ${type}.`);
+    if (at === '' && within === '')
+      return { ok: true, item: saying(item, mode, { value: followed, alias: of }) };
     return {
       ok: true,
-      item:
-        at === ''
-          ? saying(item, mode, { value: followed, alias: of })
-          : saying(item, mode, {
-              value: withParts(value, new Map([[at, followed]])),
-              parts: { ...parts, [at]: of },
-            }),
+      item: saying(item, mode, {
+        value: withParts(value, new Map([[at, followed]])),
+        parts: { ...(at !== '' && parts), [at]: within === '' ? of : { of, at: within } },
+      }),
     };
   }
   const form = readForm(type, text.trim());
@@ -315,7 +318,7 @@ export function withOneMore(item: CustomItem, mode: Mode): CustomItem {
   const last = list.at(-1) ?? null;
   const listed = Array.isArray(value)
     ? parts
-    : Object.fromEntries(Object.entries(parts).map(([at, of]) => [`/0${at}`, of]));
+    : Object.fromEntries(Object.entries(parts).map(([at, source]) => [`/0${at}`, source]));
   return saying(item, mode, { value: [...list, last], parts: listed });
 }
 
@@ -324,10 +327,10 @@ export function withoutOne(item: CustomItem, mode: Mode, index: number): CustomI
   const { value, parts = {} } = saidIn(item, mode);
   if (!Array.isArray(value)) return item;
   const left = (value as readonly Json[]).filter((_, at) => at !== index);
-  const moved = Object.entries(parts).flatMap(([place, of]) => {
+  const moved = Object.entries(parts).flatMap(([place, source]) => {
     const [, at = '', rest = ''] = /^\/(\d+)(.*)$/.exec(place) ?? [];
     const here = Number(at);
-    return here === index ? [] : [[`/${here > index ? here - 1 : here}${rest}`, of] as const];
+    return here === index ? [] : [[`/${here > index ? here - 1 : here}${rest}`, source] as const];
   });
   return saying(item, mode, { value: left, parts: Object.fromEntries(moved) });
 }

@@ -7,6 +7,17 @@ export type CustomItem = Custom['items'][string];
 /** What a token from elsewhere says of one theme. */
 export type Said = Pick<CustomItem, 'value' | 'alias' | 'parts'>;
 
+/** What a part of a value is taken from: a token as a whole, by its path, or a place in its value. */
+export type Source = NonNullable<Said['parts']>[string];
+
+/** The token that a part is taken from. */
+export const tokenOf = (source: Source): string =>
+  typeof source === 'string' ? source : source.of;
+
+/** A part as it is written in fields and told in words: `{color.text}`, or `{type.body}/fontSize`. */
+export const sourceText = (source: Source): string =>
+  typeof source === 'string' ? `{${source}}` : `{${source.of}}${source.at}`;
+
 /** A value with everything that it is taken from followed. */
 export interface Followed {
   readonly type: string;
@@ -73,20 +84,36 @@ export function withParts(value: Json, parts: ReadonlyMap<string, Json>): Json {
   return walk(value, '');
 }
 
-/** A value as the open format has it: with references for the parts that are taken from tokens, or from some of them. */
+/**
+ * A value with references for the parts that are taken from whole tokens, or from some of them; those taken from a
+ * place in the value of one are `$ref` objects, which name it as `sourceText` does.
+ */
 export const referring = (
   { value, parts = {} }: Said,
-  isThere: (path: string) => boolean = () => true,
+  isThere: (source: Source) => boolean = () => true,
 ): Json =>
   withParts(
     value,
     new Map(
-      Object.entries(parts).flatMap(([place, of]) => (isThere(of) ? [[place, `{${of}}`]] : [])),
+      Object.entries(parts).flatMap(([place, source]) =>
+        isThere(source)
+          ? [
+              [
+                place,
+                typeof source === 'string' ? sourceText(source) : { $ref: sourceText(source) },
+              ],
+            ]
+          : [],
+      ),
     ),
   );
 
+/** What stands at a place of a value, by its JSON Pointer; nothing where there is no such place. */
+export const valueAt = (value: Json, at: string): Json | undefined =>
+  at === '' ? value : [...placesIn(value)].find(([place]) => place === at)?.[1];
+
 /** A name as part of a JSON Pointer. Source: RFC 6901, 3. */
-const escaped = (name: string): string => name.replaceAll('~', '~0').replaceAll('/', '~1');
+export const escaped = (name: string): string => name.replaceAll('~', '~0').replaceAll('/', '~1');
 
 /** Every place of a value with what stands there, as a JSON Pointer; the value itself is none. */
 export function* placesIn(value: Json, at = ''): Generator<readonly [string, Json]> {
@@ -108,25 +135,26 @@ export function customValues(
 ): (path: string, mode: Mode) => Followed | undefined {
   const byPath = new Map(inOrder(custom).map(([, item]) => [item.path, item]));
   const known = new Map<string, Followed | undefined>();
-  const valueAt = (path: string, mode: Mode): Followed | undefined => {
+  const followed = (path: string, mode: Mode): Followed | undefined => {
     const key = `${mode} ${path}`;
     if (known.has(key)) return known.get(key);
     const item = byPath.get(path);
     if (!item) return own(path, mode);
     known.set(key, undefined);
     const { type, extension, made } = item;
-    const base = made && valueAt(made.of, mode);
+    const base = made && followed(made.of, mode);
     const multiple = base && madeOf(base, made);
     if (multiple) {
       known.set(key, multiple);
       return multiple;
     }
     const { value, alias, parts = {} } = saidIn(item, mode);
-    const whole = alias === undefined ? undefined : valueAt(alias, mode);
+    const whole = alias === undefined ? undefined : followed(alias, mode);
     const filled = new Map(
-      Object.entries(parts).flatMap(([place, of]) => {
-        const part = valueAt(of, mode);
-        return part ? [[place, part.value] as const] : [];
+      Object.entries(parts).flatMap(([place, source]) => {
+        const from = followed(tokenOf(source), mode);
+        const part = from && valueAt(from.value, typeof source === 'string' ? '' : source.at);
+        return part === undefined ? [] : [[place, part] as const];
       }),
     );
     const result = whole ?? {
@@ -137,7 +165,7 @@ export function customValues(
     known.set(key, result);
     return result;
   };
-  return valueAt;
+  return followed;
 }
 
 /** What a token is taken from, as a whole and in its parts, in both themes. */
@@ -145,7 +173,7 @@ export const takenFrom = (item: CustomItem): readonly string[] => [
   ...(item.made ? [item.made.of] : []),
   ...[item, ...(item.dark ? [item.dark] : [])].flatMap(({ alias, parts = {} }) => [
     ...(alias === undefined ? [] : [alias]),
-    ...Object.values(parts),
+    ...Object.values(parts).map(tokenOf),
   ]),
 ];
 
@@ -175,9 +203,10 @@ const saidTaking = (
   change: (path: string) => string | undefined,
 ): Said => {
   const own = alias === undefined ? undefined : change(alias);
-  const left = Object.entries(parts ?? {}).flatMap(([place, of]) => {
-    const next = change(of);
-    return next === undefined ? [] : [[place, next] as const];
+  const left = Object.entries(parts ?? {}).flatMap(([place, source]) => {
+    const of = change(tokenOf(source));
+    if (of === undefined) return [];
+    return [[place, typeof source === 'string' ? of : { of, at: source.at }] as const];
   });
   return {
     value,

@@ -298,8 +298,16 @@ const sheetChoices = z.strictObject({
   base: z.optional(z.boolean()),
 });
 
-/** Parts of a value that are taken from other tokens, each by its JSON Pointer in the value. */
-const partsOfValue = z.record(z.string().check(z.regex(/^(\/[^/]{0,60}){1,8}$/)), tokenPath);
+const place = /^(\/[^/]{0,60}){1,8}$/;
+
+/**
+ * Parts of a value that are taken from other tokens, each by its JSON Pointer in the value: from a whole token, or from
+ * a place in its value. The pointer of the whole value is empty; a whole token stands there as an alias instead.
+ */
+const partsOfValue = z.record(
+  z.string().check(z.regex(/^(\/[^/]{0,60}){0,8}$/)),
+  z.union([tokenPath, z.strictObject({ of: tokenPath, at: z.string().check(z.regex(place)) })]),
+);
 
 export const customToken = z.strictObject({
   path: tokenPath,
@@ -462,7 +470,16 @@ export const documentSchema = z.strictObject({
     custom: collection(customToken),
     sheet: z.optional(sheetChoices),
     /** What groups, and tokens that the system makes, are for; by their paths. */
-    descriptions: z.optional(collection(z.strictObject({ path: tokenPath, text: words }))),
+    descriptions: z.optional(
+      collection(
+        z.strictObject({
+          path: tokenPath,
+          text: words,
+          /** The group that a group extends: in files of the open format it has its tokens from there. */
+          extends: z.optional(tokenPath),
+        }),
+      ),
+    ),
   }),
   /** Findings that were accepted as they are, by the finding's id. */
   accepted: z.record(

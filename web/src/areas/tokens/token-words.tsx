@@ -1,4 +1,9 @@
-import { describing, descriptionsOf, groupsOf } from '@garnish/core/system/descriptions';
+import {
+  describing,
+  descriptionsOf,
+  extendingGroups,
+  groupsOf,
+} from '@garnish/core/system/descriptions';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { WordsField } from '../../ui/words-field.tsx';
 
@@ -14,6 +19,7 @@ export function TokenWords({ id, own, isOwn }: TokenWordsProps) {
   const store = useStore();
   const descriptions = useSystem((state) => state.decided.document.tokens.descriptions);
   const said = descriptionsOf(descriptions);
+  const extending = extendingGroups(descriptions);
   const groups = [...groupsOf([id])];
   const field = (path: string, label: string, value: string) => (
     <WordsField
@@ -36,7 +42,17 @@ export function TokenWords({ id, own, isOwn }: TokenWordsProps) {
         What it is for, and its groups
       </summary>
       {isOwn && field(id, `What ${id} is for`, said.get(id) ?? own ?? '')}
-      {groups.map((group) => field(group, `What the group ${group} is for`, said.get(group) ?? ''))}
+      {groups.map((group) => (
+        <div key={group}>
+          {field(group, `What the group ${group} is for`, said.get(group) ?? '')}
+          {extending.has(group) && (
+            <p className="text-xs text-quiet">
+              {group} extends {extending.get(group)}: a file of the open format says so as long as
+              it has all that is there.
+            </p>
+          )}
+        </div>
+      ))}
     </details>
   );
 }

@@ -24,7 +24,7 @@ import {
 } from './custom-making.ts';
 import { removingTokens } from './custom-tokens.ts';
 import { saidIn, type CustomItem } from './custom-values.ts';
-import { describing, descriptionsOf } from './descriptions.ts';
+import { describing, descriptionsOf, extendingGroups } from './descriptions.ts';
 import type { Mode, StyleDocument } from './document.ts';
 import { jsonOf, patched, type Patch } from './patch.ts';
 import { sampleDocument } from './sample.ts';
@@ -170,6 +170,32 @@ describe('a token that is taken from one of the system', () => {
     const item = start.tokens.custom.items['t0'];
     const result = item && decidingAt(around(start), item, 'light', { at: '', type }, text);
     expect(result).toMatchObject({ ok: false, problem: expect.stringContaining(words) as unknown });
+  });
+
+  test('from a place in the value of another: written, followed, and refused where it does not fit', () => {
+    const edge: CustomItem = {
+      path: 'a.edge',
+      type: 'border',
+      value: { color: '#000000', width: { value: 2, unit: 'px' }, style: 'solid' },
+    };
+    const document = made(newToken('a.width', 'dimension'), edge);
+    const place = { at: '', type: 'dimension' } as const;
+    const next = decided(document, 'light', place, '{a.edge}/width');
+    const item = next.tokens.custom.items['t0'];
+    if (!item) throw new Error('it is gone');
+    expect(item.parts).toEqual({ '': { of: 'a.edge', at: '/width' } });
+    expect(textAt(item, place)).toBe('{a.edge}/width');
+    expect(cssIn(next, 'a.width')).toBe('2px');
+    const problem = (text: string): string => {
+      const result = decidingAt(around(next), item, 'light', place, text);
+      return result.ok ? '' : result.problem;
+    };
+    expect(problem('{a.edge}/style')).toBe('What stands at /style in a.edge is no dimension.');
+    expect(problem('{a.edge}/height')).toBe('There is nothing at /height in a.edge.');
+    expect(problem('{a.width}/value')).toContain('circle');
+    // A value of its own takes the place of the reference.
+    const own = decided(next, 'light', place, '5px').tokens.custom.items['t0'];
+    expect([own?.parts, own?.value]).toEqual([undefined, { value: 5, unit: 'px' }]);
   });
 
   test('and that leads back to it over another is refused too', () => {
@@ -318,6 +344,23 @@ describe('descriptions', () => {
     expect(JSON.parse(writeDtcg(derive(said), said))).toMatchObject({
       color: { $description: 'Roles of colors', page: { $description: 'The paper' } },
     });
+  });
+
+  test('keep which group a group extends when their words change, and after they are gone', () => {
+    const first = after(
+      describing(undefined, [{ path: 'a.b', text: '', extends: 'a.c' }], () => 'w'),
+    );
+    expect([...descriptionsOf(first.tokens.descriptions)]).toEqual([]);
+    const said = after(
+      describing(first.tokens.descriptions, [{ path: 'a.b', text: 'For ends' }], () => 'x'),
+      first,
+    );
+    const unsaid = after(
+      describing(said.tokens.descriptions, [{ path: 'a.b', text: ' ' }], () => 'x'),
+      said,
+    );
+    for (const { tokens } of [first, said, unsaid])
+      expect([...extendingGroups(tokens.descriptions)]).toEqual([['a.b', 'a.c']]);
   });
 
   test('change in their place, go where nothing is said, and say nothing twice', () => {

@@ -71,11 +71,14 @@ describe.each(LIST.map((area) => [area.id, area] as const))(
       if (decides.length > 0 && named) expect(names.length).toBeGreaterThan(0);
     });
 
-    test('decides in its views only what is its own, or words of the page', () => {
+    // Labels of drawings stand with the components that are drawn.
+    test('decides in its views only what is its own, words of the page, or labels of drawings', () => {
       for (const { at } of views)
         for (const path of at)
           expect(
-            decides.some((part) => path.startsWith(`/${part}`)) || path.startsWith('/content'),
+            [...decides, 'content', 'components/labels'].some((part) =>
+              path.startsWith(`/${part}`),
+            ),
           ).toBe(true);
     });
   },

@@ -49,6 +49,17 @@ export const componentsSchema = z.strictObject({
   ),
   /** Variants of one’s own; none where absent. */
   variants: z.optional(collection(ownVariantSchema)),
+  /** Labels of drawings of components that were moved by hand, in px of the drawing; none where absent. */
+  labels: z.optional(
+    collection(
+      z.strictObject({
+        drawing: z.string().check(z.minLength(1), z.maxLength(140)),
+        measure: z.string().check(z.minLength(1), z.maxLength(400)),
+        x: z.number().check(z.gte(-2000), z.lte(2000)),
+        y: z.number().check(z.gte(-2000), z.lte(2000)),
+      }),
+    ),
+  ),
 });
 
 export type Manner = z.infer<typeof componentsSchema>['manner'];

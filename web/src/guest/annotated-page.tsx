@@ -7,7 +7,7 @@ import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { framedSheets, type FramedSheets } from '../proof/framed-sheets.ts';
 import { renderNode } from '../proof/render.tsx';
-import { boxOf, chosenAt, layersOf, nameOf, toldOf } from './chosen.ts';
+import { boxOf, chosenAt, layersOf, nameOf, toldOf } from '../proof/chosen.ts';
 import { FactsBeside, type Said } from './facts-beside.tsx';
 import { Measures } from './measures.tsx';
 import { NotesBeside, useNotes } from './notes-beside.tsx';

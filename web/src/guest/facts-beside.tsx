@@ -3,7 +3,7 @@ import { remWords, sizeWords, type Box } from '@garnish/core/measures/geometry';
 import { useState } from 'react';
 import { Choice } from '../ui/choice.tsx';
 import { Copy } from '../ui/copy.tsx';
-import type { Told } from './chosen.ts';
+import type { Told } from '../proof/chosen.ts';
 
 export const SAID = ['value', 'token', 'both'] as const;
 export type Said = (typeof SAID)[number];

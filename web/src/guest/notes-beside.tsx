@@ -7,7 +7,7 @@ import { guestPath } from '../api/links.ts';
 import { noteList, threadsOf, writingNotes, type Thread } from '../api/notes.ts';
 import { announce } from '../ui/announce.tsx';
 import { NoteThread, WordsForm } from '../ui/note-thread.tsx';
-import { nameOf } from './chosen.ts';
+import { nameOf } from '../proof/chosen.ts';
 
 const NAME = 'garnish-guest-name';
 

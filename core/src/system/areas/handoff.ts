@@ -5,6 +5,7 @@ export const handoff = {
   name: 'Handoff',
   views: [
     { id: 'next', name: 'next release', at: [] },
+    { id: 'drawings', name: 'drawings', at: ['/components/labels'] },
     { id: 'releases', name: 'releases', at: [] },
     { id: 'links', name: 'links', at: [] },
     { id: 'notes', name: 'notes', at: [] },

@@ -3,6 +3,7 @@ import { handoff } from '@garnish/core/system/areas/handoff';
 import type { ComponentType } from 'react';
 import { Bench } from '../../ui/bench.tsx';
 import { useView, Views } from '../../ui/views.tsx';
+import { Drawings } from './drawings.tsx';
 import { Links } from './links.tsx';
 import { Notes } from './notes.tsx';
 import { NextRelease } from './next-release.tsx';
@@ -10,6 +11,7 @@ import { Releases } from './releases.tsx';
 
 const VIEWS: Readonly<Record<ViewsOf<'handoff'>[number]['id'], ComponentType>> = {
   next: NextRelease,
+  drawings: Drawings,
   releases: Releases,
   links: Links,
   notes: Notes,

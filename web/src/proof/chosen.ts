@@ -6,7 +6,7 @@ import type { Box } from '@garnish/core/measures/geometry';
 import { declarationsOf, namesIn, partsOf, weightOf } from '@garnish/core/proof/made-of';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { propertyOf } from '@garnish/core/tokens/token';
-import { holdsOn } from '../proof/elements.ts';
+import { holdsOn } from './elements.ts';
 
 /** Where an element stands in its frame, as it is scrolled. */
 export function boxOf(element: Element): Box {
@@ -21,7 +21,7 @@ export function chosenAt(target: Element): Element | undefined {
   return site && one !== site ? one : undefined;
 }
 
-const hasWords = (element: Element): boolean =>
+export const hasWords = (element: Element): boolean =>
   [...element.childNodes].some(
     (node) => node.nodeType === 3 && (node.textContent ?? '').trim() !== '',
   );
@@ -29,7 +29,7 @@ const hasWords = (element: Element): boolean =>
 /** What an element is called: its first class that says what it is, or its name in HTML. */
 export function nameOf(element: Element): string {
   const own = [...element.classList].find((name) => !/^(?:on|fill|wash|width|span)-/.test(name));
-  return (own ?? element.localName).replaceAll('-', ' ');
+  return (own ?? element.localName).replace(/^type-/, 'words in ').replaceAll('-', ' ');
 }
 
 /** The layers that an element stands in, the innermost first, without the page itself. */
@@ -41,7 +41,7 @@ export function layersOf(element: Element): readonly Element[] {
 }
 
 /** The tokens behind a custom property: itself, or those in what a rule further out has set it to. */
-function tokensBehind(
+export function tokensBehind(
   element: Element,
   { derived }: { readonly derived: Derived },
 ): (property: string) => readonly string[] {

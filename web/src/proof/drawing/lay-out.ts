@@ -1,0 +1,149 @@
+import { saidOfSides, tokensSaid, type Scene, type Thing } from '@garnish/core/drawings/scene';
+import type { Derived } from '@garnish/core/derive/derived';
+import { factsOf, type FactUnit } from '@garnish/core/measures/facts';
+import type { Box } from '@garnish/core/measures/geometry';
+import { declarationsOf } from '@garnish/core/proof/made-of';
+import { hasWords, nameOf, tokensBehind } from '../chosen.ts';
+import { holdsOn } from '../elements.ts';
+
+/** A size that something has whatever stands in it. */
+const FIXED = /^(?:width|height|inline-size|block-size)$/;
+const FOLLOWING = /%|auto|content|stretch|fr\b|cq|vw|vi\b/;
+
+const isShown = (element: Element, page: Document): boolean => {
+  const style = page.defaultView?.getComputedStyle(element);
+  return style !== undefined && style.display !== 'none' && style.visibility !== 'hidden';
+};
+
+/** Where the words are that an element has of its own. */
+function wordsOf(element: Element, page: Document): DOMRect | undefined {
+  if (!hasWords(element)) return undefined;
+  const range = page.createRange();
+  range.selectNodeContents(element);
+  return range.getBoundingClientRect();
+}
+
+/** The boxes of what stands directly in an element: its elements in the flow, and its words. */
+function insideOf(element: Element, page: Document, boxOf: (rect: DOMRect) => Box): readonly Box[] {
+  return [...element.childNodes].flatMap((node): readonly Box[] => {
+    if (node.nodeType === 3) {
+      if ((node.textContent ?? '').trim() === '') return [];
+      const range = page.createRange();
+      range.selectNodeContents(node);
+      return [boxOf(range.getBoundingClientRect())];
+    }
+    if (node.nodeType !== 1) return [];
+    const child = node as Element;
+    const position = page.defaultView?.getComputedStyle(child).position;
+    if (position === 'absolute' || position === 'fixed' || !isShown(child, page)) return [];
+    return [boxOf(child.getBoundingClientRect())];
+  });
+}
+
+const number = (value: string): number => {
+  const px = Number.parseFloat(value);
+  return Number.isFinite(px) ? px : 0;
+};
+
+/** What stands in an element, each with its place by names; of a drawing only itself. */
+function* elementsIn(
+  root: Element,
+  place: string,
+): Generator<readonly [element: Element, place: string]> {
+  yield [root, place];
+  if (root.localName === 'svg') return;
+  const counts = new Map<string, number>();
+  for (const child of root.children) {
+    const name = nameOf(child);
+    const count = (counts.get(name) ?? 0) + 1;
+    counts.set(name, count);
+    yield* elementsIn(child, `${place}/${name}${count === 1 ? '' : ` ${count}`}`);
+  }
+}
+
+/**
+ * A component as the browser has laid it out, with every length that is measured and the tokens that make it.
+ * @param root the component; the corner of the scene is that of its box
+ */
+export function sceneOf(
+  root: Element,
+  derived: Pick<Derived, 'rules' | 'tokens'> & Derived,
+  unit: FactUnit,
+): Scene {
+  const page = root.ownerDocument;
+  const corner = root.getBoundingClientRect();
+  const holds = holdsOn(page);
+  const boxOf = ({ left, top, width, height }: DOMRect): Box => ({
+    left: left - corner.left,
+    top: top - corner.top,
+    width,
+    height,
+  });
+  const things = [...elementsIn(root, nameOf(root))].flatMap(([element, place]): Thing[] => {
+    const style = page.defaultView?.getComputedStyle(element);
+    if (!style || !isShown(element, page)) return [];
+    const of = (property: string): string => style.getPropertyValue(property);
+    const declared = declarationsOf(element, derived.rules, holds);
+    const tokensOf = tokensBehind(element, { derived });
+    const isRightToLeft = of('direction') === 'rtl';
+    const sidesOf = (property: 'padding' | 'margin') => {
+      const [top, right, bottom, left] = saidOfSides(property, declared, isRightToLeft);
+      const tokens = (said: string | undefined) => tokensSaid(said, tokensOf);
+      return {
+        px: [
+          number(of(`${property}-top`)),
+          number(of(`${property}-right`)),
+          number(of(`${property}-bottom`)),
+          number(of(`${property}-left`)),
+        ] as const,
+        tokens: [tokens(top), tokens(right), tokens(bottom), tokens(left)] as const,
+      };
+    };
+    const [inset, margin] = [sidesOf('padding'), sidesOf('margin')];
+    const words = wordsOf(element, page);
+    const isSpaced = /flex|grid/.test(of('display'));
+    const gap = (axis: 'row' | 'column') =>
+      declared.get(`${axis}-gap`) ??
+      declared.get('gap')?.split(/ (?![^(]*\))/)[axis === 'row' ? 0 : 1] ??
+      declared.get('gap');
+    return [
+      {
+        place,
+        name: nameOf(element),
+        box: boxOf(element.getBoundingClientRect()),
+        inset: inset.px,
+        edge: [
+          number(of('border-top-width')),
+          number(of('border-right-width')),
+          number(of('border-bottom-width')),
+          number(of('border-left-width')),
+        ],
+        margin: margin.px,
+        gap: isSpaced
+          ? { row: number(of('row-gap')), column: number(of('column-gap')) }
+          : { row: 0, column: 0 },
+        tokens: {
+          inset: inset.tokens,
+          margin: margin.tokens,
+          gap: {
+            row: tokensSaid(gap('row'), tokensOf),
+            column: tokensSaid(gap('column'), tokensOf),
+          },
+        },
+        isFixed: [...declared].some(
+          ([property, value]) => FIXED.test(property) && !FOLLOWING.test(value),
+        ),
+        inside: insideOf(element, page, boxOf),
+        ...(words && { words: boxOf(words) }),
+        facts: factsOf({
+          computed: of,
+          declared,
+          tokensOf,
+          unit,
+          hasWords: hasWords(element),
+        }),
+      },
+    ];
+  });
+  return { width: corner.width, height: corner.height, things };
+}

@@ -580,6 +580,7 @@ export function drawingOf(drawable: Drawable, choice: DrawingChoice = USUAL_CHOI
     choice.ground === 'none' ? '' : `<rect width="${width}" height="${height}" fill="#fff"/>`;
   const svg = [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img" aria-label="${escaped(title)}">`,
+    `<title>${escaped(title)}</title>`,
     `<desc>${escaped([says, ...words].join('\n'))}</desc>`,
     `<style>${css.replaceAll('&', '&amp;').replaceAll('<', '&lt;')}</style>`,
     PATTERNS,

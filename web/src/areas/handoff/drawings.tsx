@@ -91,7 +91,6 @@ export function Drawings() {
         </div>
       )}
       <Specification
-        key={drawing}
         drawn={drawn}
         moved={moved}
         fileName={`${component.id}-${variant.id}`}

@@ -40,12 +40,13 @@ export interface Drawn {
 /** How wide the component’s room is from narrow to wide, in px; the screen is as wide as the room. */
 export const ROOMS_PX = [280, 440, 640] as const;
 
-/** What stands over everything on a page stands in its place in a drawing. */
-const PLACED = `
-body { margin: 0; }
-.drawn-room { display: grid; }
-.drawn-room > .dialog, .drawn-room > .skip-link, .drawn-room > .nav-panel, .drawn-room > .tip { position: static; translate: none; display: block; }
-`;
+/** What stands over everything on a page stands in its place in a drawing, as wide as it is there. */
+const placedIn = (scope: string): string => {
+  const over = ['dialog', 'skip-link', 'nav-panel', 'tip']
+    .map((name) => `${scope} .drawn-room > .${name}`)
+    .join(', ');
+  return `${scope} .drawn-room { display: grid } ${over} { position: static; translate: none; display: block; justify-self: start }`;
+};
 
 const dataOf = new Map<string, Promise<string>>();
 
@@ -149,7 +150,7 @@ class Stage {
         sheets.arrangement.cssRules.length,
       );
     const own = new (frame.contentWindow as Window & typeof globalThis).CSSStyleSheet();
-    own.replaceSync(PLACED);
+    own.replaceSync(`body { margin: 0 } ${placedIn('body')}`);
     this.page.adoptedStyleSheets = [...this.page.adoptedStyleSheets, own];
   }
 
@@ -203,10 +204,7 @@ class Stage {
   /** The style of all pictures that were made. */
   css(): string {
     return [...this.#dress.values()]
-      .map(
-        ({ scope, css }) =>
-          `${[...css].join('\n')}\n.${scope} .drawn-room{display:grid}\n.${scope} .drawn-room>.dialog,.${scope} .drawn-room>.skip-link,.${scope} .drawn-room>.nav-panel,.${scope} .drawn-room>.tip{position:static;translate:none;display:block}`,
-      )
+      .map(({ scope, css }) => [...css, placedIn(`.${scope}`)].join('\n'))
       .join('\n');
   }
 

@@ -33,7 +33,14 @@ function usePrepared(drawn: Drawn, { unit, chapters }: DrawingChoice) {
       clearTimeout(timer);
     };
   }, [drawn, unit, chapters]);
-  return { prepared: made?.prepared, isOld: made?.of !== drawn, problem };
+  const isOther = made?.of.variant.id !== drawn.variant.id || made.of.component !== drawn.component;
+  return { prepared: made?.prepared, isOld: made?.of !== drawn, isOther, problem };
+}
+
+/** What was chosen, but for things that are in no such component. */
+function fittingChoice({ only, ...choice }: DrawingChoice, prepared: Prepared | undefined) {
+  const isHere = prepared?.scene.things.some(({ place }) => only?.has(place) === true) ?? false;
+  return only && isHere ? { ...choice, only } : choice;
 }
 
 interface LabelsProps {
@@ -145,8 +152,9 @@ interface SpecificationProps {
 /** A component drawn with its measures, parts, states and widths; drawn again after every change. */
 export function Specification(props: SpecificationProps) {
   const { drawn, moved, fileName, screenPx, onScreen, onMove } = props;
-  const [choice, setChoice] = useState<DrawingChoice>(USUAL_CHOICE);
-  const { prepared, isOld, problem } = usePrepared(drawn, choice);
+  const [chosen, setChoice] = useState<DrawingChoice>(USUAL_CHOICE);
+  const { prepared, isOld, isOther, problem } = usePrepared(drawn, chosen);
+  const choice = useMemo(() => fittingChoice(chosen, prepared), [chosen, prepared]);
   const room = useRef<HTMLDivElement>(null);
   const { width: roomPx } = useMeasured(room);
   const [isWhole, setWhole] = useState(true);
@@ -232,7 +240,9 @@ export function Specification(props: SpecificationProps) {
               className="block max-w-none"
               style={{ width: drawing.width * scale, height: drawing.height * scale }}
             />
-            {onMove && <Labels drawing={drawing} scale={scale} moved={moved} onMove={onMove} />}
+            {onMove && !isOther && (
+              <Labels drawing={drawing} scale={scale} moved={moved} onMove={onMove} />
+            )}
           </div>
         )}
       </div>

@@ -2,15 +2,29 @@ import { DOWNLOADS } from '@garnish/core/formats/formats';
 import { FACT_UNITS, type FactUnit } from '@garnish/core/measures/facts';
 import { inOrder, type Mode } from '@garnish/core/system/document';
 import { modesOf } from '@garnish/core/system/themes';
-import { useEffect, useId, useState } from 'react';
+import { Suspense, useEffect, useId, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { guestPath } from '../api/links.ts';
 import { Choice } from '../ui/choice.tsx';
 import { Message } from '../ui/message.tsx';
+import { lazyPart } from '../ui/patient.ts';
 import { AnnotatedPage } from './annotated-page.tsx';
 import { SAID, type Said } from './facts-beside.tsx';
 import { SinceYouWereHere } from './since-you-were-here.tsx';
 import { useGuest, type GuestView } from './use-guest.ts';
+
+const Parts = lazyPart(async () => ({ default: (await import('./parts.tsx')).Parts }));
+const Assets = lazyPart(async () => ({ default: (await import('./parts.tsx')).Assets }));
+
+/** What stands beside the pages, as the address has it. */
+/** How what can be opened is written. */
+const TAB =
+  'min-h-7 min-w-6 shrink-0 border-b-[3px] border-transparent text-quiet hover:text-base-content aria-[current]:border-primary aria-[current]:font-semibold aria-[current]:text-base-content';
+
+const BESIDE = [
+  ['parts', 'Components'],
+  ['assets', 'Assets'],
+] as const;
 
 /** On a window narrower than this the page is looked at as wide as the window is, as on a phone. */
 const NARROW_PX = 760;
@@ -103,7 +117,9 @@ function Open({ address, view, isInTouch }: OpenProps) {
   const [parameters, setParameters] = useSearchParams();
   const pages = inOrder(document.content.pages);
   const modes = modesOf(derived.themes);
-  const page = pages.find(([id]) => id === parameters.get('page'))?.[0] ?? pages[0]?.[0];
+  const asked = parameters.get('page');
+  const beside = BESIDE.find(([id]) => id === asked)?.[0];
+  const page = pages.find(([id]) => id === asked)?.[0] ?? pages[0]?.[0];
   const [isNarrow, setNarrow] = useState(() => innerWidth < NARROW_PX);
   const [width, setWidth] = useState<(typeof WIDTHS)[number]>(720);
   const [wanted, setTheme] = useState<Mode>(modes[0]);
@@ -162,8 +178,19 @@ function Open({ address, view, isInTouch }: OpenProps) {
             <button
               key={id}
               type="button"
-              aria-current={id === page ? 'page' : undefined}
-              className="min-h-7 min-w-6 shrink-0 border-b-[3px] border-transparent text-quiet hover:text-base-content aria-[current]:border-primary aria-[current]:font-semibold aria-[current]:text-base-content"
+              aria-current={id === page && beside === undefined ? 'page' : undefined}
+              className={TAB}
+              onClick={() => setParameters({ page: id })}
+            >
+              {name}
+            </button>
+          ))}
+          {BESIDE.map(([id, name]) => (
+            <button
+              key={id}
+              type="button"
+              aria-current={id === beside ? 'page' : undefined}
+              className={`${TAB} ${id === 'parts' ? 'ms-auto' : ''}`}
               onClick={() => setParameters({ page: id })}
             >
               {name}
@@ -175,7 +202,7 @@ function Open({ address, view, isInTouch }: OpenProps) {
           aria-label="How the page is looked at"
           className="flex shrink-0 items-baseline gap-x-6 overflow-x-auto border-t border-line px-4 py-1 whitespace-nowrap md:justify-center [&>*]:shrink-0"
         >
-          {!isNarrow && (
+          {!isNarrow && beside === undefined && (
             <Choice
               label="Width in px"
               options={asOptions(WIDTHS.map(String))}
@@ -183,13 +210,15 @@ function Open({ address, view, isInTouch }: OpenProps) {
               onChange={(word) => setWidth(WIDTHS.find((one) => String(one) === word) ?? width)}
             />
           )}
-          <Choice
-            label="Way of looking"
-            options={asOptions(['measures', 'as it will be'] as const)}
-            value={way}
-            onChange={setWay}
-          />
-          {way === 'measures' && (
+          {beside === undefined && (
+            <Choice
+              label="Way of looking"
+              options={asOptions(['measures', 'as it will be'] as const)}
+              value={way}
+              onChange={setWay}
+            />
+          )}
+          {way === 'measures' && beside === undefined && (
             <>
               <Choice
                 label="What is told"
@@ -205,12 +234,22 @@ function Open({ address, view, isInTouch }: OpenProps) {
               />
             </>
           )}
-          {modes.length > 1 && (
+          {modes.length > 1 && beside !== 'assets' && (
             <Choice label="Theme" options={asOptions(modes)} value={theme} onChange={setTheme} />
           )}
         </div>
       </header>
-      {page === undefined ? (
+      {beside === 'parts' && (
+        <Suspense fallback={<p className="p-4 text-quiet">Opening …</p>}>
+          <Parts view={view} theme={theme} />
+        </Suspense>
+      )}
+      {beside === 'assets' && (
+        <Suspense fallback={<p className="p-4 text-quiet">Opening …</p>}>
+          <Assets address={address} view={view} />
+        </Suspense>
+      )}
+      {beside !== undefined ? null : page === undefined ? (
         <p className="p-4">None of its pages is shown now.</p>
       ) : (
         <AnnotatedPage

@@ -6,6 +6,7 @@ export const handoff = {
   views: [
     { id: 'next', name: 'next release', at: [] },
     { id: 'drawings', name: 'drawings', at: ['/components/labels'] },
+    { id: 'guide', name: 'guide', at: [] },
     { id: 'releases', name: 'releases', at: [] },
     { id: 'links', name: 'links', at: [] },
     { id: 'notes', name: 'notes', at: [] },

@@ -18,7 +18,7 @@ import { NarrowNavigation } from './narrow-navigation.tsx';
 import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts';
 import { OwnPart } from './own-part.tsx';
 import { OwnVariants } from './own-variants.tsx';
-import { TakeAway } from './take-away.tsx';
+import { TakeAway } from '../../proof/take-away.tsx';
 import { TryChoice } from './try-choice.tsx';
 import { TwoManners } from './two-manners.tsx';
 
@@ -226,7 +226,7 @@ describe('what is taken away', () => {
   });
 
   test('is the HTML of each variant, and rules that name nothing but what stands in them', async () => {
-    show(<TakeAway component={button} />);
+    show(<TakeAway component={button} {...store.state().decided} />);
     fireEvent.click(screen.getByRole('button', { name: 'Copy the HTML of main' }));
     fireEvent.click(screen.getByRole('button', { name: 'Copy the rules of Button' }));
     await act(() => Promise.resolve());

@@ -19,7 +19,7 @@ import { idOfOwn, ownAsked } from './own-part-node.ts';
 import { OwnVariants } from './own-variants.tsx';
 import { Shelf } from './shelf.tsx';
 import { TwoManners } from './two-manners.tsx';
-import { TakeAway } from './take-away.tsx';
+import { TakeAway } from '../../proof/take-away.tsx';
 import { Manner } from './manner.tsx';
 import { StatesDrawn } from './states-drawn.tsx';
 
@@ -91,10 +91,19 @@ function Below({ component, theme }: { readonly component: Component; readonly t
         <OwnVariants component={component} mode={theme} />
       </Section>
       <Section full title="To take away" aside="HTML and rules of the exported sheet">
-        <TakeAway component={component} />
+        <Taken component={component} />
       </Section>
     </>
   );
+}
+
+/** What developers take of a component. */
+function Taken({ component }: { readonly component: Component }) {
+  const { document, derived } = useDecidedLater(
+    ['tokens', 'components'],
+    ['styles', 'colors', 'groups', 'rules'],
+  );
+  return <TakeAway component={component} document={document} derived={derived} />;
 }
 
 /** So long what stands below waits for the states, in ms. */

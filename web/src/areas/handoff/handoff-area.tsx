@@ -4,6 +4,7 @@ import type { ComponentType } from 'react';
 import { Bench } from '../../ui/bench.tsx';
 import { useView, Views } from '../../ui/views.tsx';
 import { Drawings } from './drawings.tsx';
+import { GuideView } from './guide-view.tsx';
 import { Links } from './links.tsx';
 import { Notes } from './notes.tsx';
 import { NextRelease } from './next-release.tsx';
@@ -12,6 +13,7 @@ import { Releases } from './releases.tsx';
 const VIEWS: Readonly<Record<ViewsOf<'handoff'>[number]['id'], ComponentType>> = {
   next: NextRelease,
   drawings: Drawings,
+  guide: GuideView,
   releases: Releases,
   links: Links,
   notes: Notes,

@@ -3,18 +3,21 @@ import { namingOf } from '@garnish/core/formats/naming';
 import { rulesCss } from '@garnish/core/formats/sheet';
 import { rulesOfComponent, variantsDrawn } from '@garnish/core/proof/needed';
 import { writeHtml } from '@garnish/core/proof/node';
-import { useDecidedLater } from '../../system/system-context.ts';
-import { Copy } from '../../ui/copy.tsx';
+import type { Derived } from '@garnish/core/derive/derived';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { Copy } from '../ui/copy.tsx';
 
 /** No specimen has a drawing of its own. */
 const NO_SVG = (): string => '';
 
+interface TakeAwayProps {
+  readonly component: Component;
+  readonly document: Pick<StyleDocument, 'tokens' | 'components'>;
+  readonly derived: Pick<Derived, 'styles' | 'colors' | 'groups' | 'rules'>;
+}
+
 /** The HTML of each variant and the rules of all of them, as the export has them. */
-export function TakeAway({ component }: { readonly component: Component }) {
-  const { document, derived } = useDecidedLater(
-    ['tokens', 'components'],
-    ['styles', 'colors', 'groups', 'rules'],
-  );
+export function TakeAway({ component, document, derived }: TakeAwayProps) {
   const nodes = variantsDrawn(component, document, derived);
   const rules = rulesOfComponent(component, document, derived);
   const css = rulesCss(rules, namingOf(document.tokens.sheet, derived));

@@ -60,9 +60,7 @@ export function GuideMaker({ guided, fileName }: GuideMakerProps) {
         </button>
       )}
       {said && (
-        <p role="status" className={`mt-2 ${said.isProblem ? 'text-error' : 'text-quiet'}`}>
-          {said.words}
-        </p>
+        <p className={`mt-2 ${said.isProblem ? 'text-error' : 'text-quiet'}`}>{said.words}</p>
       )}
     </div>
   );

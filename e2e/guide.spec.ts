@@ -1,0 +1,174 @@
+import { mkdir, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { unzipSync } from 'fflate';
+import {
+  BRACKWATER,
+  change,
+  copyOf,
+  expect,
+  openArea,
+  setWidth,
+  test,
+  violationsOf,
+} from './garnish.ts';
+import { compare } from './plain.ts';
+
+const TYPES: Readonly<Record<string, string>> = {
+  '.html': 'text/html',
+  '.css': 'text/css',
+  '.svg': 'image/svg+xml',
+  '.webp': 'image/webp',
+  '.woff2': 'font/woff2',
+  '.js': 'text/javascript',
+};
+
+test('the guide is made and read from a disk: the pages look as the proof does, and nothing is fetched', async ({
+  page,
+  request,
+  browser,
+}) => {
+  test.setTimeout(180_000);
+  const id = await copyOf(request, BRACKWATER);
+  // What has been accepted is told with its reason; hostile words are words.
+  await change(request, id, [
+    { op: 'replace', path: '/description', value: 'Two ferries <script>alert(1)</script>' },
+  ]);
+  await openArea(page, id, 'handoff?view=guide');
+  await page.getByRole('button', { name: 'Make the guide' }).click();
+  await expect(page.getByRole('progressbar', { name: 'The guide' })).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  const bench = page.getByRole('main', { name: 'Bench' });
+  await expect(bench).toContainText('Given up. Nothing was made.');
+  const taken = page.waitForEvent('download', { timeout: 120_000 });
+  await page.getByRole('button', { name: 'Make the guide' }).click();
+  const archive = unzipSync(new Uint8Array(await readFile(await (await taken).path())));
+  await expect(bench).toContainText(/guide\.zip, \d+ kB/);
+  const folder = await mkdtemp(path.join(tmpdir(), 'garnish-guide-'));
+  try {
+    for (const [name, bytes] of Object.entries(archive)) {
+      const file = path.join(folder, name);
+      await mkdir(path.dirname(file), { recursive: true });
+      await writeFile(file, bytes);
+    }
+
+    // The same computed styles as the proof, at two widths and in both themes.
+    await page.route('**/plain/**', (route) => {
+      const name = decodeURIComponent(new URL(route.request().url()).pathname.slice(7));
+      const bytes = archive[name];
+      return bytes
+        ? route.fulfill({
+            contentType: TYPES[path.extname(name)] ?? 'application/octet-stream',
+            body: Buffer.from(bytes),
+          })
+        : route.fulfill({ status: 404, body: '' });
+    });
+    for (const [width, theme] of [
+      [720, 'light'],
+      [375, 'dark'],
+    ] as const) {
+      await setWidth(page, width);
+      const found = await compare(page, width, theme, 'nothing', '', 'pages/home.html');
+      expect(found.elements).toBeGreaterThan(100);
+      expect([width, theme, found.differences]).toEqual([width, theme, []]);
+    }
+
+    // From the disk, without script: everything is read.
+    const still = await browser.newContext({ javaScriptEnabled: false });
+    const reader = await still.newPage();
+    const asked: string[] = [];
+    reader.on('request', (one) => asked.push(one.url()));
+    const failed: string[] = [];
+    reader.on('requestfailed', (one) => failed.push(one.url()));
+    await reader.goto(pathToFileURL(path.join(folder, 'index.html')).href);
+    await expect(reader.getByRole('heading', { level: 1 })).toContainText(BRACKWATER);
+    await expect(reader.getByText('Two ferries <script>alert(1)</script>')).toBeVisible();
+    await reader.getByRole('link', { name: 'Components' }).click();
+    await reader.getByRole('link', { name: 'Button' }).first().click();
+    await expect(reader.getByText('pointed at').first()).toBeVisible();
+    await expect(reader.getByRole('img', { name: /Measures:/ }).first()).toBeVisible();
+    await reader.getByRole('link', { name: 'button.background', exact: true }).click();
+    await expect(reader.locator(':target')).toContainText('--button-background');
+    await reader.getByRole('link', { name: 'Assets' }).click();
+    await expect(reader.getByRole('link', { name: 'boat.svg' })).toBeVisible();
+    await reader.getByRole('link', { name: 'Decisions' }).click();
+    await expect(reader.getByRole('heading', { name: 'Faces' })).toBeVisible();
+    await reader.getByRole('link', { name: 'The system' }).click();
+    await reader.getByRole('link', { name: 'Timetable' }).click();
+    await expect(reader.locator('.site')).toBeVisible();
+    expect(failed).toEqual([]);
+    expect(asked.filter((url) => !url.startsWith('file:') && !url.startsWith('data:'))).toEqual([]);
+    await still.close();
+
+    // And with script: what is copied, and axe.
+    const other = await browser.newContext();
+    await other.grantPermissions(['clipboard-read', 'clipboard-write']);
+    const looked = await other.newPage();
+    for (const name of [
+      'index.html',
+      'components.html',
+      'components/button.html',
+      'assets.html',
+      'decisions.html',
+    ]) {
+      await looked.goto(pathToFileURL(path.join(folder, name)).href);
+      // A component in its states repeats itself, landmarks and fields without names of their own with it.
+      expect([name, await violationsOf(looked, { without: '.g-states' })]).toEqual([name, []]);
+    }
+    await looked.goto(pathToFileURL(path.join(folder, 'components/card.html')).href);
+    await looked.getByRole('button', { name: 'Copy' }).first().click();
+    await expect(looked.getByRole('button', { name: 'Copied' })).toBeVisible();
+    expect(await looked.evaluate(() => navigator.clipboard.readText())).toContain('class="card');
+    await other.close();
+  } finally {
+    await rm(folder, { recursive: true });
+  }
+});
+
+test('a guest finds components with their drawings and code, and every asset singly and together', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const { address } = (await (
+    await request.post(`/api/systems/${id}/links`, { data: { label: 'the builders' } })
+  ).json()) as { address: string };
+  await page.goto(`/g/${address}`);
+  await page.getByText('How to read this').click();
+  await page.getByRole('button', { name: 'Components' }).click();
+  const list = page.getByRole('navigation', { name: 'Components' });
+  await list.getByRole('searchbox').fill('several things');
+  await expect(list.getByRole('listitem')).toHaveText(['Card']);
+  await list.getByRole('searchbox').fill('nothing of this kind');
+  await expect(list).toContainText('None is called so.');
+  await list.getByRole('searchbox').fill('');
+  await list.getByRole('button', { name: 'Card' }).click();
+  await expect(page.getByRole('img', { name: /^Card: usual/ })).toBeVisible();
+  // Nobody but the designer moves labels.
+  await expect(page.getByRole('button', { name: /^Label/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Copy the rules of Card' })).toBeVisible();
+  expect(await violationsOf(page)).toEqual([]);
+
+  await page.getByRole('button', { name: 'Assets' }).click();
+  const icons = page.getByRole('region', { name: 'icons' });
+  const taken = page.waitForEvent('download');
+  await icons.getByRole('button', { name: 'boat.svg' }).click();
+  const one = await taken;
+  expect(one.suggestedFilename()).toBe('boat.svg');
+  expect(await readFile(await one.path(), 'utf8')).toContain('<svg');
+  const whole = page.waitForEvent('download');
+  await page.getByRole('button', { name: /^All \d+ as one archive/ }).click();
+  const files = Object.keys(unzipSync(new Uint8Array(await readFile(await (await whole).path()))));
+  for (const file of ['logo/logo-light.svg', 'icons/boat.svg']) expect(files).toContain(file);
+  expect(files.some((file) => /^pictures\/.*-1600\.webp$/.test(file))).toBe(true);
+  expect(files.some((file) => /^fonts\/.*\.woff2$/.test(file))).toBe(true);
+  expect(await violationsOf(page)).toEqual([]);
+
+  // On a phone nothing reaches beyond it.
+  await page.setViewportSize({ width: 375, height: 740 });
+  await page.goto(`/g/${address}?page=parts&part=button`);
+  await expect(page.getByRole('combobox', { name: 'Component' })).toHaveValue('button');
+  await expect(page.getByRole('img', { name: /^Button: main/ })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(375);
+});

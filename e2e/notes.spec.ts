@@ -51,6 +51,21 @@ test('a note is pinned by a guest, answered, stays with its thing, is resolved, 
   await note.getByRole('button', { name: 'Send' }).click();
   await expect(asked.getByRole('list', { name: 'Answers' })).toContainText('All of it.');
 
+  // Where one works on something else, the strip says that there is something to read; read, it says so no more.
+  const handoff = page
+    .getByRole('navigation', { name: 'Areas' })
+    .getByRole('link', { name: /Handoff/ });
+  await page.getByRole('link', { name: /^Type/ }).click();
+  await expect(handoff).not.toContainText('unread');
+  await asked.getByRole('button', { name: 'Answer' }).click();
+  await asked.getByRole('textbox', { name: 'your answer' }).fill('Thank you.');
+  await asked.getByRole('button', { name: 'Send' }).click();
+  await expect(handoff).toContainText('1 note unread');
+  await handoff.click();
+  await page.getByRole('button', { name: 'notes', exact: true }).click();
+  await expect(note).toContainText('Thank you.');
+  await expect(handoff).not.toContainText('unread');
+
   // The cards change their order: the note goes with its card.
   const { items } = (await documentOf(request, id)).content.pages;
   const [key = '', section] =

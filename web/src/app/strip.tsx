@@ -9,6 +9,7 @@ import { get } from '../api/client.ts';
 import { releaseList, releasesPath } from '../api/releases.ts';
 import { AREA_PAGES, type AreaId } from '../areas/areas.ts';
 import { useProofTheme } from '../system/proof-theme.ts';
+import { useUnreadNotes } from '../system/notes.ts';
 import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { useFace } from '../ui/use-face.ts';
 
@@ -164,6 +165,17 @@ const PICTURES: Readonly<Record<AreaId, ComponentType>> = {
   handoff: LastRelease,
 };
 
+/** Notes that nobody has read here yet. */
+function Unread() {
+  const unread = useUnreadNotes(useSystem((state) => state.id));
+  return unread === 0 ? null : (
+    <span className="figures text-xs text-warning">
+      {unread}
+      <span className="sr-only"> {unread === 1 ? 'note' : 'notes'} unread</span>
+    </span>
+  );
+}
+
 function Marks({ area }: { readonly area: AreaId }) {
   const { repair, look } = useCounts(area);
   if (repair + look === 0) return null;
@@ -205,7 +217,7 @@ export function Strip() {
             </span>
             <span className="flex items-baseline justify-between gap-2 text-quiet group-aria-[current=page]:text-base-content">
               {name}
-              <Marks area={id} />
+              {id === 'handoff' ? <Unread /> : <Marks area={id} />}
             </span>
           </NavLink>
         );

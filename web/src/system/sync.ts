@@ -1,5 +1,6 @@
 import type { ToldFinding } from '@garnish/core/checks/finding';
 import type { StyleDocument } from '@garnish/core/system/document';
+import { tellNews } from './news.ts';
 import { patched, valueAt, type Patch } from '@garnish/core/system/patch';
 import { ApiError, get, send, Unreachable } from '../api/client.ts';
 import { changeList, changeRecord, type ChangeRecord } from '../api/resources.ts';
@@ -338,8 +339,11 @@ export function createSync(
     events = new EventSource(`/api/systems/${id}/events`);
     events.onmessage = ({ data }: MessageEvent<string>) => {
       const told: unknown = JSON.parse(data);
-      if (typeof told === 'object' && told !== null && 'sequence' in told)
-        hear(Number(told.sequence));
+      if (typeof told !== 'object' || told === null || !('sequence' in told)) return;
+      const newest = Number(told.sequence);
+      // Told of no change, it is something else that happened: a note.
+      if (newest <= heard) tellNews();
+      hear(newest);
     };
   }
 

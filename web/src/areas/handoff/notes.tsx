@@ -1,37 +1,16 @@
 import { NOTE_KINDS } from '@garnish/core/notes/note-schema';
 import { elementAt } from '@garnish/core/notes/pin';
 import { useEffect, useState } from 'react';
-import useSWR from 'swr';
-import { get } from '../../api/client.ts';
-import { noteList, notesPath, threadsOf, writingNotes, type NoteRecord } from '../../api/notes.ts';
+import { notesPath, threadsOf, writingNotes, type NoteRecord } from '../../api/notes.ts';
+import { keepNotesSeen, notesSeen, useNotes } from '../../system/notes.ts';
 import { showPage } from '../../system/shown-page.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { NoteThread } from '../../ui/note-thread.tsx';
 
-/** Notes come while this is open; what was written elsewhere is asked for so often, in ms. */
-const ASK_MS = 3000;
 /** A page that was turned to takes a moment until it stands there, in ms. */
 const TURN_MS = 400;
-
-const seenKey = (system: string): string => `garnish-notes-seen-${system}`;
-
-function seenBefore(system: string): string {
-  try {
-    return localStorage.getItem(seenKey(system)) ?? '';
-  } catch {
-    return ''; // nothing is kept here: all of them are new
-  }
-}
-
-function keepSeen(system: string, at: string): void {
-  try {
-    localStorage.setItem(seenKey(system), at);
-  } catch {
-    // Nothing is kept here.
-  }
-}
 
 const STATES = ['open', 'resolved', 'all'] as const;
 
@@ -50,19 +29,17 @@ export function Notes() {
   const system = useSystem((state) => state.id);
   const pages = useSystem((state) => state.decided.document.content.pages);
   const path = notesPath(system);
-  const known = useSWR(path, (address: string) => get(address, noteList), {
-    refreshInterval: ASK_MS,
-  });
+  const known = useNotes(system);
   const [state, setState] = useState<(typeof STATES)[number]>('open');
   const [kind, setKind] = useState('');
-  const [seenAt] = useState(() => seenBefore(system));
+  const [seenAt] = useState(() => notesSeen(system));
   const notes = known.data?.notes ?? [];
   const newest = notes
     .map(({ at }) => at)
     .toSorted((one, other) => one.localeCompare(other))
     .at(-1);
   useEffect(() => {
-    if (newest !== undefined) keepSeen(system, newest);
+    if (newest !== undefined) keepNotesSeen(system, newest);
   }, [system, newest]);
   const threads = threadsOf(notes);
   const shown = threads.filter(

@@ -37,6 +37,9 @@ import { createReleases } from './releases/store.ts';
 import { storageRoutes } from './storage/routes.ts';
 import { createStorage } from './storage/storage.ts';
 import { createChangeFeed } from './systems/listen.ts';
+import { keepDelivering } from './messages/delivering.ts';
+import { messageRoutes } from './messages/routes.ts';
+import { createMessages } from './messages/store.ts';
 import { systemRoutes } from './systems/routes.ts';
 import { createStore } from './systems/store.ts';
 
@@ -97,6 +100,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   const releases = createReleases(database, store, downloads);
   const links = createLinks(database, store);
   const notes = createNotes(database, store);
+  const messages = createMessages(database, store);
   if (demo !== false)
     await alone(database.sequelize, async () => {
       if (!(await store.isEmpty())) return;
@@ -127,7 +131,11 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
     app.log.warn(error);
   });
   await feed.start();
+  const post = keepDelivering(messages, (error) => {
+    app.log.warn(error);
+  });
   app.addHook('onClose', async () => {
+    await post.stop();
     await feed.close();
     await database.sequelize.close();
   });
@@ -162,6 +170,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await app.register(exportRoutes(store, downloads));
   await app.register(releaseRoutes(releases));
   await app.register(noteRoutes(notes));
+  await app.register(messageRoutes(messages));
   await app.register(
     guestRoutes({
       ...{ links, store, releases, feed, downloads, notes },

@@ -264,6 +264,66 @@ const STEPS: readonly Step[] = [
       `);
     },
   },
+  {
+    // What tells a team's channel of notes and releases. A message is written down with what it tells of, or not at all.
+    name: '0012-messages',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        CREATE TABLE receivers (
+          id uuid PRIMARY KEY,
+          system_id uuid NOT NULL REFERENCES systems (id) ON DELETE CASCADE,
+          url text NOT NULL,
+          secret text NOT NULL,
+          at timestamptz NOT NULL DEFAULT now()
+        );
+        CREATE INDEX receivers_of_system ON receivers (system_id);
+        CREATE TABLE messages (
+          id uuid PRIMARY KEY DEFAULT gen_random_uuid(),
+          system_id uuid NOT NULL REFERENCES systems (id) ON DELETE CASCADE,
+          receiver_id uuid NOT NULL REFERENCES receivers (id) ON DELETE CASCADE,
+          kind text NOT NULL,
+          body jsonb NOT NULL,
+          state text NOT NULL DEFAULT 'waiting',
+          tries integer NOT NULL DEFAULT 0,
+          answer text,
+          at timestamptz NOT NULL DEFAULT now(),
+          next_at timestamptz NOT NULL DEFAULT now(),
+          sent_at timestamptz
+        );
+        CREATE INDEX messages_due ON messages (next_at) WHERE state = 'waiting';
+        CREATE INDEX messages_of_system ON messages (system_id, at);
+        CREATE FUNCTION tell_of_note() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN
+          INSERT INTO messages (system_id, receiver_id, kind, body)
+          SELECT NEW.system_id, receivers.id, 'note', jsonb_build_object(
+            'id', NEW.id, 'answers', NEW.answers, 'kind', NEW.kind, 'page', NEW.page,
+            'thing', NEW.pin->>'name', 'words', NEW.words, 'writer', NEW.writer)
+          FROM receivers WHERE receivers.system_id = NEW.system_id;
+          RETURN NULL;
+        END $$;
+        CREATE FUNCTION tell_of_release() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN
+          INSERT INTO messages (system_id, receiver_id, kind, body)
+          SELECT NEW.system_id, receivers.id, 'release',
+            jsonb_build_object('number', NEW.number, 'words', NEW.words)
+          FROM receivers WHERE receivers.system_id = NEW.system_id;
+          RETURN NULL;
+        END $$;
+        CREATE TRIGGER notes_are_told AFTER INSERT ON notes
+          FOR EACH ROW EXECUTE FUNCTION tell_of_note();
+        CREATE TRIGGER releases_are_told AFTER INSERT ON releases
+          FOR EACH ROW EXECUTE FUNCTION tell_of_release();
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query(`
+        DROP TRIGGER notes_are_told ON notes;
+        DROP TRIGGER releases_are_told ON releases;
+        DROP FUNCTION tell_of_note();
+        DROP FUNCTION tell_of_release();
+        DROP TABLE messages;
+        DROP TABLE receivers;
+      `);
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

@@ -10,6 +10,7 @@ export const handoff = {
     { id: 'releases', name: 'releases', at: [] },
     { id: 'links', name: 'links', at: [] },
     { id: 'notes', name: 'notes', at: [] },
+    { id: 'messages', name: 'messages', at: [] },
   ],
   decides: [],
 } as const satisfies Area;

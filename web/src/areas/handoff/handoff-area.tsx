@@ -6,6 +6,7 @@ import { useView, Views } from '../../ui/views.tsx';
 import { Drawings } from './drawings.tsx';
 import { GuideView } from './guide-view.tsx';
 import { Links } from './links.tsx';
+import { Messages } from './messages.tsx';
 import { Notes } from './notes.tsx';
 import { NextRelease } from './next-release.tsx';
 import { Releases } from './releases.tsx';
@@ -17,6 +18,7 @@ const VIEWS: Readonly<Record<ViewsOf<'handoff'>[number]['id'], ComponentType>> =
   releases: Releases,
   links: Links,
   notes: Notes,
+  messages: Messages,
 };
 
 /** What is handed over: releases, what became of the system between them, links for those who read it, and what they write. */

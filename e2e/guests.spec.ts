@@ -53,6 +53,8 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
     'Home',
     'Timetable',
     /^Notice/,
+    'Components',
+    'Assets',
   ]);
   expect(await guest.evaluate(() => document.documentElement.scrollWidth)).toBe(375);
   expect(await violationsOf(guest)).toEqual([]);

@@ -9,6 +9,7 @@ import {
   copyOf,
   expect,
   openArea,
+  saved,
   setWidth,
   test,
   violationsOf,
@@ -171,4 +172,49 @@ test('a guest finds components with their drawings and code, and every asset sin
   await expect(page.getByRole('combobox', { name: 'Component' })).toHaveValue('button');
   await expect(page.getByRole('img', { name: /^Button: main/ })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(375);
+});
+
+test('pages and components have a state, a group and tags, by which guests find them', async ({
+  page,
+  request,
+  context,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'handoff?view=things');
+  const things = page.getByRole('region', { name: 'Pages and components' });
+  await things.getByRole('combobox', { name: 'State of Home' }).selectOption('ready');
+  await things.getByRole('combobox', { name: 'State of Card' }).selectOption('built');
+  const group = things.getByRole('textbox', { name: 'Group of Card' });
+  await group.fill('Lists');
+  await group.press('Enter');
+  const tags = things.getByRole('textbox', { name: 'Tags of Card' });
+  await tags.fill('mobile, launch, mobile');
+  await tags.press('Enter');
+  await expect(tags).toHaveValue('mobile, launch');
+  await saved(page);
+  await things.getByRole('searchbox').fill('launch');
+  await expect(things.getByRole('row')).toHaveCount(2);
+  await things.getByRole('combobox', { name: 'State', exact: true }).selectOption('ready');
+  await expect(things).toContainText('Nothing is found by these words.');
+  expect(await violationsOf(page, { within: 'main' })).toEqual([]);
+
+  const { address } = (await (
+    await request.post(`/api/systems/${id}/links`, { data: { label: 'the builders' } })
+  ).json()) as { address: string };
+  const guest = await context.newPage();
+  await guest.goto(`/g/${address}`);
+  await guest.getByText('How to read this').click();
+  const pages = guest.getByRole('navigation', { name: 'Pages' });
+  await expect(pages.getByRole('button', { name: /^Home/ })).toHaveText('Home ready');
+  await pages.getByRole('combobox', { name: 'State' }).selectOption('built');
+  // The page that is open stays.
+  await expect(pages.getByRole('button')).toHaveText(['Home ready', 'Components', 'Assets']);
+  await pages.getByRole('button', { name: 'Components' }).click();
+  const list = guest.getByRole('navigation', { name: 'Components' });
+  await list.getByRole('searchbox').fill('mobile');
+  await expect(list.getByRole('heading')).toHaveText('Lists');
+  await expect(list.getByRole('listitem')).toHaveText('Cardbuilt');
+  await list.getByRole('button', { name: 'Card' }).click();
+  await expect(guest.getByText('Lists, mobile, launch')).toBeVisible();
+  expect(await violationsOf(guest)).toEqual([]);
 });

@@ -357,6 +357,9 @@ const page = z.strictObject({
 /** A part of one’s own: sections that stand together, the same wherever they do. */
 const part = z.strictObject({ name: label, sections: collection(partSection) });
 
+/** How far something is that is handed over. */
+export const STAGES = ['in work', 'ready', 'built'] as const;
+
 /** What stands on the site: its pages, and what is on each of them. */
 const content = z.strictObject({
   mark: z.enum(MARKS),
@@ -376,6 +379,22 @@ const content = z.strictObject({
   /** The pattern behind the foot of the page. */
   pattern: z.optional(id),
   footer: words,
+  /** What is said of pages and components for those who build them; nothing where absent. */
+  handed: z.optional(
+    collection(
+      z.strictObject({
+        kind: z.enum(['page', 'component']),
+        of: id,
+        stage: z.optional(z.enum(STAGES)),
+        group: z.optional(label),
+        tags: z.optional(
+          z
+            .array(z.string().check(z.minLength(1), z.maxLength(40)))
+            .check(z.minLength(1), z.maxLength(12)),
+        ),
+      }),
+    ),
+  ),
 });
 
 export const documentSchema = z.strictObject({

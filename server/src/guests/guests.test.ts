@@ -250,6 +250,26 @@ test('files under a link to some pages hold nothing of the others, live or of a 
   }
 }, 60_000);
 
+test('what is said of other pages is not told under a link to some', async () => {
+  const { address: all } = await make();
+  const before = guestAnswer.parse(await (await fetch(`${guests}/guest/${all}`)).json());
+  const value = {
+    order: ['one', 'two', 'three'],
+    items: {
+      one: { kind: 'page', of: 'notice', stage: 'ready' },
+      two: { kind: 'page', of: 'home', tags: ['not for them'] },
+      three: { kind: 'component', of: 'card', stage: 'built' },
+    },
+  };
+  await change([{ op: 'add', path: '/content/handed', value }], before.sequence);
+  const { address } = await make({ pages: ['notice'] });
+  const text = await (await fetch(`${guests}/guest/${address}`)).text();
+  expect(text).toContain('"stage":"ready"');
+  expect(text).toContain('"stage":"built"');
+  expect(text).not.toContain('not for them');
+  expect(await (await fetch(`${guests}/guest/${all}`)).text()).toContain('not for them');
+});
+
 test('a link whose pages are gone says so', async () => {
   const { address } = await make({ pages: ['booking'] });
   const before = guestAnswer.parse(await (await fetch(`${guests}/guest/${address}`)).json());

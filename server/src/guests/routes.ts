@@ -4,7 +4,8 @@ import { brotliCompress, constants, type BrotliOptions } from 'node:zlib';
 import rateLimit from '@fastify/rate-limit';
 import { fileName, type Download } from '../exports/downloads.ts';
 import { differenceOf } from '@garnish/core/releases/difference';
-import type { StyleDocument } from '@garnish/core/system/document';
+import { collectionOf } from '@garnish/core/system/collection';
+import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import { releaseNumber } from '@garnish/core/releases/schema';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
@@ -88,18 +89,25 @@ const pagesFor = (
 
 /** A document with nothing but the pages that a link opens. Throws a Problem where none of them is left. */
 function openedPages(document: StyleDocument, pages: readonly string[] | undefined): StyleDocument {
-  const { items } = document.content.pages;
+  const { handed, pages: all, ...content } = document.content;
+  const { items } = all;
   const own = pagesFor(document, pages);
   if (own.length === 0)
     throw new Problem('unknown-link', 'The pages that it opened are not there any more.');
   return {
     ...document,
     content: {
-      ...document.content,
+      ...content,
       pages: {
         order: [...own],
         items: Object.fromEntries(own.flatMap((id) => (items[id] ? [[id, items[id]]] : []))),
       },
+      // What is said of other pages is none of theirs.
+      ...(handed && {
+        handed: collectionOf(
+          inOrder(handed).filter(([, { kind, of }]) => kind !== 'page' || own.includes(of)),
+        ),
+      }),
     },
   };
 }

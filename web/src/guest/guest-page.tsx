@@ -1,6 +1,12 @@
 import { DOWNLOADS } from '@garnish/core/formats/formats';
 import { FACT_UNITS, type FactUnit } from '@garnish/core/measures/facts';
 import { inOrder, type Mode } from '@garnish/core/system/document';
+import {
+  handedWords,
+  inGroups,
+  type HandedWords,
+  type Stage,
+} from '@garnish/core/system/handed-over';
 import { modesOf } from '@garnish/core/system/themes';
 import { Suspense, useEffect, useId, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
@@ -10,6 +16,7 @@ import { Message } from '../ui/message.tsx';
 import { lazyPart } from '../ui/patient.ts';
 import { AnnotatedPage } from './annotated-page.tsx';
 import { SAID, type Said } from './facts-beside.tsx';
+import { StageFilter, StageWord } from './stages.tsx';
 import { SinceYouWereHere } from './since-you-were-here.tsx';
 import { useGuest, type GuestView } from './use-guest.ts';
 
@@ -120,6 +127,14 @@ function Open({ address, view, isInTouch }: OpenProps) {
   const asked = parameters.get('page');
   const beside = BESIDE.find(([id]) => id === asked)?.[0];
   const page = pages.find(([id]) => id === asked)?.[0] ?? pages[0]?.[0];
+  const handed = handedWords(document.content.handed);
+  const wordsOf = (id: string): HandedWords => handed({ kind: 'page', id });
+  const [stage, setStage] = useState<Stage>();
+  const hasStages = pages.some(([id]) => wordsOf(id).stage !== undefined);
+  // Pages of one group stand together; the one that is open stays.
+  const shownPages = inGroups(pages, ([id]) => wordsOf(id).group).flatMap(([, own]) =>
+    own.filter(([id]) => id === page || stage === undefined || wordsOf(id).stage === stage),
+  );
   const [isNarrow, setNarrow] = useState(() => innerWidth < NARROW_PX);
   const [width, setWidth] = useState<(typeof WIDTHS)[number]>(720);
   const [wanted, setTheme] = useState<Mode>(modes[0]);
@@ -174,7 +189,7 @@ function Open({ address, view, isInTouch }: OpenProps) {
           </details>
         </div>
         <nav aria-label="Pages" className="flex gap-x-4 overflow-x-auto px-4">
-          {pages.map(([id, { name }]) => (
+          {shownPages.map(([id, { name }]) => (
             <button
               key={id}
               type="button"
@@ -182,9 +197,14 @@ function Open({ address, view, isInTouch }: OpenProps) {
               className={TAB}
               onClick={() => setParameters({ page: id })}
             >
-              {name}
+              {name} <StageWord words={wordsOf(id)} />
             </button>
           ))}
+          {hasStages && (
+            <span className="self-baseline">
+              <StageFilter stage={stage} onStage={setStage} />
+            </span>
+          )}
           {BESIDE.map(([id, name]) => (
             <button
               key={id}

@@ -1,4 +1,12 @@
 import type { Mode } from '@garnish/core/system/document';
+import type { Component } from '@garnish/core/components/component';
+import {
+  handedWords,
+  inGroups,
+  isFound,
+  type HandedWords,
+  type Stage,
+} from '@garnish/core/system/handed-over';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { guestPath } from '../api/links.ts';
@@ -7,6 +15,7 @@ import { takingFrom } from '../guide/assets.ts';
 import { GuideMaker } from '../guide/guide-maker.tsx';
 import { ComponentDrawing, DRAWABLE } from '../proof/drawing/component-drawing.tsx';
 import { TakeAway } from '../proof/take-away.tsx';
+import { StageFilter, StageWord, TagLine } from './stages.tsx';
 import type { GuestView } from './use-guest.ts';
 
 interface PartsProps {
@@ -19,9 +28,13 @@ export function Parts({ view, theme }: PartsProps) {
   const [parameters, setParameters] = useSearchParams();
   const [sought, setSought] = useState('');
   const component = DRAWABLE.find(({ id }) => id === parameters.get('part')) ?? DRAWABLE[0];
-  const found = DRAWABLE.filter(({ name, says }) =>
-    `${name} ${says}`.toLowerCase().includes(sought.trim().toLowerCase()),
+  const [stage, setStage] = useState<Stage>();
+  const said = handedWords(view.document.content.handed);
+  const wordsOf = ({ id }: Component): HandedWords => said({ kind: 'component', id });
+  const found = DRAWABLE.filter((one) =>
+    isFound(`${one.name}\n${one.says}`, wordsOf(one), { text: sought, stage }),
   );
+  const hasStages = DRAWABLE.some((one) => wordsOf(one).stage !== undefined);
   const open = (part: string, variant?: string): void =>
     setParameters({ page: 'parts', part, ...(variant !== undefined && { variant }) });
   if (!component) return <p className="p-4">There is no component.</p>;
@@ -51,21 +64,28 @@ export function Parts({ view, theme }: PartsProps) {
           value={sought}
           onChange={({ target }) => setSought(target.value)}
         />
-        {found.length === 0 && <p className="text-quiet max-md:hidden">None is called so.</p>}
-        <ul className="max-md:hidden">
-          {found.map(({ id, name }) => (
-            <li key={id}>
-              <button
-                type="button"
-                aria-current={id === component.id ? 'page' : undefined}
-                className="min-h-6 text-start text-quiet hover:text-base-content aria-[current]:font-semibold aria-[current]:text-base-content"
-                onClick={() => open(id)}
-              >
-                {name}
-              </button>
-            </li>
-          ))}
-        </ul>
+        {hasStages && <StageFilter stage={stage} onStage={setStage} />}
+        {found.length === 0 && <p className="text-quiet max-md:hidden">None is found so.</p>}
+        {inGroups(found, (one) => wordsOf(one).group).map(([group, things]) => (
+          <div key={group} className="max-md:hidden">
+            {group !== '' && <h2 className="mt-2 text-xs text-quiet">{group}</h2>}
+            <ul>
+              {things.map((one) => (
+                <li key={one.id} className="flex items-baseline justify-between gap-x-2">
+                  <button
+                    type="button"
+                    aria-current={one.id === component.id ? 'page' : undefined}
+                    className="min-h-6 text-start text-quiet hover:text-base-content aria-[current]:font-semibold aria-[current]:text-base-content"
+                    onClick={() => open(one.id)}
+                  >
+                    {one.name}
+                  </button>
+                  <StageWord words={wordsOf(one)} />
+                </li>
+              ))}
+            </ul>
+          </div>
+        ))}
       </nav>
       <main className="min-w-0 overflow-auto p-4">
         <div className="mx-auto max-w-4xl">
@@ -76,6 +96,7 @@ export function Parts({ view, theme }: PartsProps) {
             made={view}
             theme={theme}
           />
+          <TagLine words={wordsOf(component)} />
           <h2 className="mt-6 mb-1 font-semibold">Code</h2>
           <TakeAway component={component} document={view.document} derived={view.derived} />
         </div>

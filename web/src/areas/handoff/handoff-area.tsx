@@ -10,9 +10,11 @@ import { Messages } from './messages.tsx';
 import { Notes } from './notes.tsx';
 import { NextRelease } from './next-release.tsx';
 import { Releases } from './releases.tsx';
+import { Things } from './things.tsx';
 
 const VIEWS: Readonly<Record<ViewsOf<'handoff'>[number]['id'], ComponentType>> = {
   next: NextRelease,
+  things: Things,
   drawings: Drawings,
   guide: GuideView,
   releases: Releases,

@@ -1,4 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import { Sequelize } from 'sequelize';
 import { BRACKWATER, copyOf, documentOf, expect, openArea, saved, test } from './garnish.ts';
@@ -115,4 +116,48 @@ test('after a SIGKILL, what was shown as saved is there, and undo still reaches 
   } finally {
     server.kill('SIGKILL');
   }
+});
+
+test('a server that is killed while guests write loses no note that it acknowledged, nor a message of one', async ({
+  request,
+}) => {
+  let server = await serve();
+  const id = await copyOf(request, BRACKWATER);
+  await request.post(`/api/systems/${id}/receivers`, { data: { url: 'http://127.0.0.1:9/' } });
+  const { address } = (await (
+    await request.post(`/api/systems/${id}/links`, { data: { mayWrite: true } })
+  ).json()) as { readonly address: string };
+  const pin = { at: '/content/pages/items/home', up: 0, down: [], name: 'card' };
+  const acknowledged: string[] = [];
+  let isEnded = false;
+  const writing = Array.from({ length: 8 }, async (_, writer) => {
+    for (let turn = 0; !isEnded && turn < 400; turn += 1) {
+      const words = `note ${writer}.${turn}`;
+      const note = { id: randomUUID(), words, kind: 'question', page: 'home', pin };
+      const answer = await fetch(`${baseURL}/guest/${address}/notes`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ writer: 'Ada', note }),
+      }).catch(() => undefined);
+      if (answer?.status === 204) acknowledged.push(words);
+      else if (!answer) return;
+    }
+  });
+  // In the midst of it.
+  await expect.poll(() => acknowledged.length).toBeGreaterThan(20);
+  server.kill('SIGKILL');
+  isEnded = true;
+  await Promise.all(writing);
+  server = await serve();
+  const { notes } = (await (await request.get(`/api/systems/${id}/notes`)).json()) as {
+    readonly notes: readonly { readonly words: string }[];
+  };
+  const kept = new Set(notes.map(({ words }) => words));
+  expect(acknowledged.filter((words) => !kept.has(words))).toEqual([]);
+  const { messages } = (await (await request.get(`/api/systems/${id}/messages`)).json()) as {
+    readonly messages: readonly unknown[];
+  };
+  // The newest hundred are listed; every note has one.
+  expect(messages.length).toBe(Math.min(100, notes.length));
+  server.kill();
 });

@@ -1,6 +1,6 @@
+import { Worker } from 'node:worker_threads';
 import { spawn } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
-import { setMaxListeners } from 'node:events';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { createServer } from '@garnish/server/app';
 import Fastify, { type FastifyInstance } from 'fastify';
@@ -199,6 +199,9 @@ async function measureProcesses(databaseUrl: string, base: string): Promise<void
 }
 
 /** How long each post takes while nobody reads, and while guests follow every change of that system, in ms. */
+/** So many links somebody guesses. */
+const GUESSES = 10_000;
+
 async function measureGuests(databaseUrl: string, base: string): Promise<void> {
   const { id } = JSON.parse(
     (await got(`${base}/api/systems`, json({ name: 'Read by many' }))).toString(),
@@ -207,9 +210,6 @@ async function measureGuests(databaseUrl: string, base: string): Promise<void> {
     (await got(`${base}/api/systems/${id}/links`, json({}))).toString(),
   ) as { address: string };
   const { base: own, stop } = await startProcess(databaseUrl);
-  const closing = new AbortController();
-  // Each guest listens to it, and each read.
-  setMaxListeners(0, closing.signal);
   try {
     let at = 0;
     const times = async (rounds: number): Promise<number[]> => {
@@ -226,30 +226,35 @@ async function measureGuests(databaseUrl: string, base: string): Promise<void> {
       return found;
     };
     const alone = await times(10);
-    let reads = 0;
-    const guest = async (): Promise<void> => {
-      const { body } = await fetch(`${own}/guest/${address}/events`, { signal: closing.signal });
-      const told = body?.pipeThrough(new TextDecoderStream());
-      if (!told) return;
-      for await (const event of told) {
-        const spread = Number(/"spreadMs":(\d+)/.exec(event)?.[1] ?? 0);
-        setTimeout(() => {
-          fetch(`${own}/guest/${address}`, { signal: closing.signal })
-            .then((answer) => answer.arrayBuffer())
-            .then(() => (reads += 1))
-            .catch(() => undefined);
-        }, Math.random() * spread);
-      }
-    };
-    const guests = Array.from({ length: STREAMS }, () => guest().catch(() => undefined));
+    // In a thread of their own: what they do with what they read is none of the server's work, nor of who posts.
+    const readers = new Worker(new URL('bench/guest-readers.mjs', import.meta.url), {
+      workerData: { url: `${own}/guest/${address}`, guests: STREAMS },
+    });
+    const counted = (): Promise<number> =>
+      new Promise((resolve) => {
+        readers.once('message', resolve);
+        readers.postMessage('count');
+      });
     await new Promise((resolve) => setTimeout(resolve, 3000));
-    reads = 0;
+    await counted();
     const read = await times(10);
+    const reads = await counted();
     say(
       `posting while ${STREAMS} guests follow every change: ${median(read).toFixed(1)} ms, at most ${Math.max(...read).toFixed(1)} ms; alone ${median(alone).toFixed(1)} ms, at most ${Math.max(...alone).toFixed(1)} ms; ${reads} of ${STREAMS * 10} reads were answered meanwhile`,
     );
-    closing.abort();
-    await Promise.all(guests);
+    await readers.terminate();
+    // Somebody guesses; a guest reads meanwhile.
+    const found = new Map<number, number>();
+    const reading: number[] = [];
+    for (let turn = 0; turn < GUESSES; turn += 1) {
+      const guess = randomBytes(16).toString('base64url');
+      const { status } = await fetch(`${own}/guest/${guess}`);
+      found.set(status, (found.get(status) ?? 0) + 1);
+      if (turn % 100 === 0) reading.push(await timed(() => got(`${own}/guest/${address}`)));
+    }
+    say(
+      `${GUESSES} guessed links: ${[...found].map(([status, count]) => `${count} answered with ${status}`).join(', ')}; a guest reads in ${median(reading).toFixed(1)} ms meanwhile`,
+    );
   } finally {
     stop();
   }
@@ -268,6 +273,14 @@ async function run(): Promise<void> {
   };
   const [first = '', second = '', third = ''] = systems.map(({ id }) => id);
 
+  if (process.argv.includes('guests')) {
+    await measureGuests(databaseUrl, base);
+    await own.close();
+    await bare.close();
+    await pool.end();
+    cluster.stop();
+    return;
+  }
   tell(
     'opening a system',
     await inTurns([

@@ -5,7 +5,7 @@ export const handoff = {
   name: 'Handoff',
   views: [
     { id: 'next', name: 'next release', at: [] },
-    { id: 'things', name: 'pages and components', at: ['/content/handed'] },
+    { id: 'things', name: 'parts', at: ['/content/handed'] },
     { id: 'drawings', name: 'drawings', at: ['/components/labels'] },
     { id: 'guide', name: 'guide', at: [] },
     { id: 'releases', name: 'releases', at: [] },

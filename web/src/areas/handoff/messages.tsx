@@ -78,13 +78,13 @@ export function Messages() {
               id={id}
               inputMode="url"
               autoComplete="off"
-              className="w-full border-b border-line-strong bg-transparent leading-7"
+              className="mt-1 w-full border-b border-line-strong bg-transparent leading-7"
               value={url}
               onChange={({ target }) => setUrl(target.value)}
             />
           </label>
           <button type="submit" className="btn btn-primary" disabled={url.trim() === ''}>
-            Tell it
+            Add
           </button>
         </form>
         {problem !== undefined && (
@@ -111,7 +111,7 @@ export function Messages() {
             >
               <span className="figures min-w-0 grow text-xs break-all">{one.url}</span>
               <Copy className="act" text={one.secret} label={`Copy the secret of ${one.url}`}>
-                secret
+                Copy secret
               </Copy>
               <button
                 type="button"

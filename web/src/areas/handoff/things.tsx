@@ -21,7 +21,8 @@ interface RowProps {
   readonly words: HandedWords;
 }
 
-const LINE = 'w-full border-b border-line-strong bg-transparent leading-7';
+const LINE =
+  'w-full border-b border-transparent bg-transparent leading-7 hover:border-line-strong focus:border-line-strong';
 
 /** How far a page or a component is, which group it stands in, and its tags. */
 function Row({ thing, name, words }: RowProps) {
@@ -39,11 +40,11 @@ function Row({ thing, name, words }: RowProps) {
       <td className="pe-3">
         <select
           aria-label={`State of ${name}`}
-          className={LINE}
+          className={`${LINE} ${words.stage === undefined ? 'text-quiet' : ''}`}
           value={words.stage ?? ''}
           onChange={({ target }) => say({ stage: STAGES.find((one) => one === target.value) })}
         >
-          <option value="">not said</option>
+          <option value="">–</option>
           {STAGES.map((stage) => (
             <option key={stage}>{stage}</option>
           ))}
@@ -52,7 +53,7 @@ function Row({ thing, name, words }: RowProps) {
       <td className="pe-3">
         <LineField
           label={`Group of ${name}`}
-          placeholder="none"
+          placeholder="–"
           className={LINE}
           longest={80}
           value={words.group ?? ''}
@@ -62,7 +63,7 @@ function Row({ thing, name, words }: RowProps) {
       <td>
         <LineField
           label={`Tags of ${name}`}
-          placeholder="none"
+          placeholder="–"
           className={LINE}
           longest={400}
           value={(words.tags ?? []).join(', ')}
@@ -115,7 +116,7 @@ export function Things() {
         <table className="w-full table-fixed" data-decision="/content/handed">
           <thead>
             <tr className="text-quiet">
-              {['', 'state', 'group', 'tags, apart by commas'].map((words) => (
+              {['', 'state', 'group', 'tags'].map((words) => (
                 <th key={words} scope="col" className="pe-3 text-start font-normal">
                   {words}
                 </th>

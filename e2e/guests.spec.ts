@@ -83,10 +83,14 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
     return a && b ? Number((b.top - a.bottom).toFixed(2)) : NaN;
   });
   const distance = guest.locator('[data-distance="y"] text').first();
-  await expect(distance).toHaveText(String(between));
+  // With the token that makes it; the others of the same length light up without their words.
+  await expect(distance).toHaveText(`${between} cards.gap`);
+  const cards = await second.evaluate((one) => one.parentElement?.childElementCount ?? 0);
+  await expect(guest.locator('[data-distance="y"][data-equal]')).toHaveCount(cards - 2);
+  await expect(guest.locator('[data-equal] text')).toHaveCount(0);
   await guest.getByRole('group', { name: 'Unit' }).getByRole('button', { name: 'rem' }).click();
   await second.hover({ position: { x: 4, y: 4 } });
-  await expect(distance).toHaveText(`${between / 16}rem`);
+  await expect(distance).toHaveText(`${between / 16}rem cards.gap`);
 
   // By key: outward, and on to the next.
   await guest.getByRole('button', { name: 'next', exact: true }).focus();

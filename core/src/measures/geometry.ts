@@ -75,18 +75,29 @@ export function sharedEdges(
   });
 }
 
-/** Things of a row or a column whose distances are the same, by that distance: those that stand there twice or more. */
-export function equalDistances(
-  distances: readonly Distance[],
-): ReadonlyMap<string, readonly Distance[]> {
-  const groups = new Map<string, Distance[]>();
-  for (const distance of distances) {
-    const key = sizeWords(distance.px);
-    const group = groups.get(key);
-    if (group) group.push(distance);
-    else groups.set(key, [distance]);
-  }
-  return new Map([...groups].filter(([, group]) => group.length > 1));
+/** The room between neighbors: from each thing to the nearest behind it that it shares height or width with. */
+export function distancesAmong(boxes: readonly Box[]): readonly Distance[] {
+  return (['x', 'y'] as const).flatMap((axis) => {
+    const across = other(axis);
+    const shares = (one: Box, two: Box): boolean => {
+      const [a, b] = [spanOf(one, across), spanOf(two, across)];
+      return Math.max(a[0], b[0]) < Math.min(a[1], b[1]);
+    };
+    return boxes.flatMap((one) => {
+      const [, end] = spanOf(one, axis);
+      const [next] = boxes
+        .filter((two) => two !== one && spanOf(two, axis)[0] >= end - NONE_PX && shares(one, two))
+        .sort((two, three) => spanOf(two, axis)[0] - spanOf(three, axis)[0]);
+      return next
+        ? line(
+            axis,
+            end,
+            spanOf(next, axis)[0],
+            middleOf(spanOf(one, across), spanOf(next, across)),
+          )
+        : [];
+    });
+  });
 }
 
 /** A length as it is told: to the hundredth of a px, without zeros that say nothing. */

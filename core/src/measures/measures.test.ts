@@ -4,7 +4,7 @@ import { builtOf, factsOf, type FactsOf } from './facts.ts';
 import {
   distancesAround,
   distancesBetween,
-  equalDistances,
+  distancesAmong,
   remWords,
   sharedEdges,
   sizeWords,
@@ -93,16 +93,23 @@ describe('distances', () => {
     );
   });
 
-  test('that are the same, and edges that are shared, are told', () => {
-    const distances = [
-      ...distancesBetween(box(0, 0, 10, 10), box(34, 0, 10, 10)),
-      ...distancesBetween(box(34, 0, 10, 10), box(68, 0, 10, 10)),
-      ...distancesBetween(box(68, 0, 10, 10), box(71, 0, 7, 10)),
-    ];
-    expect([...equalDistances(distances)].map(([px, all]) => [px, all.length])).toEqual([
-      ['24', 2],
+  test('among neighbors go from each to the nearest behind it, along both axes', () => {
+    const cell = (left: number, top: number): Box => ({ left, top, width: 20, height: 10 });
+    // Two rows of three, 4 px between columns and 6 px between rows; the last one stands further off.
+    const grid = [cell(0, 0), cell(24, 0), cell(48, 0), cell(0, 16), cell(24, 16), cell(58, 16)];
+    const found = distancesAmong(grid).map(({ axis, px, from }) => [axis, px, from]);
+    expect(found).toEqual([
+      ['x', 4, 20],
+      ['x', 4, 44],
+      ['x', 4, 20],
+      ['x', 14, 44],
+      ['y', 6, 10],
+      ['y', 6, 10],
+      ['y', 6, 10],
     ]);
     expect(sharedEdges(box(0, 0, 10, 10), box(0, 20, 30, 10))).toEqual([{ axis: 'x', at: 0 }]);
+    expect(distancesAmong([])).toEqual([]);
+    expect(distancesAmong([cell(0, 0)])).toEqual([]);
   });
 
   test('are told to the hundredth, without zeros that say nothing', () => {

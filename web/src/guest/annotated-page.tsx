@@ -7,7 +7,7 @@ import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { framedSheets, type FramedSheets } from '../proof/framed-sheets.ts';
 import { renderNode } from '../proof/render.tsx';
-import { boxOf, chosenAt, layersOf, nameOf, toldOf } from '../proof/chosen.ts';
+import { boxOf, chosenAt, gapsOf, layersOf, nameOf, toldOf } from '../proof/chosen.ts';
 import { FactsBeside, type Said } from './facts-beside.tsx';
 import { Measures } from './measures.tsx';
 import { NotesBeside, useNotes } from './notes-beside.tsx';
@@ -37,6 +37,12 @@ function insetOf(element: Element): readonly [number, number, number, number] {
   const of = (side: string): number => number(style?.getPropertyValue(`padding-${side}`) ?? '');
   return [of('top'), of('right'), of('bottom'), of('left')];
 }
+
+/** The boxes of what stands beside two things in the same place; none where they stand in different ones. */
+const amongOf = (one: Element, two: Element): readonly Box[] =>
+  one !== two && one.parentElement !== null && one.parentElement === two.parentElement
+    ? [...one.parentElement.children].filter((each) => each.getClientRects().length > 0).map(boxOf)
+    : [];
 
 /** What is chosen and pointed at, and where both stand now. */
 function usePointed(stage: FramedSheets | undefined, isMeasuring: boolean) {
@@ -241,6 +247,12 @@ export function AnnotatedPage(props: AnnotatedProps) {
             <Measures
               chosen={box}
               pointed={where(pointed)}
+              among={chosen && pointed ? amongOf(chosen, pointed) : []}
+              gaps={
+                chosen?.parentElement && pointed?.parentElement === chosen.parentElement
+                  ? gapsOf(chosen.parentElement, view.derived)
+                  : undefined
+              }
               inset={chosen ? insetOf(chosen) : [0, 0, 0, 0]}
               scale={scale}
               unit={unit}

@@ -1,4 +1,6 @@
+import type { gapsOf } from '../proof/chosen.ts';
 import {
+  distancesAmong,
   distancesBetween,
   sharedEdges,
   sizeWords,
@@ -17,6 +19,10 @@ interface MeasuresProps {
   readonly unit: FactUnit;
   readonly width: number;
   readonly height: number;
+  /** What stands beside both in the same place: distances that are the same as theirs are shown too. */
+  readonly among: readonly Box[];
+  /** What is between things there, and the tokens that make it. */
+  readonly gaps: ReturnType<typeof gapsOf> | undefined;
   /** Where notes are pinned: a stroke from the margin leads to each. */
   readonly noted: readonly Box[];
 }
@@ -50,24 +56,30 @@ function Line({
   distance,
   scale,
   unit,
+  tokens = [],
+  isQuiet = false,
 }: {
   readonly distance: Distance;
   readonly scale: number;
   readonly unit: FactUnit;
+  /** The tokens that make it. */
+  readonly tokens?: readonly string[];
+  /** One that is the same as another, which has the words. */
+  readonly isQuiet?: boolean;
 }) {
   const { axis, from, to, at, px } = distance;
   const [a, b, across] = [from * scale, to * scale, at * scale];
-  const text = unit === 'px' ? sizeWords(px) : remWords(px);
+  const text = [unit === 'px' ? sizeWords(px) : remWords(px), ...tokens].join(' ');
   const isX = axis === 'x';
   const d = isX
     ? `M${a} ${across}H${b}M${a} ${across - 4}v8M${b} ${across - 4}v8`
     : `M${across} ${a}V${b}M${across - 4} ${a}h8M${across - 4} ${b}h8`;
   const wide = labelWide(text);
   return (
-    <g data-distance={axis}>
+    <g data-distance={axis} {...(isQuiet && { 'data-equal': '' })}>
       <path d={d} stroke="#111" fill="none" strokeWidth="1.25" />
       <path d={d} stroke="#fff" fill="none" strokeWidth="0.5" />
-      {isX ? (
+      {isQuiet ? null : isX ? (
         <Label x={(a + b) / 2} y={across - LABEL_HIGH / 2 - 5} text={text} />
       ) : (
         <Label x={across + wide / 2 + 7} y={(a + b) / 2} text={text} />
@@ -86,12 +98,25 @@ const rectOf = ({ left, top, width, height }: Box, scale: number) => ({
 
 /** Measures over the page: what is chosen with the room inside it, what is pointed at, and what lies between. */
 export function Measures(props: MeasuresProps) {
-  const { chosen, pointed, inset, scale, unit, width, height, noted } = props;
+  const { chosen, pointed, inset, scale, unit, width, height, noted, among, gaps } = props;
   const isOther =
     chosen !== undefined &&
     pointed !== undefined &&
     !(['left', 'top', 'width', 'height'] as const).every((side) => chosen[side] === pointed[side]);
   const [top, right, bottom, left] = inset;
+  const between = isOther ? distancesBetween(chosen, pointed) : [];
+  const isSame = (one: Distance, two: Distance): boolean =>
+    one.axis === two.axis && sizeWords(one.px) === sizeWords(two.px);
+  const equal = distancesAmong(among).filter(
+    (distance) =>
+      between.some((one) => isSame(one, distance)) &&
+      !between.some(
+        (one) =>
+          isSame(one, distance) &&
+          Math.abs(one.from - distance.from) < 0.5 &&
+          Math.abs(one.at - distance.at) < 0.5,
+      ),
+  );
   return (
     <svg
       className="pointer-events-none absolute inset-0 overflow-hidden"
@@ -155,9 +180,22 @@ export function Measures(props: MeasuresProps) {
               d={axis === 'x' ? `M${at * scale} 0V${height}` : `M0 ${at * scale}H${width}`}
             />
           ))}
-          {distancesBetween(chosen, pointed).map((distance, index) => (
-            <Line key={index} distance={distance} scale={scale} unit={unit} />
+          {equal.map((distance, index) => (
+            <Line key={`equal ${index}`} distance={distance} scale={scale} unit={unit} isQuiet />
           ))}
+          {between.map((distance, index) => {
+            const gap = gaps?.[distance.axis === 'x' ? 'column' : 'row'];
+            const isGap = gap !== undefined && sizeWords(gap.px) === sizeWords(distance.px);
+            return (
+              <Line
+                key={index}
+                distance={distance}
+                scale={scale}
+                unit={unit}
+                tokens={isGap ? gap.tokens : []}
+              />
+            );
+          })}
         </>
       )}
     </svg>

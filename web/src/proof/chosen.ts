@@ -1,4 +1,5 @@
 import type { Derived } from '@garnish/core/derive/derived';
+import { tokensSaid } from '@garnish/core/drawings/scene';
 import { namingOf } from '@garnish/core/formats/naming';
 import { rulesCss } from '@garnish/core/formats/sheet';
 import { builtOf, factsOf, type Fact, type FactUnit } from '@garnish/core/measures/facts';
@@ -65,6 +66,30 @@ export function tokensBehind(
     return [];
   };
   return (property) => behind(property, []);
+}
+
+/** The room that an element leaves between what stands in it, in px, and the tokens that make it. */
+export interface Gap {
+  readonly px: number;
+  readonly tokens: readonly string[];
+}
+
+/** Between rows and between columns; nothing where it is neither a grid nor a flexible box. */
+export function gapsOf(
+  element: Element,
+  derived: Derived,
+): { readonly row: Gap; readonly column: Gap } {
+  const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+  const isSpaced = /flex|grid/.test(style?.display ?? '');
+  const declared = declarationsOf(element, derived.rules, holdsOn(element.ownerDocument));
+  const tokensOf = tokensBehind(element, { derived });
+  const of = (axis: 'row' | 'column'): Gap => {
+    const both = declared.get('gap')?.split(/ (?![^(]*\))/);
+    const said = declared.get(`${axis}-gap`) ?? both?.[axis === 'row' ? 0 : 1] ?? both?.[0];
+    const px = isSpaced ? Number.parseFloat(style?.getPropertyValue(`${axis}-gap`) ?? '') : 0;
+    return { px: Number.isFinite(px) ? px : 0, tokens: tokensSaid(said, tokensOf) };
+  };
+  return { row: of('row'), column: of('column') };
 }
 
 /** Everything that is told of a chosen element. */

@@ -3,7 +3,7 @@ import type { Derived } from '@garnish/core/derive/derived';
 import { factsOf, type FactUnit } from '@garnish/core/measures/facts';
 import type { Box } from '@garnish/core/measures/geometry';
 import { declarationsOf } from '@garnish/core/proof/made-of';
-import { hasWords, nameOf, tokensBehind } from '../chosen.ts';
+import { gapsOf, hasWords, nameOf, tokensBehind } from '../chosen.ts';
 import { holdsOn } from '../elements.ts';
 
 /** A size that something has whatever stands in it. */
@@ -101,11 +101,7 @@ export function sceneOf(
     };
     const [inset, margin] = [sidesOf('padding'), sidesOf('margin')];
     const words = wordsOf(element, page);
-    const isSpaced = /flex|grid/.test(of('display'));
-    const gap = (axis: 'row' | 'column') =>
-      declared.get(`${axis}-gap`) ??
-      declared.get('gap')?.split(/ (?![^(]*\))/)[axis === 'row' ? 0 : 1] ??
-      declared.get('gap');
+    const { row, column } = gapsOf(element, derived);
     return [
       {
         place,
@@ -119,16 +115,11 @@ export function sceneOf(
           number(of('border-left-width')),
         ],
         margin: margin.px,
-        gap: isSpaced
-          ? { row: number(of('row-gap')), column: number(of('column-gap')) }
-          : { row: 0, column: 0 },
+        gap: { row: row.px, column: column.px },
         tokens: {
           inset: inset.tokens,
           margin: margin.tokens,
-          gap: {
-            row: tokensSaid(gap('row'), tokensOf),
-            column: tokensSaid(gap('column'), tokensOf),
-          },
+          gap: { row: row.tokens, column: column.tokens },
         },
         isFixed: [...declared].some(
           ([property, value]) => FIXED.test(property) && !FOLLOWING.test(value),

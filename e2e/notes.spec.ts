@@ -112,3 +112,57 @@ test('a note is pinned by a guest, answered, stays with its thing, is resolved, 
   await expect(asked).toContainText('resolved');
   await elsewhere.close();
 });
+
+test('a client sees pages alone, large, and answers what is asked by a click and a sentence', async ({
+  page,
+  request,
+  browser,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'handoff?view=notes');
+  await page.getByText('Ask a client').click();
+  await page.getByRole('combobox', { name: 'beside the page' }).selectOption('Timetable');
+  await page.getByRole('textbox', { name: /^a short question/ }).fill('Is this the tone?');
+  await page.getByRole('button', { name: 'Ask', exact: true }).click();
+  const thread = page.getByRole('article', { name: /^asked of the client/ });
+  await expect(thread).toContainText('Is this the tone?');
+  await page.getByRole('button', { name: 'links', exact: true }).click();
+  await page.getByRole('textbox', { name: 'for whom' }).fill('the ferry people');
+  await page.getByRole('checkbox', { name: /^for a client/ }).check();
+  await page.getByRole('button', { name: 'Make the link' }).click();
+  const links = page.getByRole('list', { name: 'Links' });
+  await expect(links).toContainText('all pages, for a client');
+  const address = (
+    await links.getByRole('button', { name: /\/g\// }).first().textContent()
+  )?.trim();
+
+  const elsewhere = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const client = await elsewhere.newPage();
+  await client.goto(address ?? '');
+  const pages = client.getByRole('navigation', { name: 'Pages' });
+  await expect(client.getByText('Nothing is asked of this page.')).toBeVisible();
+  await expect(client.getByText('Files')).toHaveCount(0);
+  await pages.getByRole('button', { name: 'Timetable 1 asked' }).click();
+  const asked = client.getByRole('complementary', { name: 'Asked of you' });
+  await expect(asked.getByRole('heading')).toHaveText('Is this the tone?');
+  const not = asked.getByRole('button', { name: 'Not yet' });
+  await expect(not).toBeDisabled();
+  await asked.getByRole('textbox', { name: 'your name' }).fill('Bo');
+  await asked.getByRole('textbox', { name: 'a sentence, if you like' }).fill('A little louder.');
+  await not.click();
+  await expect(asked.getByRole('list', { name: 'Answers' })).toHaveText(
+    'you: Not yet. A little louder.',
+  );
+  await expect(pages.getByRole('button', { name: 'Timetable', exact: true })).toBeVisible();
+  expect(await violationsOf(client)).toEqual([]);
+  // On a phone as well.
+  await client.setViewportSize({ width: 375, height: 740 });
+  expect(await client.evaluate(() => document.documentElement.scrollWidth)).toBe(375);
+  await client.setViewportSize({ width: 1280, height: 800 });
+  await elsewhere.close();
+
+  await page.getByRole('button', { name: 'notes', exact: true }).click();
+  await expect(thread).toContainText('Not yet. A little louder.');
+  await thread.getByRole('button', { name: 'Resolve' }).click();
+  await expect(thread).toHaveCount(0);
+});

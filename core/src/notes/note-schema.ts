@@ -1,8 +1,14 @@
 import * as z from 'zod/mini';
 
-/** What a note is: something asked, something told of how it behaves, something wrong. */
-export const NOTE_KINDS = ['question', 'behavior', 'fault'] as const;
+/** What a guest writes: something asked, something told of how it behaves, something wrong. */
+export const GUEST_KINDS = ['question', 'behavior', 'fault'] as const;
+/** All that a note may be; what a client is asked of a page is asked by whoever the system belongs to. */
+export const NOTE_KINDS = [...GUEST_KINDS, 'asked of the client'] as const;
 export type NoteKind = (typeof NOTE_KINDS)[number];
+export const ASKED = 'asked of the client' satisfies NoteKind;
+
+/** What a client answers with a click; a sentence may follow. */
+export const CLIENT_ANSWERS = ['Yes', 'Not yet', 'No'] as const;
 
 export const LONGEST_NOTE = 2000;
 export const LONGEST_WRITER = 60;

@@ -324,6 +324,18 @@ const STEPS: readonly Step[] = [
       `);
     },
   },
+  {
+    // Links for those who look at pages and answer questions, and build nothing.
+    name: '0013-clients',
+    up: async ({ sequelize }) => {
+      await sequelize.query(
+        'ALTER TABLE links ADD COLUMN for_client boolean NOT NULL DEFAULT false',
+      );
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('ALTER TABLE links DROP COLUMN for_client');
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

@@ -29,6 +29,8 @@ export interface LinkChoices {
   readonly passphrase?: string | undefined;
   /** Whether notes may be written under it. */
   readonly mayWrite?: boolean | undefined;
+  /** For a client: pages and questions alone. */
+  readonly forClient?: boolean | undefined;
 }
 
 interface Row {
@@ -44,6 +46,7 @@ interface Row {
   readonly at: Date;
   readonly used_at: Date | null;
   readonly may_write: boolean;
+  readonly for_client: boolean;
 }
 
 export interface Link {
@@ -59,6 +62,7 @@ export interface Link {
   readonly at: Date;
   readonly usedAt: Date | undefined;
   readonly mayWrite: boolean;
+  readonly forClient: boolean;
 }
 
 const linkOf = (row: Row): Link => ({
@@ -73,10 +77,11 @@ const linkOf = (row: Row): Link => ({
   at: row.at,
   usedAt: row.used_at ?? undefined,
   mayWrite: row.may_write,
+  forClient: row.for_client,
 });
 
 const COLUMNS =
-  'id, system_id, address, label, release, pages, until, salt, passphrase, at, used_at, may_write';
+  'id, system_id, address, label, release, pages, until, salt, passphrase, at, used_at, may_write, for_client';
 
 /** Keeps the links under which guests read a system. One that is taken back is gone. */
 export function createLinks({ sequelize }: Database, store: Store) {
@@ -105,7 +110,9 @@ export function createLinks({ sequelize }: Database, store: Store) {
 
     async make(systemId: string, choices: LinkChoices): Promise<Link> {
       const { document } = await store.open(systemId);
-      const { label, release, pages, until, passphrase, mayWrite = false } = choices;
+      const { label, release, pages, until, passphrase, forClient = false } = choices;
+      // Whoever is asked may answer.
+      const mayWrite = forClient || choices.mayWrite === true;
       const refuse = (why: string): Problem =>
         new Problem('link-refused', `${why} No link was made.`);
       const missing = pages?.find((page) => !Object.hasOwn(document.content.pages.items, page));
@@ -127,12 +134,12 @@ export function createLinks({ sequelize }: Database, store: Store) {
       const salt = passphrase === undefined ? null : randomBytes(SALT_BYTES);
       const key = salt && (await derived(passphrase ?? '', salt, KEY_BYTES));
       const [row] = await rows<Row>(
-        `INSERT INTO links (id, system_id, address, label, release, pages, until, salt, passphrase, may_write)
-         VALUES ($1, $2, $3, $4, $5, $6::jsonb, $7, $8, $9, $10) RETURNING ${COLUMNS}`,
+        `INSERT INTO links (id, system_id, address, label, release, pages, until, salt, passphrase, may_write, for_client)
+         VALUES ($1, $2, $3, $4, $5, $6::jsonb, $7, $8, $9, $10, $11) RETURNING ${COLUMNS}`,
         [
           ...[randomUUID(), systemId, randomBytes(ADDRESS_BYTES).toString('base64url'), label],
           ...[release ?? null, pages === undefined ? null : JSON.stringify(pages)],
-          ...[until ?? null, salt, key, mayWrite],
+          ...[until ?? null, salt, key, mayWrite, forClient],
         ],
       );
       if (!row) throw refuse('It could not be kept.');

@@ -5,6 +5,7 @@ import rateLimit from '@fastify/rate-limit';
 import { fileName, type Download } from '../exports/downloads.ts';
 import { differenceOf } from '@garnish/core/releases/difference';
 import { collectionOf } from '@garnish/core/system/collection';
+import { ASKED } from '@garnish/core/notes/note-schema';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import { releaseNumber } from '@garnish/core/releases/schema';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -51,6 +52,7 @@ const linkSchema = z.object({
   until: z.string().optional(),
   hasPassphrase: z.boolean(),
   mayWrite: z.boolean(),
+  forClient: z.boolean(),
   at: z.string(),
   usedAt: z.string().optional(),
 });
@@ -66,11 +68,13 @@ const newLink = z.strictObject({
   until: z.iso.datetime().optional(),
   passphrase: z.string().min(4).max(LONGEST_PASSPHRASE).optional(),
   mayWrite: z.boolean().optional(),
+  forClient: z.boolean().optional(),
 });
 
 const told = (link: Link): z.infer<typeof linkSchema> => ({
   ...{ id: link.id, address: link.address, label: link.label, hasPassphrase: link.hasPassphrase },
   mayWrite: link.mayWrite,
+  forClient: link.forClient,
   ...(link.release !== undefined && { release: link.release }),
   ...(link.pages !== undefined && { pages: [...link.pages] }),
   ...(link.until && { until: link.until.toISOString() }),
@@ -306,6 +310,7 @@ export const guestRoutes =
           const text = JSON.stringify({
             sequence,
             mayWrite: link.mayWrite,
+            forClient: link.forClient,
             ...(link.release !== undefined && { release: link.release }),
             document: openedPages(document, link.pages),
           });
@@ -426,9 +431,10 @@ export const guestRoutes =
     const ofNote = ofGuest.extend({ note: z.uuid() });
     /** A note of a page that a link opens; no other is there for its guests. */
     const noteOf = async (link: Link, id: string): Promise<void> => {
-      const { page } = await notes.one(link.systemId, id);
+      const { page, kind } = await notes.one(link.systemId, id);
       const { document } = await stateOf(link);
-      if (!pagesFor(document, link.pages).includes(page))
+      const isTheirs = (kind === ASKED) === link.forClient;
+      if (!isTheirs || !pagesFor(document, link.pages).includes(page))
         throw new Problem('unknown-note', 'It may have been deleted.');
     };
 
@@ -450,6 +456,8 @@ export const guestRoutes =
         return quiet(reply).send({
           notes: found
             .filter(({ page }) => order.includes(page))
+            // A client sees what a client is asked, and nobody else does.
+            .filter(({ kind }) => (kind === ASKED) === link.forClient)
             .map((note) => toldNote(note, reader)),
         });
       },
@@ -470,6 +478,11 @@ export const guestRoutes =
         const { note, writer: name } = request.body;
         if ('answers' in note) await noteOf(link, note.answers);
         else {
+          if (link.forClient || note.kind === ASKED)
+            throw new Problem(
+              'note-refused',
+              'A client answers what is asked, and asks nothing of others. Nothing was changed.',
+            );
           const { document } = await stateOf(link);
           if (!pagesFor(document, link.pages).includes(note.page))
             throw new Problem(
@@ -526,6 +539,8 @@ export const guestRoutes =
         { schema: { hide: true, params: ofGuest, response: { 200: z.any(), ...failures } } },
         async (request, reply) => {
           const link = await linkFor(request, request.params.address);
+          if (link.forClient)
+            throw new Problem('not-found', 'This link opens pages, and no files.');
           quiet(reply).type(type);
           const named = (name: string): FastifyReply =>
             reply.header('content-disposition', `attachment; filename="${fileName(name, file)}"`);

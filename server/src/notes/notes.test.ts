@@ -235,3 +235,54 @@ test('whoever writes without end is slowed, and what was written before is kept'
   expect(new Set(statuses)).toEqual(new Set([204, 429]));
   expect((await guest.list()).length - before).toBe(statuses.filter((one) => one === 204).length);
 });
+
+describe('what a client is asked', () => {
+  /** Before a server that nobody has written to much. */
+  let fresh = '';
+  beforeAll(async () => {
+    fresh = await server.another();
+  });
+  const under = async (choices?: object): Promise<string> =>
+    (await link(choices)).replace(server.url, fresh);
+
+  test('is seen and answered under a link for clients, and nowhere else', async () => {
+    const asked = said('Is this the tone?', { ...NOTE, kind: 'asked of the client' });
+    expect((await designer().call('POST', '', asked)).status).toBe(204);
+    const client = browser(await under({ forClient: true, mayWrite: false }));
+    const builder = browser(await under());
+    await builder.call('POST', '', asGuest('Ada', said('How does it move?')));
+    expect((await client.list()).map(({ words }) => words)).toEqual(['Is this the tone?']);
+    expect((await builder.list()).map(({ words }) => words)).not.toContain('Is this the tone?');
+    const answer = { id: randomUUID(), answers: asked.id, words: 'Not yet. Too loud.' };
+    expect((await client.call('POST', '', asGuest('Bo', answer))).status).toBe(204);
+    expect((await client.list()).map(({ words }) => words)).toEqual([
+      'Is this the tone?',
+      'Not yet. Too loud.',
+    ]);
+    expect((await designer().list()).map(({ words }) => words)).toContain('Not yet. Too loud.');
+    // Nobody asks in another's place, and a client writes to nobody else.
+    expect(
+      (
+        await builder.call(
+          'POST',
+          '',
+          asGuest('Ada', said('For you?', { ...NOTE, kind: 'asked of the client' })),
+        )
+      ).status,
+    ).toBe(403);
+    expect((await client.call('POST', '', asGuest('Bo', said('And this?')))).status).toBe(403);
+    const own = (await builder.list()).find(({ words }) => words === 'How does it move?');
+    const other = { id: randomUUID(), answers: own?.id, words: 'No.' };
+    expect((await client.call('POST', '', asGuest('Bo', other))).status).toBe(404);
+    expect(
+      (await builder.call('POST', '', asGuest('Ada', { ...answer, id: randomUUID() }))).status,
+    ).toBe(404);
+  });
+
+  test('comes with pages alone: no file is there', async () => {
+    const base = (await under({ forClient: true })).replace(/\/notes$/, '');
+    expect((await fetch(base)).status).toBe(200);
+    for (const file of ['tokens.css', 'handoff.md', 'tokens.zip'])
+      expect([file, (await fetch(`${base}/files/${file}`)).status]).toEqual([file, 404]);
+  });
+});

@@ -11,6 +11,7 @@ export const linkRecord = z.object({
   until: z.optional(z.string()),
   hasPassphrase: z.boolean(),
   mayWrite: z.boolean(),
+  forClient: z.boolean(),
   at: z.string(),
   usedAt: z.optional(z.string()),
 });
@@ -28,6 +29,7 @@ export const guestPage = (address: string): string => `/g/${address}`;
 export const guestState = z.object({
   sequence: z.number(),
   mayWrite: z.boolean(),
+  forClient: z.boolean(),
   release: z.optional(z.string()),
   document: z.unknown(),
 });

@@ -21,6 +21,7 @@ import { SinceYouWereHere } from './since-you-were-here.tsx';
 import { useGuest, type GuestView } from './use-guest.ts';
 
 const Parts = lazyPart(async () => ({ default: (await import('./parts.tsx')).Parts }));
+const ClientPage = lazyPart(() => import('./client-page.tsx'));
 const Assets = lazyPart(async () => ({ default: (await import('./parts.tsx')).Assets }));
 
 /** What stands beside the pages, as the address has it. */
@@ -307,6 +308,12 @@ export default function GuestPage() {
     case 'asked':
       return <Asked problem={says.problem} onEnter={enter} />;
     case 'open':
+      if (says.view.forClient)
+        return (
+          <Suspense fallback={<Message title="Opening …" />}>
+            <ClientPage address={address} view={says.view} isInTouch={says.isInTouch} />
+          </Suspense>
+        );
       return <Open address={address} view={says.view} isInTouch={says.isInTouch} />;
   }
 }

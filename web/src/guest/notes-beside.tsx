@@ -1,4 +1,4 @@
-import { LONGEST_WRITER, NOTE_KINDS, type NoteKind } from '@garnish/core/notes/note-schema';
+import { GUEST_KINDS, LONGEST_WRITER, type NoteKind } from '@garnish/core/notes/note-schema';
 import { elementAt, pinOf } from '@garnish/core/notes/pin';
 import { useId, useState } from 'react';
 import useSWR from 'swr';
@@ -11,7 +11,7 @@ import { nameOf } from '../proof/chosen.ts';
 
 const NAME = 'garnish-guest-name';
 
-const keptName = (): string => {
+export const keptName = (): string => {
   try {
     return localStorage.getItem(NAME) ?? '';
   } catch {
@@ -19,7 +19,7 @@ const keptName = (): string => {
   }
 };
 
-function keepName(name: string): void {
+export function keepName(name: string): void {
   try {
     localStorage.setItem(NAME, name);
   } catch {
@@ -105,10 +105,10 @@ export function NotesBeside(props: NotesProps) {
             className="min-h-7 w-full border-b border-line-strong bg-transparent"
             value={kind}
             onChange={({ target }) =>
-              setKind(NOTE_KINDS.find((one) => one === target.value) ?? 'question')
+              setKind(GUEST_KINDS.find((one) => one === target.value) ?? 'question')
             }
           >
-            {NOTE_KINDS.map((one) => (
+            {GUEST_KINDS.map((one) => (
               <option key={one}>{one}</option>
             ))}
           </select>

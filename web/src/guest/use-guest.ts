@@ -16,6 +16,8 @@ export interface GuestView {
   readonly sheet: readonly SheetBlock[];
   readonly release?: string;
   readonly mayWrite: boolean;
+  /** For a client: pages and questions alone. */
+  readonly forClient: boolean;
   /** The change that it is of. */
   readonly sequence: number;
 }
@@ -59,6 +61,7 @@ export function useGuest(address: string) {
       document: result.document,
       sequence: data.sequence,
       mayWrite: data.mayWrite,
+      forClient: data.forClient,
       derived,
       sheet: sheetOf(derived),
       ...(data.release !== undefined && { release: data.release }),

@@ -56,14 +56,15 @@ interface LinkRowProps {
 
 /** A link: what it opens, until when, when it was used; its address, and a code for a phone. */
 function LinkRow({ link, isOver, addresses, pageNames, onTakeBack }: LinkRowProps) {
-  const { label, release, pages, until, hasPassphrase, mayWrite, at, usedAt, address } = link;
+  const { label, release, pages, until, hasPassphrase, mayWrite, forClient, at, usedAt, address } =
+    link;
   const path = guestPage(address);
   const opens = [
     release === undefined ? 'as it stands' : `release ${release}`,
     pages === undefined
       ? 'all pages'
       : pages.map((page) => pageNames.get(page) ?? 'a page that is gone').join(', '),
-    ...(mayWrite ? ['with notes'] : []),
+    ...(forClient ? ['for a client'] : mayWrite ? ['with notes'] : []),
     ...(hasPassphrase ? ['with a passphrase'] : []),
   ];
   const name = label === '' ? 'without words' : label;
@@ -126,6 +127,7 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
   const [until, setUntil] = useState('');
   const [passphrase, setPassphrase] = useState('');
   const [mayWrite, setMayWrite] = useState(true);
+  const [forClient, setForClient] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [isMaking, setMaking] = useState(false);
   const ids = { label: useId(), release: useId(), until: useId(), words: useId() };
@@ -142,6 +144,7 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
         await send('POST', linksPath(system), {
           label,
           mayWrite,
+          ...(forClient && { forClient }),
           ...(release !== '' && { release }),
           ...(chosen.length < pages.length && { pages: chosen.map(([id]) => id) }),
           ...(until !== '' && { until: endOf(until) }),
@@ -245,10 +248,20 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
         <input
           type="checkbox"
           className="h-4 w-4 accent-primary"
-          checked={mayWrite}
+          checked={mayWrite || forClient}
+          disabled={forClient}
           onChange={({ target }) => setMayWrite(target.checked)}
         />
         guests may write notes
+      </label>
+      <label className="mb-3 flex min-h-6 items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="h-4 w-4 accent-primary"
+          checked={forClient}
+          onChange={({ target }) => setForClient(target.checked)}
+        />
+        for a client: pages alone, large, with what is asked of them
       </label>
       {(problem ?? reason) !== undefined && (
         <p role="alert" className="text-error">

@@ -1,5 +1,6 @@
-import { NOTE_KINDS } from '@garnish/core/notes/note-schema';
+import { ASKED, NOTE_KINDS } from '@garnish/core/notes/note-schema';
 import { elementAt } from '@garnish/core/notes/pin';
+import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useState } from 'react';
 import { notesPath, threadsOf, writingNotes, type NoteRecord } from '../../api/notes.ts';
 import { keepNotesSeen, notesSeen, useNotes } from '../../system/notes.ts';
@@ -7,7 +8,7 @@ import { showPage } from '../../system/shown-page.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { NoteThread } from '../../ui/note-thread.tsx';
+import { NoteThread, WordsForm } from '../../ui/note-thread.tsx';
 
 /** A page that was turned to takes a moment until it stands there, in ms. */
 const TURN_MS = 400;
@@ -22,6 +23,52 @@ function show(system: string, { page, pin }: NoteRecord): void {
     const site = frame?.contentDocument?.querySelector('.site');
     if (site) elementAt(site, pin)?.scrollIntoView({ block: 'center' });
   }, TURN_MS);
+}
+
+interface AskProps {
+  readonly system: string;
+  readonly onAsked: () => Promise<unknown>;
+}
+
+/** A short question to a client, beside one of the pages. */
+function AskClient({ system, onAsked }: AskProps) {
+  const pages = useSystem((state) => state.decided.document.content.pages);
+  const shown = inOrder(pages).filter(([, { isOff }]) => isOff !== true);
+  const [wanted, setPage] = useState('');
+  const page = shown.find(([id]) => id === wanted)?.[0] ?? shown[0]?.[0];
+  if (page === undefined) return null;
+  return (
+    <details className="mb-2">
+      <summary className="min-h-6 cursor-pointer text-quiet">Ask a client</summary>
+      <label className="mt-1 block text-quiet">
+        beside the page
+        <select
+          className="ms-2 border-b border-line-strong bg-transparent text-base-content"
+          value={page}
+          onChange={({ target }) => setPage(target.value)}
+        >
+          {shown.map(([id, { name }]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <WordsForm
+        label="a short question, which is answered by yes, not yet or no"
+        says="Ask"
+        onSay={async (words) => {
+          await writingNotes(notesPath(system)).add(crypto.randomUUID(), {
+            words,
+            kind: ASKED,
+            page,
+            pin: { at: `/content/pages/items/${page}`, up: 0, down: [], name: 'the page' },
+          });
+          await onAsked();
+        }}
+      />
+    </details>
+  );
 }
 
 /** What guests have asked and told, page by page. */
@@ -69,6 +116,7 @@ export function Notes() {
           ))}
         </select>
       </div>
+      <AskClient system={system} onAsked={() => known.mutate()} />
       {error instanceof Error && (
         <p role="alert" className="text-error">
           {error.message}

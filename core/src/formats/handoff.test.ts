@@ -2,7 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { micromark } from 'micromark';
 import { gfmTable, gfmTableHtml } from 'micromark-extension-gfm-table';
+import { wcagContrast } from 'culori';
+import { COMPONENTS } from '../components/components.ts';
 import { derive } from '../derive/derive.ts';
+import { fluidPx } from '../type/fluid.ts';
 import { jsonOf, type Patch } from '../system/patch.ts';
 import { sampleDocument, sampleFamily } from '../system/sample.ts';
 import { writeHandoff } from './handoff.ts';
@@ -34,13 +37,68 @@ describe('what goes along with the tokens', () => {
   });
 
   test('has a row for each role and step', () => {
-    const { styles, colors, steps, spaces, grid, icons } = derive(sampleDocument());
+    const { styles, colors, steps, spaces, grid, icons, pairs } = derive(sampleDocument());
+    const drawn = COMPONENTS.filter(({ variants = [] }) => variants.length > 0).length;
     const rows = html(written()).match(/<tr>/g)?.length;
     const sides = [...spaces.values()].reduce((sum, { apart }) => sum + (apart ? 2 : 1), 0);
-    // Eight tables with a head each, two faces; three radii, and two each of borders, levels, durations.
+    // Eleven tables with a head each, two faces; three radii, and two each of borders, levels, durations. Each text
+    // role stands in two of them.
     expect(rows).toBe(
-      8 + 2 + styles.size + colors.size + steps.size + sides + grid.length + 9 + icons.size,
+      11 +
+        2 +
+        2 * styles.size +
+        colors.size +
+        pairs.length +
+        steps.size +
+        sides +
+        grid.length +
+        9 +
+        icons.size +
+        drawn,
     );
+  });
+
+  test('says how each text is set, at each anchor, and what stands after it', () => {
+    const text = written([
+      { op: 'add', path: '/type/roles/items/h1/case', value: 'uppercase' },
+      { op: 'add', path: '/type/roles/items/h1/after', value: 'm' },
+      { op: 'add', path: '/type/roles/items/h1/letterSpacing', value: 0.05 },
+    ]);
+    const document = sampleDocument();
+    const { steps, styles } = derive(document);
+    const row = text.split('\n').find((line) => /^\| h1 \| Karla|^\| h1 \| [A-Z]/.test(line)) ?? '';
+    expect(row).toContain(
+      `letters 0.05 em apart, uppercase, ${steps.get('m')?.px ?? 0} px after it`,
+    );
+    const h1 = styles.get('h1');
+    if (!h1) throw new Error('there is no h1');
+    for (const { width } of Object.values(document.type.anchors.items)) {
+      const size = fluidPx(h1.size, width);
+      const figures = [size, size * h1.lineHeight].map((one) => String(Number(one.toFixed(2))));
+      expect(row).toContain(` ${figures.join(' / ')} `);
+      expect(text).toContain(`| ${width} px |`);
+    }
+  });
+
+  test('says colors by their grounds, with the contrast that is checked', () => {
+    const { pairs } = derive(sampleDocument());
+    const [pair] = pairs;
+    if (!pair) throw new Error('there is no text');
+    const line = written()
+      .split('\n')
+      .find((one) => one.startsWith(`| ${pair.on.name} | ${pair.style.name} |`));
+    // By another library: culori has the formula of WCAG 2.2.
+    const ratio = wcagContrast(pair.color.colors.light, pair.on.colors.light);
+    expect(line).toContain(`${ratio.toFixed(2)}:1`);
+  });
+
+  test('tells of the logo, of drawings, and of each component with its states', () => {
+    const text = written();
+    expect(text).toContain('## Logo, gradients, veils and patterns');
+    expect(text).toMatch(/Logo: .*; never lower than \d+ px/);
+    const button = text.split('\n').find((line) => line.startsWith('| Button |')) ?? '';
+    for (const words of ['main', 'pointed at', 'pressed', 'focused', 'off'])
+      expect(button).toContain(words);
   });
 
   test('keeps words that look like markup as words', () => {

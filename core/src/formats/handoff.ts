@@ -18,13 +18,8 @@ import { modesOf } from '../system/themes.ts';
 import { placeName } from '../type/scale.ts';
 import { wordsOfFile } from '../verify/report.ts';
 import type { Known } from './known.ts';
-import { code, plain } from './markdown.ts';
-
-const table = (head: readonly string[], rows: readonly (readonly string[])[]): string[] => [
-  `| ${head.join(' | ')} |`,
-  `|${head.map(() => ' --- ').join('|')}|`,
-  ...rows.map((row) => `| ${row.join(' | ')} |`),
-];
+import { aboutComponents, aboutDrawings, aboutGrounds, aboutSetting } from './handoff-chapters.ts';
+import { code, plain, table } from './markdown.ts';
 
 const kilobytes = (bytes: number): string => `${Math.round(bytes / 1000)} kB`;
 
@@ -270,10 +265,14 @@ export function writeHandoff(
     '',
     ...aboutFaces(document, derived),
     ...aboutType(derived, naming),
+    ...aboutSetting(document, derived),
     ...aboutColor(derived, naming),
+    ...aboutGrounds(derived),
+    ...aboutDrawings(document, derived, naming),
     ...aboutSpace(document, derived, naming),
     ...aboutShape(document),
     ...aboutIcons(document, derived, naming),
+    ...aboutComponents(document),
     ...aboutFindings(document, derived, measured),
     ...aboutVerified(verified),
   ];

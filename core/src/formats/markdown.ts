@@ -35,3 +35,10 @@ export const inCode = (text: string): string =>
         .replaceAll(/\s+/g, ' ')
         .replaceAll('|', String.raw`\|`)
         .replaceAll('`', "'")}\``;
+
+/** A table, of cells that are Markdown already. */
+export const table = (head: readonly string[], rows: readonly (readonly string[])[]): string[] => [
+  `| ${head.join(' | ')} |`,
+  `|${head.map(() => ' --- ').join('|')}|`,
+  ...rows.map((row) => `| ${row.join(' | ')} |`),
+];

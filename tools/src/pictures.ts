@@ -63,11 +63,10 @@ const VIEWS: readonly View[] = [
     preferences: { ...NIGHT, proofTheme: 'dark' },
   },
   {
-    name: 'space-check',
-    system: TALLOW,
-    area: 'space?view=check',
-    preferences: { proofDrawn: 'spaces' },
-    act: (page) => page.getByText(/elements at .* px, measured in/).waitFor(),
+    name: 'drawing',
+    system: BRACKWATER,
+    area: 'handoff?view=drawings&component=card&variant=picture',
+    act: (page) => page.getByRole('img', { name: /^Card: with a picture/ }).waitFor(),
   },
   {
     name: 'icons',

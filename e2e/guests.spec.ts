@@ -92,6 +92,15 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
   await second.hover({ position: { x: 4, y: 4 } });
   await expect(distance).toHaveText(`${between / 16}rem cards.gap`);
 
+  // A line of one's own, held against what is chosen: moved by key, there again after a reload.
+  const lines = guest.getByRole('region', { name: 'Lines' });
+  await lines.getByRole('button', { name: 'across', exact: true }).click();
+  const line = guest.getByRole('slider', { name: 'Line across the page 1' });
+  const laid = Number(await line.getAttribute('aria-valuenow'));
+  await line.press('ArrowDown');
+  await expect(line).toHaveAttribute('aria-valuenow', String(laid + 1));
+  await expect(line).toHaveAttribute('aria-valuetext', /from the edge$/);
+
   // By key: outward, and on to the next.
   await guest.getByRole('button', { name: 'next', exact: true }).focus();
   await guest.keyboard.press('ArrowUp');
@@ -110,6 +119,9 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
   await guest.goto('about:blank');
   await change(request, id, [{ op: 'replace', path: '/space/unit', value: 14 }]);
   await guest.goto(address);
+  await expect(line).toHaveAttribute('aria-valuenow', String(laid + 1));
+  await lines.getByRole('button', { name: /^Remove the line across/ }).click();
+  await expect(line).toHaveCount(0);
   await guest.getByRole('button', { name: /^\d+ changes since you were here$/ }).click();
   const since = guest.getByRole('dialog', { name: 'Since you were here' });
   await expect(since.getByRole('heading', { name: 'base unit: 12 px → 14 px' })).toBeVisible();

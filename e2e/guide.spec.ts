@@ -142,7 +142,7 @@ test('a guest finds components with their drawings and code, and every asset sin
   await list.getByRole('searchbox').fill('several things');
   await expect(list.getByRole('listitem')).toHaveText(['Card']);
   await list.getByRole('searchbox').fill('nothing of this kind');
-  await expect(list).toContainText('None is called so.');
+  await expect(list).toContainText('None is found so.');
   await list.getByRole('searchbox').fill('');
   await list.getByRole('button', { name: 'Card' }).click();
   await expect(page.getByRole('img', { name: /^Card: usual/ })).toBeVisible();

@@ -5,6 +5,7 @@ import { MARKER_PX, markersAround, numbered, type Numbered } from './anatomy.ts'
 import { MEASURE_KINDS, measuresOf, type Measure, type MeasureKind } from './measures.ts';
 import { LABEL, placed, type Moved, type Placed, type Point, type Stroke } from './placing.ts';
 import type { Scene } from './scene.ts';
+import { escaped, INK, LINE, PAD, path, QUIET, rounded, sheetSvg, text, wrapped } from './svg.ts';
 
 /** What a drawing shows, in this order. */
 export const CHAPTERS = ['measures', 'anatomy', 'states', 'widths'] as const;
@@ -76,70 +77,7 @@ export interface Drawing {
   readonly words: readonly string[];
 }
 
-const PAD = 28;
 const LEAST_WIDE = 520;
-const INK = '#161616';
-const QUIET = '#5c5c5c';
-const LINE = '#8a8a8a';
-const SANS = "'Hanken Grotesk Variable',system-ui,sans-serif";
-const MONO = "'Sometype Mono Variable',ui-monospace,monospace";
-
-const escaped = (text: string): string =>
-  text
-    .replaceAll('&', '&amp;')
-    .replaceAll('<', '&lt;')
-    .replaceAll('>', '&gt;')
-    .replaceAll('"', '&quot;');
-
-/** What may stand in no XML. Source: XML 1.0, 2.2, Char. */
-const NO_XML = /[^\t\n\r\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/gu;
-
-const rounded = (value: number): string => String(Number(value.toFixed(2)));
-
-interface TextStyle {
-  readonly size?: number;
-  readonly weight?: number;
-  readonly fill?: string;
-  readonly isMono?: boolean;
-  readonly anchor?: 'middle';
-  /** Its width, where it must have exactly that. */
-  readonly wide?: number;
-}
-
-function text(at: Point, words: string, style: TextStyle = {}): string {
-  const { size = 13, weight = 400, fill = INK, isMono = false, anchor, wide } = style;
-  const fit =
-    wide === undefined ? '' : ` textLength="${rounded(wide)}" lengthAdjust="spacingAndGlyphs"`;
-  return `<text x="${rounded(at.x)}" y="${rounded(at.y)}" font-family="${isMono ? MONO : SANS}" font-size="${size}" font-weight="${weight}" fill="${fill}"${anchor ? ` text-anchor="${anchor}"` : ''}${fit} xml:space="preserve">${escaped(words)}</text>`;
-}
-
-const path = (strokes: readonly Stroke[]): string =>
-  strokes
-    .map(([from, to]) => `M${rounded(from.x)} ${rounded(from.y)}L${rounded(to.x)} ${rounded(to.y)}`)
-    .join('');
-
-/** Words in lines of at most so many letters; a word that is longer stands alone, or is cut where it must be. */
-export function wrapped(words: string, most: number): readonly string[] {
-  const lines: string[] = [];
-  let line = '';
-  for (const word of words.split(' ')) {
-    let rest = word;
-    if (line !== '' && line.length + 1 + rest.length > most) {
-      lines.push(line);
-      line = '';
-    }
-    while (rest.length > most) {
-      if (line !== '') {
-        lines.push(line);
-        line = '';
-      }
-      lines.push(rest.slice(0, most));
-      rest = rest.slice(most);
-    }
-    line = line === '' ? rest : `${line} ${rest}`;
-  }
-  return line === '' ? lines : [...lines, line];
-}
 
 /** A part of a drawing, with what it is drawn in. */
 interface Block {
@@ -578,17 +516,10 @@ export function drawingOf(drawable: Drawable, choice: DrawingChoice = USUAL_CHOI
   );
   const paper =
     choice.ground === 'none' ? '' : `<rect width="${width}" height="${height}" fill="#fff"/>`;
-  const svg = [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img" aria-label="${escaped(title)}">`,
-    `<title>${escaped(title)}</title>`,
-    `<desc>${escaped([says, ...words].join('\n'))}</desc>`,
-    `<style>${css.replaceAll('&', '&amp;').replaceAll('<', '&lt;')}</style>`,
-    PATTERNS,
-    paper,
-    ...parts,
-    '</svg>',
-  ]
-    .join('')
-    .replaceAll(NO_XML, '');
+  const svg = sheetSvg({
+    ...{ title, css, width, height },
+    desc: [says, ...words].join('\n'),
+    parts: [PATTERNS, paper, ...parts],
+  });
   return { svg, width, height, labels, words };
 }

@@ -2,14 +2,17 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { SaxesParser } from 'saxes';
 import type { Box } from '../measures/geometry.ts';
+import { derive } from '../derive/derive.ts';
 import { patched } from '../system/patch.ts';
 import { labelsMoved, movingLabel } from '../system/label-places.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { MARKER_PX, markersAround, numbered } from './anatomy.ts';
 import { behaviorOf, rowsOf } from './behavior.ts';
-import { drawingOf, labelLines, USUAL_CHOICE, wrapped, type Drawable } from './drawing.ts';
+import { approachOf } from './approach.ts';
+import { drawingOf, labelLines, USUAL_CHOICE, type Drawable } from './drawing.ts';
 import { measuresOf, type Measure } from './measures.ts';
 import { flagRows, lanesOf, linesHigh, linesWide, placed, spread } from './placing.ts';
+import { wrapped } from './svg.ts';
 import { saidOfSides, tokensSaid, type OfSides, type Scene, type Thing } from './scene.ts';
 
 const NONE = [0, 0, 0, 0] as const;
@@ -591,4 +594,43 @@ test('labels are moved, moved again, and go back, each as one change of the docu
   expect(movingLabel(undefined, { drawing: 'a b', measure: 'c', x: 0, y: 0 }, () => 'x')).toEqual(
     [],
   );
+});
+
+describe('the approach', () => {
+  const document = sampleDocument();
+  const derived = derive(document);
+
+  test('has every step, every role of space and every text role, with its figures', () => {
+    const { svg, words, width, height } = approachOf(document, derived, '');
+    const all = words.join('\n');
+    for (const { name, px } of derived.steps.values())
+      expect(all).toContain(`${name} ${Number(px.toFixed(2))}`);
+    for (const { name } of derived.spaces.values()) expect(all).toContain(name);
+    for (const { name } of derived.styles.values()) expect(all).toContain(name);
+    expect(all).toContain(`unit of ${document.space.unit} px`);
+    expect(wordsIn(svg).get('title')).toBe(`The approach of ${document.name}`);
+    expect(width).toBeGreaterThan(500);
+    expect(height).toBeGreaterThan(500);
+  });
+
+  test('follows a change of the unit, and names are words in it', () => {
+    const changed = patched(document, [
+      { op: 'replace', path: '/space/unit', value: 10 },
+      { op: 'replace', path: '/name', value: '<script>' },
+    ]);
+    if (!changed.ok) throw new Error(JSON.stringify(changed.problems));
+    const { svg, words } = approachOf(changed.document, derive(changed.document), '');
+    expect(words.join()).toContain('unit of 10 px');
+    expect(svg).not.toContain('<script');
+  });
+
+  test('has bars as long as its steps are, the longest across the sheet', () => {
+    const { svg } = approachOf(document, derived, '');
+    const bars = [...svg.matchAll(/data-step="([^"]+)" x="[\d.]+" y="[\d.]+" width="([\d.]+)"/g)];
+    const longest = Math.max(...[...derived.steps.values()].map(({ px }) => px));
+    const scale = Math.min(1, 360 / longest);
+    expect(bars.map(([, id, wide]) => [id, Number(wide)])).toEqual(
+      [...derived.steps.values()].map(({ id, px }) => [id, Number((px * scale).toFixed(2))]),
+    );
+  });
 });

@@ -6,7 +6,7 @@ import { sampleDocument } from '../system/sample.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { propertyOf } from '../tokens/token.ts';
 import { drawnFiles } from './drawn-files.ts';
-import { writeGuide, type Guide } from './guide.ts';
+import { APPROACH, writeGuide, type Guide } from './guide.ts';
 
 const changed = (patch: Patch, from = sampleDocument()): StyleDocument => {
   const result = patched(from, patch);
@@ -53,7 +53,7 @@ describe('a guide', () => {
       ...guide.pictures,
       ...PARTS.drawings.map(({ path }) => path),
       ...PARTS.assets.map(({ path }) => path),
-      ...['tokens.css', 'tokens.json', 'handoff.md'],
+      ...['tokens.css', 'tokens.json', 'handoff.md', APPROACH],
     ]);
     const ids = new Set(
       [...textOf(guide, 'tokens.html').matchAll(/ id="([^"]+)"/g)].map(([, id]) => id),

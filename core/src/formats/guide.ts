@@ -116,6 +116,9 @@ const CHAPTERS = [
   ['decisions.html', 'Decisions'],
 ] as const;
 
+/** Where the page lies that explains the approach. */
+export const APPROACH = 'drawings/approach.svg';
+
 const NO_SVG: Safe = () => '';
 
 /** An element of the guide itself: its classes are none of the site’s. */
@@ -469,6 +472,13 @@ export function writeGuide(document: StyleDocument, derived: Derived, parts: Gui
     el('h2', '', 'Pages'),
     el('p', 'g-quiet', 'The pages of the site as they are, by tokens.css alone.'),
     list(pages.map(({ path, name }) => link(path, name))),
+    el('h2', '', 'How it is spaced and set'),
+    el(
+      'p',
+      '',
+      link(APPROACH, 'The approach, on one page'),
+      ': steps, roles, and how drawings are read.',
+    ),
     el('h2', '', 'To take along'),
     list([
       link('tokens.css', 'tokens.css, the style sheet'),

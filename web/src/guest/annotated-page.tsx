@@ -10,6 +10,7 @@ import { renderNode } from '../proof/render.tsx';
 import { boxOf, chosenAt, gapsOf, layersOf, nameOf, toldOf } from '../proof/chosen.ts';
 import { FactsBeside, type Said } from './facts-beside.tsx';
 import { Measures } from './measures.tsx';
+import { LayLines, OwnLines, useOwnLines } from './own-lines.tsx';
 import { NotesBeside, useNotes } from './notes-beside.tsx';
 import type { GuestView } from './use-guest.ts';
 
@@ -208,6 +209,9 @@ export function AnnotatedPage(props: AnnotatedProps) {
   const scale = wide > 0 ? Math.min(1, room.width / wide) : 1;
   const high = scale > 0 ? room.height / scale : 0;
   const { threads, reread } = useNotes(address);
+  const lines = useOwnLines(address, page);
+  const pageView = stage?.document.defaultView;
+  const scroll = { x: pageView?.scrollX ?? 0, y: pageView?.scrollY ?? 0 };
   const site = stage?.document.querySelector('.site') ?? undefined;
   const where = (element: Element | undefined): Box | undefined => element && boxOf(element);
   const box = where(chosen);
@@ -217,6 +221,7 @@ export function AnnotatedPage(props: AnnotatedProps) {
         {stage && isMeasuring && (
           <>
             <Steps chosen={chosen} stage={stage} onChoose={choose} />
+            <LayLines own={lines} middle={{ x: scroll.x + wide / 2, y: scroll.y + high / 2 }} />
             <NotesBeside
               address={address}
               page={page}
@@ -243,6 +248,16 @@ export function AnnotatedPage(props: AnnotatedProps) {
             onLoad={(event) => setStage(framedSheets(event.currentTarget))}
           />
           {stage && createPortal(renderNode(node, false), stage.document.body)}
+          {isMeasuring && (
+            <OwnLines
+              own={lines}
+              scale={scale}
+              scroll={scroll}
+              size={{ width: wide, height: high }}
+              chosen={box}
+              unit={unit}
+            />
+          )}
           {isMeasuring && (
             <Measures
               chosen={box}

@@ -1,6 +1,12 @@
 import type { Derived } from '@garnish/core/derive/derived';
+import { approachOf } from '@garnish/core/drawings/approach';
 import { CHAPTERS, USUAL_CHOICE } from '@garnish/core/drawings/drawing';
-import { writeGuide, type GuideAsset, type GuideDrawing } from '@garnish/core/formats/guide';
+import {
+  APPROACH,
+  writeGuide,
+  type GuideAsset,
+  type GuideDrawing,
+} from '@garnish/core/formats/guide';
 import type { SheetBlock } from '@garnish/core/formats/sheet';
 import { ownVariantsOf } from '@garnish/core/derive/own-variants';
 import { variantsOf } from '@garnish/core/proof/specimens';
@@ -11,7 +17,7 @@ import DOMPurify from 'dompurify';
 import { strFromU8, strToU8, unzipSync, type Zippable } from 'fflate';
 import { marked } from 'marked';
 import { DRAWABLE, ROOM_PX } from '../proof/drawing/component-drawing.tsx';
-import { draw, prepare } from '../proof/drawing/make-drawing.ts';
+import { draw, ownFaces, prepare } from '../proof/drawing/make-drawing.ts';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
 import { assetsOf, once, type TakeFile } from './assets.ts';
 
@@ -93,6 +99,7 @@ export async function makeGuide(
     files[path] = strToU8(svg);
     drawings.push({ drawing, path, words });
   }
+  files[APPROACH] = strToU8(approachOf(document, derived, await ownFaces()).svg);
   signal.throwIfAborted();
   onStep('putting it together', all.length, all.length);
   const archive = unzipSync(await take('tokens.zip'));

@@ -1,11 +1,14 @@
 import { GROUPS } from '@garnish/core/components/component';
 import { movingLabel } from '@garnish/core/system/label-places';
 import { useSearchParams } from 'react-router';
+import { Approach } from '../../proof/drawing/approach.tsx';
 import { ComponentDrawing, DRAWABLE } from '../../proof/drawing/component-drawing.tsx';
 import { useProofTheme } from '../../system/proof-theme.ts';
 import { useStore, useSystemLater } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 
+/** What stands for the page that explains the others. */
+const APPROACH = 'approach';
 /** The component that is drawn where none is named. */
 const FIRST = 'card';
 
@@ -26,12 +29,13 @@ export function Drawings() {
       title="Drawings"
       aside={
         <label className="flex items-baseline gap-x-2">
-          component
+          drawn
           <select
             className="min-h-7 border-b border-line-strong bg-transparent"
-            value={component.id}
+            value={wanted === APPROACH ? APPROACH : component.id}
             onChange={({ target }) => choose({ component: target.value })}
           >
+            <option value={APPROACH}>the approach, on one page</option>
             {GROUPS.map(([group, words]) => (
               <optgroup key={group} label={words}>
                 {DRAWABLE.filter((one) => one.group === group).map(({ id, name }) => (
@@ -45,21 +49,25 @@ export function Drawings() {
         </label>
       }
     >
-      <ComponentDrawing
-        component={component}
-        variant={parameters.get('variant') ?? undefined}
-        onVariant={(variant) => choose({ component: component.id, variant })}
-        made={made}
-        theme={theme}
-        onMove={(drawing, measure, { x, y }) => {
-          const patch = movingLabel(
-            store.state().decided.document.components.labels,
-            { drawing, measure, x, y },
-            () => `label-${crypto.randomUUID().slice(0, 13)}`,
-          );
-          if (patch.length > 0) store.change(patch, `label of ${measure}`.slice(0, 120));
-        }}
-      />
+      {wanted === APPROACH ? (
+        <Approach document={made.document} derived={made.derived} />
+      ) : (
+        <ComponentDrawing
+          component={component}
+          variant={parameters.get('variant') ?? undefined}
+          onVariant={(variant) => choose({ component: component.id, variant })}
+          made={made}
+          theme={theme}
+          onMove={(drawing, measure, { x, y }) => {
+            const patch = movingLabel(
+              store.state().decided.document.components.labels,
+              { drawing, measure, x, y },
+              () => `label-${crypto.randomUUID().slice(0, 13)}`,
+            );
+            if (patch.length > 0) store.change(patch, `label of ${measure}`.slice(0, 120));
+          }}
+        />
+      )}
     </Section>
   );
 }

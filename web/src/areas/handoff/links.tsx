@@ -1,5 +1,5 @@
 import { inOrder } from '@garnish/core/system/document';
-import { useId, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import useSWR from 'swr';
 import { get, send } from '../../api/client.ts';
 import { guestPage, linkList, linkRecord, linksPath, type LinkRecord } from '../../api/links.ts';
@@ -9,6 +9,7 @@ import { announce } from '../../ui/announce.tsx';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { qrCode } from '../../ui/qr-code.ts';
+import { Labeled, ON_A_LINE } from '../../ui/labeled.tsx';
 import { Toggles } from '../../ui/toggles.tsx';
 
 const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium' });
@@ -130,7 +131,6 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
   const [forClient, setForClient] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [isMaking, setMaking] = useState(false);
-  const ids = { label: useId(), release: useId(), until: useId(), words: useId() };
   const pages = inOrder(content.pages).filter(([, { isOff }]) => isOff !== true);
   const pageNames = new Map(pages.map(([id, { name }]) => [id, name]));
   const chosen = pages.filter(([id]) => !left.includes(id));
@@ -174,63 +174,59 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
       }}
     >
       <div className="grid grid-cols-[repeat(auto-fit,minmax(min(13rem,100%),1fr))] gap-x-6">
-        <div className="mb-3">
-          <label htmlFor={ids.label} className="block text-quiet">
-            for whom, in words of your own
-          </label>
-          <input
-            id={ids.label}
-            className="w-full border-b border-line-strong bg-transparent leading-7"
-            value={label}
-            maxLength={120}
-            autoComplete="off"
-            onChange={({ target }) => setLabel(target.value)}
-          />
-        </div>
-        <div className="mb-3">
-          <label htmlFor={ids.release} className="block text-quiet">
-            opens
-          </label>
-          <select
-            id={ids.release}
-            className="min-h-7 w-full border-b border-line-strong bg-transparent"
-            value={release}
-            onChange={({ target }) => setRelease(target.value)}
-          >
-            <option value="">the system as it stands</option>
-            {(known.data?.releases ?? []).map(({ number }) => (
-              <option key={number} value={number}>
-                release {number}
-              </option>
-            ))}
-          </select>
-        </div>
-        <div className="mb-3">
-          <label htmlFor={ids.until} className="block text-quiet">
-            until the end of
-          </label>
-          <input
-            id={ids.until}
-            type="date"
-            className="figures min-h-7 w-full border-b border-line-strong bg-transparent"
-            value={until}
-            min={today()}
-            onChange={({ target }) => setUntil(target.value)}
-          />
-        </div>
-        <div className="mb-3">
-          <label htmlFor={ids.words} className="block text-quiet">
-            passphrase, if wanted
-          </label>
-          <input
-            id={ids.words}
-            className="w-full border-b border-line-strong bg-transparent leading-7"
-            value={passphrase}
-            maxLength={200}
-            autoComplete="off"
-            onChange={({ target }) => setPassphrase(target.value)}
-          />
-        </div>
+        <Labeled label="for whom, in words of your own">
+          {(id) => (
+            <input
+              id={id}
+              className={ON_A_LINE}
+              value={label}
+              maxLength={120}
+              autoComplete="off"
+              onChange={({ target }) => setLabel(target.value)}
+            />
+          )}
+        </Labeled>
+        <Labeled label="opens">
+          {(id) => (
+            <select
+              id={id}
+              className={ON_A_LINE}
+              value={release}
+              onChange={({ target }) => setRelease(target.value)}
+            >
+              <option value="">the system as it stands</option>
+              {(known.data?.releases ?? []).map(({ number }) => (
+                <option key={number} value={number}>
+                  release {number}
+                </option>
+              ))}
+            </select>
+          )}
+        </Labeled>
+        <Labeled label="until the end of">
+          {(id) => (
+            <input
+              id={id}
+              type="date"
+              className={`figures ${ON_A_LINE}`}
+              value={until}
+              min={today()}
+              onChange={({ target }) => setUntil(target.value)}
+            />
+          )}
+        </Labeled>
+        <Labeled label="passphrase, if wanted">
+          {(id) => (
+            <input
+              id={id}
+              className={ON_A_LINE}
+              value={passphrase}
+              maxLength={200}
+              autoComplete="off"
+              onChange={({ target }) => setPassphrase(target.value)}
+            />
+          )}
+        </Labeled>
       </div>
       {pages.length > 1 && (
         <div className="mb-3">

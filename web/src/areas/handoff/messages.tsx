@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import useSWR from 'swr';
 import { ApiError, get, send } from '../../api/client.ts';
 import {
@@ -11,6 +11,7 @@ import {
 import { useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
+import { Labeled, ON_A_LINE } from '../../ui/labeled.tsx';
 
 /** What goes out is looked at so often while this is open, in ms. */
 const LOOK_MS = 2000;
@@ -43,7 +44,6 @@ export function Messages() {
   });
   const [url, setUrl] = useState('');
   const [problem, setProblem] = useState<string>();
-  const id = useId();
   const act = async (work: () => Promise<unknown>): Promise<boolean> => {
     setProblem(undefined);
     try {
@@ -72,17 +72,18 @@ export function Messages() {
             );
           }}
         >
-          <label htmlFor={id} className="min-w-0 grow">
-            <span className="block text-quiet">address that takes messages</span>
-            <input
-              id={id}
-              inputMode="url"
-              autoComplete="off"
-              className="mt-1 w-full border-b border-line-strong bg-transparent leading-7"
-              value={url}
-              onChange={({ target }) => setUrl(target.value)}
-            />
-          </label>
+          <Labeled label="address that takes messages" className="min-w-0 grow">
+            {(id) => (
+              <input
+                id={id}
+                inputMode="url"
+                autoComplete="off"
+                className={ON_A_LINE}
+                value={url}
+                onChange={({ target }) => setUrl(target.value)}
+              />
+            )}
+          </Labeled>
           <button type="submit" className="btn btn-primary" disabled={url.trim() === ''}>
             Add
           </button>

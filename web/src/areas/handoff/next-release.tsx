@@ -6,6 +6,7 @@ import { get, send } from '../../api/client.ts';
 import { releaseList, releaseProposal, releaseRecord, releasesPath } from '../../api/releases.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { announce } from '../../ui/announce.tsx';
+import { Labeled, ON_A_LINE } from '../../ui/labeled.tsx';
 import { Section } from '../../ui/bench.tsx';
 import { WhatChanged } from './what-changed.tsx';
 
@@ -50,7 +51,7 @@ function ReleaseForm({ last, proposed, reasons, onMade }: FormProps) {
   const [words, setWords] = useState('');
   const [problem, setProblem] = useState<string>();
   const [isMaking, setMaking] = useState(false);
-  const ids = { number: useId(), words: useId(), problem: useId() };
+  const problemId = useId();
   const number = own ?? proposed;
   const isNumber = readNumber(number.trim()) !== undefined;
   const make = async (): Promise<void> => {
@@ -79,36 +80,34 @@ function ReleaseForm({ last, proposed, reasons, onMade }: FormProps) {
     >
       <Reasons reasons={reasons} />
       <div className="flex flex-wrap items-start gap-x-6">
-        <div className="mb-3">
-          <label htmlFor={ids.number} className="block text-quiet">
-            number
-          </label>
-          <input
-            id={ids.number}
-            className="figures w-28 border-b border-line-strong bg-transparent text-xl leading-8"
-            value={number}
-            autoComplete="off"
-            spellCheck={false}
-            aria-invalid={!isNumber || undefined}
-            aria-describedby={ids.problem}
-            onChange={({ target }) => setOwn(target.value)}
-          />
-        </div>
-        <div className="mb-3 min-w-0 grow basis-64">
-          <label htmlFor={ids.words} className="block text-quiet">
-            what it brings, in words
-          </label>
-          <textarea
-            id={ids.words}
-            className="block w-full border-b border-line-strong bg-transparent"
-            rows={2}
-            maxLength={MOST_RELEASE_WORDS}
-            value={words}
-            onChange={({ target }) => setWords(target.value)}
-          />
-        </div>
+        <Labeled label="number">
+          {(id) => (
+            <input
+              id={id}
+              className="figures w-28 border-b border-line-strong bg-transparent text-xl leading-8"
+              value={number}
+              autoComplete="off"
+              spellCheck={false}
+              aria-invalid={!isNumber || undefined}
+              aria-describedby={problemId}
+              onChange={({ target }) => setOwn(target.value)}
+            />
+          )}
+        </Labeled>
+        <Labeled label="what it brings, in words" className="mb-3 min-w-0 grow basis-64">
+          {(id) => (
+            <textarea
+              id={id}
+              className={`block ${ON_A_LINE}`}
+              rows={2}
+              maxLength={MOST_RELEASE_WORDS}
+              value={words}
+              onChange={({ target }) => setWords(target.value)}
+            />
+          )}
+        </Labeled>
       </div>
-      <p id={ids.problem} role={problem === undefined ? undefined : 'alert'} className="text-error">
+      <p id={problemId} role={problem === undefined ? undefined : 'alert'} className="text-error">
         {problem ??
           (isNumber ? '' : 'A number is three whole numbers with points between, such as 1.4.2.')}
       </p>

@@ -116,7 +116,7 @@ export function Things() {
         <table className="w-full table-fixed" data-decision="/content/handed">
           <thead>
             <tr className="text-quiet">
-              {['', 'state', 'group', 'tags'].map((words) => (
+              {['name', 'state', 'group', 'tags'].map((words) => (
                 <th key={words} scope="col" className="pe-3 text-start font-normal">
                   {words}
                 </th>

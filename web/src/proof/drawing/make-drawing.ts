@@ -71,7 +71,7 @@ const face = (family: string, address: string): string =>
   `@font-face{font-family:'${family}';font-weight:200 900;src:url("${address}") format("woff2")}`;
 
 /** The faces of a drawing’s own words. */
-const ownFaces = async (): Promise<string> =>
+export const ownFaces = async (): Promise<string> =>
   [
     face('Sometype Mono Variable', await asData(mono)),
     face('Hanken Grotesk Variable', await asData(sans)),
@@ -346,11 +346,14 @@ export const draw = (
 ): Drawing => drawingOf({ ...prepared, moved }, choice);
 
 /** A drawing as an address that holds it. */
-export const addressOf = ({ svg }: Drawing): string =>
+export const addressOf = ({ svg }: Pick<Drawing, 'svg'>): string =>
   `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
 
 /** A drawing as PNG at twice its size. */
-export async function pngOf(drawing: Drawing, scale = 2): Promise<Blob> {
+export async function pngOf(
+  drawing: Pick<Drawing, 'svg' | 'width' | 'height'>,
+  scale = 2,
+): Promise<Blob> {
   const { width, height } = drawing;
   const image = new Image();
   image.src = addressOf(drawing);

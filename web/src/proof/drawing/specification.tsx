@@ -1,7 +1,7 @@
 import type { Drawing, DrawingChoice } from '@garnish/core/drawings/drawing';
 import { USUAL_CHOICE } from '@garnish/core/drawings/drawing';
 import type { Moved } from '@garnish/core/drawings/placing';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { announce } from '../../ui/announce.tsx';
 import { saveAs } from '../../ui/save-as.ts';
 import { useMeasured } from '../use-measured.ts';
@@ -137,6 +137,78 @@ function Act({ says, run }: { readonly says: string; readonly run: () => Promise
   );
 }
 
+interface DrawnSheetProps {
+  readonly drawing: Pick<Drawing, 'svg' | 'width' | 'height' | 'words'>;
+  readonly title: string;
+  /** What its files are called. */
+  readonly fileName: string;
+  /** What lies over it, made as small as it is shown. */
+  readonly over?: (scale: number) => ReactNode;
+}
+
+/** A drawing, to be looked at and taken: as SVG, as PNG, on the clipboard. */
+export function DrawnSheet({ drawing, title, fileName, over }: DrawnSheetProps) {
+  const room = useRef<HTMLDivElement>(null);
+  const { width: roomPx } = useMeasured(room);
+  const [isWhole, setWhole] = useState(true);
+  const address = useMemo(() => addressOf(drawing), [drawing]);
+  const scale = isWhole && roomPx > 0 ? Math.min(1, roomPx / drawing.width) : 1;
+  const size = { width: drawing.width * scale, height: drawing.height * scale };
+  return (
+    <>
+      <div className="mt-2 mb-1 flex flex-wrap gap-x-4">
+        <Act
+          says="SVG"
+          run={() => {
+            saveAs(`${fileName}.svg`, new Blob([drawing.svg], { type: 'image/svg+xml' }));
+            return Promise.resolve(`${fileName}.svg`);
+          }}
+        />
+        <Act
+          says="PNG, twice its size"
+          run={async () => {
+            saveAs(`${fileName}.png`, await pngOf(drawing));
+            return `${fileName}.png`;
+          }}
+        />
+        <Act
+          says="Copy as picture"
+          run={async () => {
+            await navigator.clipboard.write([new ClipboardItem({ 'image/png': pngOf(drawing) })]);
+            return 'copied';
+          }}
+        />
+        <Act
+          says="Copy as SVG"
+          run={async () => {
+            await navigator.clipboard.writeText(drawing.svg);
+            return 'copied';
+          }}
+        />
+        <button
+          type="button"
+          aria-pressed={!isWhole}
+          className="ms-auto min-h-6 text-quiet hover:text-base-content"
+          onClick={() => setWhole(!isWhole)}
+        >
+          {isWhole ? `shown at ${Math.round(scale * 100)} %` : 'shown as it is'}
+        </button>
+      </div>
+      <div ref={room} className={isWhole ? 'overflow-hidden' : 'overflow-x-auto'}>
+        <div className="relative outline-1 -outline-offset-1 outline-line" style={size}>
+          <img
+            src={address}
+            alt={[title, ...drawing.words].join('\n')}
+            className="block max-w-none"
+            style={size}
+          />
+          {over?.(scale)}
+        </div>
+      </div>
+    </>
+  );
+}
+
 interface SpecificationProps {
   readonly drawn: Drawn;
   /** How far labels were moved, by the keys of their measures. */
@@ -155,15 +227,10 @@ export function Specification(props: SpecificationProps) {
   const [chosen, setChoice] = useState<DrawingChoice>(USUAL_CHOICE);
   const { prepared, isOld, isOther, problem } = usePrepared(drawn, chosen);
   const choice = useMemo(() => fittingChoice(chosen, prepared), [chosen, prepared]);
-  const room = useRef<HTMLDivElement>(null);
-  const { width: roomPx } = useMeasured(room);
-  const [isWhole, setWhole] = useState(true);
   const drawing = useMemo(
     () => prepared && draw(prepared, choice, moved),
     [prepared, choice, moved],
   );
-  const address = useMemo(() => drawing && addressOf(drawing), [drawing]);
-  const scale = drawing && isWhole && roomPx > 0 ? Math.min(1, roomPx / drawing.width) : 1;
   const things = (prepared?.scene.things ?? [])
     .filter(({ place }, index, all) => all.findIndex((one) => one.place === place) === index)
     .map(
@@ -187,63 +254,19 @@ export function Specification(props: SpecificationProps) {
           {problem}
         </p>
       )}
-      {drawing && (
-        <div className="mt-2 mb-1 flex flex-wrap gap-x-4">
-          <Act
-            says="SVG"
-            run={() => {
-              saveAs(`${fileName}.svg`, new Blob([drawing.svg], { type: 'image/svg+xml' }));
-              return Promise.resolve(`${fileName}.svg`);
-            }}
-          />
-          <Act
-            says="PNG, twice its size"
-            run={async () => {
-              saveAs(`${fileName}.png`, await pngOf(drawing));
-              return `${fileName}.png`;
-            }}
-          />
-          <Act
-            says="Copy as picture"
-            run={async () => {
-              await navigator.clipboard.write([new ClipboardItem({ 'image/png': pngOf(drawing) })]);
-              return 'copied';
-            }}
-          />
-          <Act
-            says="Copy as SVG"
-            run={async () => {
-              await navigator.clipboard.writeText(drawing.svg);
-              return 'copied';
-            }}
-          />
-          <button
-            type="button"
-            aria-pressed={!isWhole}
-            className="ms-auto min-h-6 text-quiet hover:text-base-content"
-            onClick={() => setWhole(!isWhole)}
-          >
-            {isWhole ? `shown at ${Math.round(scale * 100)} %` : 'shown as it is'}
-          </button>
-        </div>
-      )}
-      <div ref={room} className={isWhole ? 'overflow-hidden' : 'overflow-x-auto'} aria-busy={isOld}>
+      <div aria-busy={isOld}>
         {!drawing && problem === undefined && <p className="py-8 text-quiet">Drawing …</p>}
-        {drawing && address !== undefined && (
-          <div
-            className="relative outline-1 -outline-offset-1 outline-line"
-            style={{ width: drawing.width * scale, height: drawing.height * scale }}
-          >
-            <img
-              src={address}
-              alt={[prepared?.title ?? '', ...drawing.words].join('\n')}
-              className="block max-w-none"
-              style={{ width: drawing.width * scale, height: drawing.height * scale }}
-            />
-            {onMove && !isOther && (
-              <Labels drawing={drawing} scale={scale} moved={moved} onMove={onMove} />
-            )}
-          </div>
+        {drawing && (
+          <DrawnSheet
+            drawing={drawing}
+            title={prepared?.title ?? ''}
+            fileName={fileName}
+            over={(scale) =>
+              onMove && !isOther ? (
+                <Labels drawing={drawing} scale={scale} moved={moved} onMove={onMove} />
+              ) : null
+            }
+          />
         )}
       </div>
     </div>

@@ -279,6 +279,10 @@ test('a component is drawn, a label moved by hand and by key, a corner changed: 
     .poll(() => page.evaluate(async () => (await navigator.clipboard.read())[0]?.types))
     .toContain('image/png');
 
+  // One page explains the others.
+  await page.getByRole('combobox', { name: 'drawn' }).selectOption('approach');
+  await expect(page.getByRole('img', { name: /^The approach of .* unit of 8 px/ })).toBeVisible();
+
   // The picture in the drawing looks as the sheet has it: its own layout equals what was measured.
   const other = await context.newPage();
   await other.setContent(svg);

@@ -96,6 +96,9 @@ test('the guide is made and read from a disk: the pages look as the proof does, 
     await reader.getByRole('link', { name: 'Decisions' }).click();
     await expect(reader.getByRole('heading', { name: 'Faces' })).toBeVisible();
     await reader.getByRole('link', { name: 'The system' }).click();
+    await reader.getByRole('link', { name: 'The approach, on one page' }).click();
+    await expect(reader.locator('svg > title')).toHaveText(/^The approach of/);
+    await reader.goBack();
     await reader.getByRole('link', { name: 'Timetable' }).click();
     await expect(reader.locator('.site')).toBeVisible();
     expect(failed).toEqual([]);

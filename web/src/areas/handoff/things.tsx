@@ -22,7 +22,7 @@ interface RowProps {
 }
 
 const LINE =
-  'w-full border-b border-transparent bg-transparent leading-7 hover:border-line-strong focus:border-line-strong';
+  'min-h-7 w-full border-b border-transparent bg-transparent leading-7 hover:border-line-strong focus:border-line-strong';
 
 /** How far a page or a component is, which group it stands in, and its tags. */
 function Row({ thing, name, words }: RowProps) {
@@ -100,7 +100,7 @@ export function Things() {
         />
         <select
           aria-label="State"
-          className="border-b border-line-strong bg-transparent"
+          className="min-h-7 border-b border-line-strong bg-transparent"
           value={stage ?? ''}
           onChange={({ target }) => setStage(STAGES.find((one) => one === target.value))}
         >

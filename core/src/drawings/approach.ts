@@ -104,7 +104,7 @@ export function approachOf(
   const anchors = inOrder(document.type.anchors).map(([, { width }]) => width);
   head(
     'Text roles',
-    `Size over line height in px, at screens of ${anchors.map((width) => `${width} px`).join(' and ')}; between them they flow.`,
+    `Size over line height in px, at screens of ${anchors.map((width) => `${width} px`).join(', ')}; between them they flow.`,
   );
   for (const style of derived.styles.values()) {
     const sizes = anchors.map((width) => {

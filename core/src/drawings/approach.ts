@@ -1,10 +1,11 @@
+import { escaped } from '../proof/node.ts';
 import type { Derived } from '../derive/derived.ts';
 import { sizeWords } from '../measures/geometry.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { fluidPx } from '../type/fluid.ts';
 import type { Drawing } from './drawing.ts';
 import { LABEL } from './placing.ts';
-import { escaped, INK, LINE, PAD, QUIET, rounded, sheetSvg, text, wrapped } from './svg.ts';
+import { INK, LINE, PAD, QUIET, rounded, sheetSvg, text, wrapped } from './svg.ts';
 
 const WIDE = 640;
 const ROW = 22;

@@ -1,3 +1,4 @@
+import { escaped } from '../proof/node.ts';
 import { remWords, sizeWords, type Box } from '../measures/geometry.ts';
 import type { FactUnit } from '../measures/facts.ts';
 import { behaviorOf, type Break } from './behavior.ts';
@@ -5,7 +6,7 @@ import { MARKER_PX, markersAround, numbered, type Numbered } from './anatomy.ts'
 import { MEASURE_KINDS, measuresOf, type Measure, type MeasureKind } from './measures.ts';
 import { LABEL, placed, type Moved, type Placed, type Point, type Stroke } from './placing.ts';
 import type { Scene } from './scene.ts';
-import { escaped, INK, LINE, PAD, path, QUIET, rounded, sheetSvg, text, wrapped } from './svg.ts';
+import { INK, LINE, PAD, path, QUIET, rounded, sheetSvg, text, wrapped } from './svg.ts';
 
 /** What a drawing shows, in this order. */
 export const CHAPTERS = ['measures', 'anatomy', 'states', 'widths'] as const;

@@ -1,3 +1,4 @@
+import { escaped } from '../proof/node.ts';
 import type { Point, Stroke } from './placing.ts';
 
 export const PAD = 28;
@@ -6,14 +7,6 @@ export const QUIET = '#5c5c5c';
 export const LINE = '#8a8a8a';
 const SANS = "'Hanken Grotesk Variable',system-ui,sans-serif";
 const MONO = "'Sometype Mono Variable',ui-monospace,monospace";
-
-/** Words in XML. */
-export const escaped = (text: string): string =>
-  text
-    .replaceAll('&', '&amp;')
-    .replaceAll('<', '&lt;')
-    .replaceAll('>', '&gt;')
-    .replaceAll('"', '&quot;');
 
 /** What may stand in no XML. Source: XML 1.0, 2.2, Char. */
 const NO_XML = /[^\t\n\r\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/gu;

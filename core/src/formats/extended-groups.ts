@@ -1,3 +1,4 @@
+import { escaped } from '../system/custom-values.ts';
 import type { TokenJson } from '../tokens/token.ts';
 
 /** A place of a file that could not be taken over, and why. */
@@ -41,7 +42,7 @@ export const valueThere = (root: Node, parts: readonly string[]): TokenJson | un
 
 /** A place of a file as a JSON Pointer in a URI fragment. Source: RFC 6901, 3 and 6. */
 export const pointerTo = (parts: readonly string[]): string =>
-  `#/${parts.map((part) => inFragment(part.replaceAll('~', '~0').replaceAll('/', '~1'))).join('/')}`;
+  `#/${parts.map((part) => inFragment(escaped(part))).join('/')}`;
 
 /** A text as it stands in the fragment of a URI. Source: RFC 3986, 3.5: `pchar`, `/` and `?` stand for themselves. */
 export const inFragment = (text: string): string =>

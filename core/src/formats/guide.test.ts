@@ -6,7 +6,7 @@ import { sampleDocument } from '../system/sample.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { propertyOf } from '../tokens/token.ts';
 import { drawnFiles } from './drawn-files.ts';
-import { APPROACH, writeGuide, type Guide } from './guide.ts';
+import { APPROACH, writeGuide, type WrittenGuide } from './guide.ts';
 
 const changed = (patch: Patch, from = sampleDocument()): StyleDocument => {
   const result = patched(from, patch);
@@ -25,21 +25,22 @@ const PARTS = {
   safe: (svg: string) => svg.replaceAll('<script', '<!--'),
 };
 
-const guideOf = (document: StyleDocument): Guide => writeGuide(document, derive(document), PARTS);
-const textOf = ({ files }: Guide, path: string): string => {
+const guideOf = (document: StyleDocument): WrittenGuide =>
+  writeGuide(document, derive(document), PARTS);
+const textOf = ({ files }: WrittenGuide, path: string): string => {
   const file = files.find((one) => one.path === path);
   if (!file) throw new Error(`there is no ${path}`);
   return file.text;
 };
 
 describe('a guide', () => {
-  let guide: Guide;
+  let all: WrittenGuide;
   beforeAll(() => {
-    guide = guideOf(sampleDocument());
+    all = guideOf(sampleDocument());
   });
 
   test('has a page for every page of the site that is shown and every component that is drawn', () => {
-    const paths = guide.files.map(({ path }) => path);
+    const paths = all.files.map(({ path }) => path);
     expect(new Set(paths).size).toBe(paths.length);
     for (const page of sampleDocument().content.pages.order)
       expect(paths).toContain(`pages/${page}.html`);
@@ -49,16 +50,16 @@ describe('a guide', () => {
 
   test('leads nowhere but to what lies beside it', () => {
     const there = new Set([
-      ...guide.files.map(({ path }) => path),
-      ...guide.pictures,
+      ...all.files.map(({ path }) => path),
+      ...all.pictures,
       ...PARTS.drawings.map(({ path }) => path),
       ...PARTS.assets.map(({ path }) => path),
       ...['tokens.css', 'tokens.json', 'handoff.md', APPROACH],
     ]);
     const ids = new Set(
-      [...textOf(guide, 'tokens.html').matchAll(/ id="([^"]+)"/g)].map(([, id]) => id),
+      [...textOf(all, 'tokens.html').matchAll(/ id="([^"]+)"/g)].map(([, id]) => id),
     );
-    const lost = guide.files
+    const lost = all.files
       .filter(({ path }) => path.endsWith('.html'))
       .flatMap(({ path, text }) =>
         [...text.matchAll(/ (?:href|src)="([^"]+)"/g)].flatMap(([, address = '']) => {
@@ -71,24 +72,24 @@ describe('a guide', () => {
         }),
       );
     expect(lost).toEqual([]);
-    expect(guide.files.map(({ text }) => text).join('')).not.toContain('/proof/');
+    expect(all.files.map(({ text }) => text).join('')).not.toContain('/proof/');
   });
 
   test('shows each state of a component, its drawing, HTML, rules and tokens', () => {
-    const text = textOf(guide, 'components/button.html');
+    const text = textOf(all, 'components/button.html');
     for (const words of ['at rest', 'pointed at', 'pressed', 'focused', 'data-drawn="hover"'])
       expect(text).toContain(words);
     expect(text).toContain('&lt;button');
     expect(text).toContain('.button {');
     expect(text).toContain('tokens.html#button.background');
-    expect(textOf(guide, 'guide.css')).toContain('[data-drawn~="hover"]');
-    const card = textOf(guide, 'components/card.html');
+    expect(textOf(all, 'guide.css')).toContain('[data-drawn~="hover"]');
+    const card = textOf(all, 'components/card.html');
     expect(card).toContain('src="../drawings/card-usual.svg"');
     expect(card).toContain('alt="inset 16 &quot;all&quot;"');
   });
 
   test('has every token with its values, those of both themes once where they are one', () => {
-    const text = textOf(guide, 'tokens.html');
+    const text = textOf(all, 'tokens.html');
     const { tokens } = derive(sampleDocument());
     const rows = text.match(/<tr class="g" id=/g) ?? [];
     expect(rows).toHaveLength(tokens.length);
@@ -101,7 +102,7 @@ describe('a guide', () => {
   });
 
   test('runs no script but for copying', () => {
-    for (const { path, text } of guide.files) {
+    for (const { path, text } of all.files) {
       const scripts = text.match(/<script[^>]*>/g) ?? [];
       const isOwn = path.endsWith('.html') && !path.startsWith('pages/');
       expect([path, scripts.length]).toEqual([path, isOwn ? 1 : 0]);

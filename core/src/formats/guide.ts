@@ -52,7 +52,7 @@ export interface GuideParts {
 }
 
 /** What the pages of the site ask for: files by their names, each in a folder of the guide. */
-export interface Guide {
+export interface WrittenGuide {
   readonly files: readonly GuideFile[];
   readonly pictures: readonly string[];
 }
@@ -454,7 +454,11 @@ function assetsPage({ document, parts }: Given): GuideFile {
  * states, drawings, code and tokens, all tokens, the assets, and what was decided and why. `tokens.css`, its fonts, the
  * drawings and assets lie beside them; no script runs but for copying.
  */
-export function writeGuide(document: StyleDocument, derived: Derived, parts: GuideParts): Guide {
+export function writeGuide(
+  document: StyleDocument,
+  derived: Derived,
+  parts: GuideParts,
+): WrittenGuide {
   const naming = namingOf(document.tokens.sheet, derived);
   const given = { document, derived, naming, parts };
   const asked = new Set<string>();

@@ -30,7 +30,8 @@ export function* classesIn(node: ProofNode): Generator<string> {
   for (const child of node.children) yield* classesIn(child);
 }
 
-const escaped = (text: string): string =>
+/** Words in HTML, or in XML. */
+export const escaped = (text: string): string =>
   text
     .replaceAll('&', '&amp;')
     .replaceAll('<', '&lt;')

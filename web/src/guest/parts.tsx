@@ -12,7 +12,7 @@ import { useSearchParams } from 'react-router';
 import { guestPath } from '../api/links.ts';
 import { AssetList } from '../guide/asset-list.tsx';
 import { takingFrom } from '../guide/assets.ts';
-import { GuideMaker } from '../guide/guide-maker.tsx';
+import { GuideMaker } from '../guide/maker.tsx';
 import { ComponentDrawing, DRAWABLE } from '../proof/drawing/component-drawing.tsx';
 import { TakeAway } from '../proof/take-away.tsx';
 import { StageFilter, StageWord, TagLine } from './stages.tsx';

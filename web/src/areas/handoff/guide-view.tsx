@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { takingFrom } from '../../guide/assets.ts';
 import { AssetList } from '../../guide/asset-list.tsx';
-import { GuideMaker } from '../../guide/guide-maker.tsx';
+import { GuideMaker } from '../../guide/maker.tsx';
 import { useSystem, useSystemLater } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 

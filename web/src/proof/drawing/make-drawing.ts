@@ -134,6 +134,8 @@ class Stage {
   readonly page: Document;
   readonly #frame: HTMLIFrameElement;
   readonly #drawn: Drawn;
+  /** The rules of states that only a hand brings about. */
+  readonly #states: ReturnType<typeof drawnRules>;
   /** What the pictures wear, by the width of the screen. */
   readonly #dress = new Map<number, { scope: string; css: Set<string> }>();
 
@@ -143,8 +145,8 @@ class Stage {
     this.page = sheets.document;
     this.page.documentElement.setAttribute('data-theme', drawn.theme);
     sheets.exported.show(drawn.sheet);
-    const states = drawnRules(drawn.derived.rules.flatMap(({ rules }) => rules));
-    for (const { selector, declarations } of states)
+    this.#states = drawnRules(drawn.derived.rules.flatMap(({ rules }) => rules));
+    for (const { selector, declarations } of this.#states)
       sheets.arrangement.insertRule(
         `${selector}{${declarations.map(([property, value]) => `${property}:${value}`).join(';')}}`,
         sheets.arrangement.cssRules.length,
@@ -183,9 +185,7 @@ class Stage {
     const { width, height } = (room.firstElementChild ?? room).getBoundingClientRect();
     const own = this.#dress.get(screenPx) ?? { scope: `drawn-at-${screenPx}`, css: new Set() };
     this.#dress.set(screenPx, own);
-    const { rules } = this.#drawn.derived;
-    const states = drawnRules(rules.flatMap((group) => group.rules));
-    const sheet = [...this.#drawn.sheet, { key: 'states', rules: states }];
+    const sheet = [...this.#drawn.sheet, { key: 'states', rules: this.#states }];
     for (const line of dressOf(this.page, sheet, `.${own.scope}`).split('\n')) own.css.add(line);
     const copy = room.cloneNode(true) as HTMLElement;
     for (const element of copy.querySelectorAll('*'))

@@ -1,5 +1,13 @@
-import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
@@ -28,7 +36,7 @@ interface Ended {
 }
 
 /** Runs a command as a build does, in the project, against the database of the tests. */
-const run = (tool: 'export' | 'import', ...args: readonly string[]): Promise<Ended> =>
+const run = (tool: 'export' | 'import' | 'drift', ...args: readonly string[]): Promise<Ended> =>
   new Promise((resolve) => {
     const child = spawn(process.execPath, ['--import', 'tsx', `tools/src/${tool}.ts`, ...args], {
       cwd: path.resolve(import.meta.dirname, '../..'),
@@ -113,5 +121,60 @@ describe('npm run import', () => {
     expect(ended.map(({ code }) => code)).toEqual([1, 1, 2]);
     expect(ended[0].told).toContain('There is no token in this file');
     expect((await download(id, 'tokens.css')).toString()).toBe(css);
+  });
+});
+
+describe('npm run drift', () => {
+  const SITE = `.card { padding: 1.03125rem; color: #ff00aa; background: var(--color-page) }
+`;
+  const PAGE = `<!doctype html><link rel="stylesheet" href="gone.css"><p style="gap: 1.03125rem">x</p>
+`;
+
+  test('tells how far sheets and pages have drifted, in words and JSON, with a patch that applies', async () => {
+    const site = mkdtempSync(path.join(folder, 'site-'));
+    mkdirSync(path.join(site, 'node_modules'));
+    writeFileSync(path.join(site, 'node_modules', 'other.css'), 'a { color: red }');
+    writeFileSync(path.join(site, 'site.css'), SITE);
+    writeFileSync(path.join(site, 'index.html'), PAGE);
+    const [json, patch] = [path.join(folder, 'drift.json'), path.join(folder, 'drift.patch')];
+    const drifted = (...args: readonly string[]) =>
+      run('drift', '--system', 'Brackwater Ferries', ...args, site);
+    const { code, said, told } = await drifted('--json', json, '--patch', patch, '--least', '20');
+    expect([code, told]).toEqual([0, '']);
+    expect(said).toContain('not read, because nothing is fetched: gone.css');
+    const report = JSON.parse(readFileSync(json, 'utf8')) as {
+      share: number;
+      drift: { all: object; rows: { value: string; places: { file: string }[] }[] };
+    };
+    expect(report.drift.all).toEqual({ equal: 1, near: 2, foreign: 1 });
+    expect(report.share).toBe(0.25);
+    expect(JSON.stringify(report)).not.toContain('node_modules');
+
+    // The patch is one that others apply; looked at again, what was near is equal.
+    const applied = spawnSync('git', ['apply', '-p1', '--unsafe-paths', '--directory=/', patch], {
+      cwd: '/',
+    });
+    expect(applied.stderr.toString()).toBe('');
+    expect(readFileSync(path.join(site, 'site.css'), 'utf8')).toMatch(
+      /^\.card \{ padding: var\(--[\w-]+\); color: #ff00aa; background: var\(--color-page\) \}\n$/,
+    );
+    const again = await drifted('--least', '80');
+    expect(again.code).toBe(3);
+    expect(again.said).toContain('75.0 % of the values are those of Brackwater Ferries');
+    expect(again.said).toContain('## Foreign');
+    expect(again.said).toContain('that is less than 80 %');
+  });
+
+  test('says what is wrong with what it was asked for', async () => {
+    const ended = await Promise.all([
+      run('drift', '--system', 'Brackwater Ferries'),
+      run('drift', 'x.css'),
+      run('drift', '--system', 'Brackwater Ferries', '--least', 'most', 'x.css'),
+      run('drift', '--system', 'Brackwater Ferries', path.join(folder, 'nowhere.css')),
+      run('drift', '--system', 'Brackwater Ferries', '--release', '9.9.9', 'tools/src'),
+    ]);
+    expect(ended.map(({ code }) => code)).toEqual([2, 2, 2, 1, 1]);
+    expect(ended[3].told).toContain('there is no ');
+    expect(ended[4].told).toContain('there is no release 9.9.9 of it');
   });
 });

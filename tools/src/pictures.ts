@@ -25,7 +25,6 @@ interface View {
 const BRACKWATER = 'Brackwater Ferries';
 const KESTREL = 'Kestrel Hill Planetarium';
 const TALLOW = 'Tallow Lane Candles';
-const NIGHT = { look: 'night' };
 
 /** Areas that say more of another system, or with something open. */
 const TELLING: ReadonlyMap<AreaId, Partial<View>> = new Map<AreaId, Partial<View>>([
@@ -57,15 +56,18 @@ const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'space-depth',
-    system: KESTREL,
-    area: 'space?view=depth',
-    preferences: { ...NIGHT, proofTheme: 'dark' },
+    name: 'drift',
+    system: BRACKWATER,
+    area: 'review?view=drift',
+    act: async (page) => {
+      await page.getByLabel('Choose files').setInputFiles('samples/before-garnish.html');
+      await page.getByRole('list', { name: 'Values' }).waitFor();
+    },
   },
   {
     name: 'drawing',
     system: BRACKWATER,
-    area: 'handoff?view=drawings&component=card&variant=picture',
+    area: 'handoff?view=drawings&thing=card&variant=picture',
     act: (page) => page.getByRole('img', { name: /^Card: with a picture/ }).waitFor(),
   },
   {

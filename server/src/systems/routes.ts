@@ -1,9 +1,10 @@
 import { newDocument } from '@garnish/core/system/new-document';
+import { patched } from '@garnish/core/system/patch';
 import { upgradePatch } from '@garnish/core/system/upgrade';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { family } from '../fonts/shipped.ts';
-import { problemSchema } from '../problems.ts';
+import { Problem, problemSchema } from '../problems.ts';
 import type { ChangeFeed } from './listen.ts';
 import {
   changeSchema,
@@ -80,7 +81,14 @@ export const systemRoutes =
           heading: family(START.heading),
           text: family(START.text),
         });
-        return reply.status(201).send(await store.summary(await store.create(document)));
+        const decided = body.patch && patched(document, body.patch);
+        if (decided?.ok === false)
+          throw new Problem('invalid-change', 'Nothing was made.', {
+            problems: [...decided.problems],
+          });
+        return reply
+          .status(201)
+          .send(await store.summary(await store.create(decided?.document ?? document)));
       },
     );
 

@@ -22,6 +22,8 @@ export const newSystem = z.strictObject({
   colors: z.array(hexColor).max(8).optional(),
   /** The logo as SVG, cleaned by whoever sends it; the proof cleans it once more. */
   logo: z.string().max(60_000).optional(),
+  /** What is decided already, as a change of what a new system begins with. */
+  patch: z.optional(patchSchema),
 });
 
 export const portraitSchema = z.object({

@@ -681,6 +681,20 @@ describe('a new system', () => {
     expect(layout.logo.light).toBe(logo);
   });
 
+  test('begins with what was decided of it already, all of it or nothing', async () => {
+    const unit = { op: 'replace', path: '/space/unit', value: 6 };
+    const answer = await made({ patch: [unit] });
+    const { id } = z.object({ id: z.string() }).parse(await answer.json());
+    expect((await open(id)).document.space.unit).toBe(6);
+    const before: unknown = await (await call('GET', '/api/systems')).json();
+    const refused = await made({
+      patch: [unit, { op: 'replace', path: '/type/anchors/items/wide/base', value: 9000 }],
+    });
+    expect(refused.status).toBe(422);
+    expect(problemSchema.parse(await refused.json()).problems?.[0]?.path).toContain('/type');
+    expect(await (await call('GET', '/api/systems')).json()).toEqual(before);
+  });
+
   test.each([
     ['a kind that there is none of', { kind: '__proto__' }],
     ['a color that is none', { colors: ['red'] }],

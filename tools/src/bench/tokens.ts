@@ -5,6 +5,9 @@ import { countOfUses, tokenUse } from '@garnish/core/proof/token-uses';
 import { searchTokens } from '@garnish/core/tokens/token-search';
 import { jsonOf } from '@garnish/core/system/patch';
 import { collectionOf } from '@garnish/core/system/new-document';
+import { readSheet } from '@garnish/core/reading/read-sheet';
+import { partsOfDeclaration } from '@garnish/core/reading/values';
+import { fork } from 'css-tree';
 import * as z from 'zod';
 import { after, brackwater } from './core.ts';
 import { median, ratio, took, type Row } from './measure.ts';
@@ -103,6 +106,39 @@ const tree: z.ZodType = z.lazy(() =>
 );
 
 /** A token file of five megabytes, as many tokens as are taken, against reading and checking it by a library alone. */
+const SHEET_BYTES = 5_000_000;
+
+/** A sheet of so many bytes, as somebody might have written it: rules in conditions, nested, with values of all kinds. */
+function largeSheet(): string {
+  const rules: string[] = [];
+  for (let at = 0, length = 0; length < SHEET_BYTES; at += 1) {
+    const rule = `.block-${at} > .part-${at % 97}:hover, a[href^="x"] .c${at} {
+  padding: ${at % 40}px calc(${at % 9}rem + 1vw) var(--space-${at % 12}, 1rem);
+  color: #${(at * 7919).toString(16).padStart(6, '0').slice(-6)}; border: ${at % 4}px solid rgb(${at % 255} 12 40 / ${at % 100}%);
+  font: 700 ${12 + (at % 30)}px/1.${at % 9} "Face ${at % 7}", serif;
+  background-image: linear-gradient(${at % 360}deg, red, color-mix(in oklab, #123 ${at % 100}%, white));
+}
+`;
+    const own = at % 5 === 0 ? `@media (min-width: ${at % 90}em) { ${rule} }\n` : rule;
+    rules.push(own);
+    length += own.length;
+  }
+  return rules.join('');
+}
+
+function readingSheets(): Row {
+  // A parser of its own: one that has read a large sheet is slower at everything after it.
+  const other = fork({});
+  const css = largeSheet();
+  return ratio(
+    `read ${(css.length / 1e6).toFixed(1)} MB of style sheet, with what each declaration decides`,
+    () => readSheet(css, 'x.css').declarations.map(partsOfDeclaration),
+    '`parse` of css-tree, with values and places',
+    () => other.parse(css, { positions: true }),
+    { limit: 2, rounds: 3 },
+  );
+}
+
 function reading(): Row {
   const file: Record<string, Record<string, object>> = {};
   for (let at = 0; at < COUNT; at += 1) {
@@ -133,4 +169,4 @@ function reading(): Row {
   );
 }
 
-export const tokenRows = (): readonly Row[] => [...searching(), reading()];
+export const tokenRows = (): readonly Row[] => [...searching(), reading(), readingSheets()];

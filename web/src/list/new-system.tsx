@@ -8,6 +8,7 @@ import { send } from '../api/client.ts';
 import { systemSummary } from '../api/resources.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
+import { FromAPage, type Taken } from './from-a-page.tsx';
 
 const ADDRESS = '/api/systems';
 const MOST_COLORS = 8;
@@ -56,6 +57,7 @@ export default function NewSystem({ onClose }: { readonly onClose: () => void })
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const [taken, setTaken] = useState<Taken>();
   const make = async (form: FormData): Promise<void> => {
     const name = wordsOf(form, 'name');
     if (name === '') {
@@ -73,10 +75,13 @@ export default function NewSystem({ onClose }: { readonly onClose: () => void })
       return;
     }
     setBusy(true);
+    // What is written down comes first: it is meant.
+    const colors = [...new Set([...read.colors, ...(taken?.colors ?? [])])].slice(0, MOST_COLORS);
     const answer = await send('POST', ADDRESS, {
       name,
       kind: wordsOf(form, 'kind'),
-      ...(read.colors.length > 0 && { colors: read.colors }),
+      ...(colors.length > 0 && { colors }),
+      ...(taken && { patch: taken.patch }),
       ...(logo !== undefined && { logo }),
     });
     await navigate(`/systems/${systemSummary.parse(answer).id}/brief`);
@@ -131,6 +136,14 @@ export default function NewSystem({ onClose }: { readonly onClose: () => void })
           accept=".svg,image/svg+xml"
           className="w-full text-quiet file:me-3 file:min-h-7 file:border file:border-line-strong file:bg-transparent file:px-2 file:text-base-content"
         />
+        <details className="mt-3 border-t border-line pt-1">
+          <summary className="min-h-6 cursor-pointer">From a site that exists</summary>
+          <p className="mb-1 text-quiet">
+            Its style sheets, or a page saved by a browser: what they say of sizes, spaces, corners
+            and colors is taken, as far as you wish.
+          </p>
+          <FromAPage onTaken={setTaken} />
+        </details>
         {problem !== undefined && (
           <p role="alert" className="mt-1 text-error">
             {problem}

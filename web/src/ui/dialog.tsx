@@ -23,7 +23,7 @@ export function Dialog({ title, children, onClose, hideTitle = false, wide = fal
     <dialog
       ref={dialog}
       aria-labelledby={id}
-      className={`m-auto ${wide ? 'mt-[5vh] w-[min(80rem,calc(100vw-2rem))]' : 'mt-[12vh] w-[min(34rem,calc(100vw-2rem))]'} border border-line-strong bg-base-100 p-4 text-base-content shadow-xl backdrop:bg-black/30`}
+      className={`m-auto ${wide ? 'mt-[5vh] max-h-[93svh] w-[min(80rem,calc(100vw-2rem))]' : 'mt-[12vh] max-h-[86svh] w-[min(34rem,calc(100vw-2rem))]'} overflow-y-auto border border-line-strong bg-base-100 p-4 text-base-content shadow-xl backdrop:bg-black/30`}
       onCancel={(event) => {
         event.preventDefault();
         onClose?.();

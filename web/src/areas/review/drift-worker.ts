@@ -1,0 +1,46 @@
+import { derive } from '@garnish/core/derive/derive';
+import { reportOf, type DriftReport } from '@garnish/core/reading/drift-report';
+import { patchOf } from '@garnish/core/reading/mending';
+import type { StyleDocument } from '@garnish/core/system/document';
+import { answering, type Progress, type WorkerProblem } from '../../ui/answering.ts';
+import { readSheetFiles, type ReadSheets } from '../../ui/sheet-files.ts';
+
+/** Files to be read, or those that were read held against another state of the system. */
+export interface DriftQuestion {
+  readonly files?: readonly File[];
+  readonly document: StyleDocument;
+  readonly state: string;
+}
+
+/** What was found, and what is taken of it. */
+export interface DriftFound {
+  readonly report: DriftReport;
+  readonly patch: string;
+  /** Sheets that the files ask for and that are not among them. */
+  readonly missing: readonly string[];
+  /** Files that could not be read, each with why. */
+  readonly refused: readonly string[];
+  readonly files: number;
+}
+
+export type DriftAnswer =
+  Progress | WorkerProblem | { readonly kind: 'found'; readonly found: DriftFound };
+
+/** What was read last: it is held against each state of the system without being read again. */
+let read: ReadSheets = { files: [], sheets: [], refused: [] };
+
+answering<DriftQuestion, DriftAnswer>(async ({ files, document, state }, tell) => {
+  if (files) read = await readSheetFiles(files, tell);
+  const { sheets: all, refused } = read;
+  if (all.length === 0)
+    return {
+      kind: 'problem',
+      words: refused.length > 0 ? refused.join(' ') : 'There was no style sheet and no page.',
+    };
+  const count = read.files.length;
+  tell({ kind: 'progress', words: 'holding against the system', done: count, of: count });
+  const derived = derive(document);
+  const { report, missing } = reportOf(document, derived, read, state);
+  const patch = patchOf(read.files, report.drift);
+  return { kind: 'found', found: { report, patch, missing, refused, files: count } };
+});

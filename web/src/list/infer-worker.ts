@@ -1,0 +1,38 @@
+import { inferredFrom, type Inferred } from '@garnish/core/reading/inferred';
+import { answering, type Progress, type WorkerProblem } from '../ui/answering.ts';
+import { readSheetFiles, type ReadSheets } from '../ui/sheet-files.ts';
+
+/** Files to be read, or colors of those that were read to be kept apart. */
+export interface InferQuestion {
+  readonly files?: readonly File[];
+  readonly apart: readonly string[];
+}
+
+export type InferAnswer =
+  | Progress
+  | WorkerProblem
+  | {
+      readonly kind: 'found';
+      readonly inferred: Inferred;
+      readonly files: readonly string[];
+      readonly refused: readonly string[];
+    };
+
+let read: ReadSheets = { files: [], sheets: [], refused: [] };
+
+answering<InferQuestion, InferAnswer>(async ({ files, apart }, tell) => {
+  if (files) read = await readSheetFiles(files, tell);
+  const sheets = read.sheets.flatMap((one) => one.sheets);
+  const { refused } = read;
+  if (sheets.every(({ declarations }) => declarations.length === 0))
+    return {
+      kind: 'problem',
+      words: refused.length > 0 ? refused.join(' ') : 'There is no style in it that can be read.',
+    };
+  return {
+    kind: 'found',
+    inferred: inferredFrom(sheets, new Set(apart)),
+    files: read.files.map(({ file }) => file),
+    refused,
+  };
+});

@@ -101,6 +101,55 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
   await expect(line).toHaveAttribute('aria-valuenow', String(laid + 1));
   await expect(line).toHaveAttribute('aria-valuetext', /from the edge$/);
 
+  // What it is elsewhere: at other widths, in other places, as a component.
+  await guest.getByRole('group', { name: 'Unit' }).getByRole('button', { name: 'px' }).click();
+  await facts.getByText('At other widths').click();
+  const widths = facts.getByRole('table').last();
+  await expect(widths.getByRole('columnheader')).toHaveText(['375', '720', '1280']);
+  const [narrow = '', wide = ''] = await Promise.all(
+    [1, 3].map((cell) =>
+      widths
+        .getByRole('row', { name: /^size/ })
+        .getByRole('cell')
+        .nth(cell - 1)
+        .textContent(),
+    ),
+  );
+  expect(narrow).toBe(laidOut);
+  expect(wide).not.toBe(laidOut);
+  await expect(facts.getByRole('button', { name: `1 of ${cards} here` })).toBeVisible();
+  await facts.getByRole('button', { name: `1 of ${cards} here` }).click();
+  await expect(facts.getByRole('button', { name: `2 of ${cards} here` })).toBeVisible();
+
+  // Its code, bare and whole, some lines of it.
+  await elsewhere.grantPermissions(['clipboard-read', 'clipboard-write']);
+  const code = facts.getByRole('region', { name: 'Code' });
+  await code.getByRole('button', { name: 'tokens' }).click();
+  await code.getByRole('button', { name: 'bare' }).click();
+  await code.getByRole('button', { name: /^--color-surface: #/ }).click();
+  await code.getByRole('button', { name: /^Copy 1 of \d+ lines$/ }).click();
+  expect(await guest.evaluate(() => navigator.clipboard.readText())).toMatch(
+    /^--color-surface: #[\da-f]{6};$/,
+  );
+  await code.getByRole('button', { name: 'HTML' }).click();
+  await expect(code.getByRole('button', { name: /<article class="card/ })).toHaveText(/…</);
+  await code.getByRole('button', { name: 'whole' }).click();
+  await expect(code.getByRole('button', { name: '</article>' })).toBeVisible();
+
+  await facts.getByText('At other widths').click();
+
+  // A component in its states, drawn where it stands; something else chosen, it is at rest again.
+  const button = frame.locator('a.button').first();
+  await button.scrollIntoViewIfNeeded();
+  await button.click({ position: { x: 3, y: 3 } });
+  const ground = facts.getByRole('row', { name: /^ground/ });
+  const atRest = (await ground.textContent()) ?? '';
+  await facts.getByRole('group', { name: 'States of Button' }).getByText('pointed at').click();
+  await expect(ground).not.toHaveText(atRest);
+  await card.click({ position: { x: 3, y: 3 } });
+  await expect(button).not.toHaveAttribute('data-drawn');
+  expect(await violationsOf(guest)).toEqual([]);
+
   // By key: outward, and on to the next.
   await guest.getByRole('button', { name: 'next', exact: true }).focus();
   await guest.keyboard.press('ArrowUp');
@@ -110,9 +159,12 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
 
   // What is changed here is seen there, within a moment.
   await guest.getByRole('group', { name: 'Unit' }).getByRole('button', { name: 'px' }).click();
-  const inset = await facts.getByRole('row', { name: /^inset/ }).textContent();
+  const inset = await facts
+    .getByRole('row', { name: /^inset/ })
+    .first()
+    .textContent();
   await change(request, id, [{ op: 'replace', path: '/space/unit', value: 12 }]);
-  await expect(facts.getByRole('row', { name: /^inset/ })).not.toHaveText(inset ?? '');
+  await expect(facts.getByRole('row', { name: /^inset/ }).first()).not.toHaveText(inset ?? '');
 
   // Whoever comes back is told what became of it meanwhile.
   await expect(guest.getByText('since you were here')).toHaveCount(0);
@@ -138,5 +190,39 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
   await page.getByRole('button', { name: 'Take back the link the builders' }).click();
   await expect(page.getByText('None yet.')).toBeVisible();
   await expect(guest.getByRole('heading', { name: 'This link leads nowhere' })).toBeVisible();
+  await elsewhere.close();
+});
+
+test('a guest is told when nobody answers, and how to read where a browser keeps nothing', async ({
+  request,
+  browser,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const { address } = (await (
+    await request.post(`/api/systems/${id}/links`, { data: { label: 'the builders' } })
+  ).json()) as { address: string };
+  const elsewhere = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  await elsewhere.addInitScript(() => {
+    Object.defineProperty(globalThis, 'localStorage', {
+      get: () => {
+        throw new Error('nothing is kept here');
+      },
+    });
+  });
+  const guest = await elsewhere.newPage();
+  for (const visit of ['first', 'second']) {
+    await guest.goto(`/g/${address}`);
+    await expect(guest.getByText('Click, and it is chosen', { exact: false }), visit).toBeVisible();
+  }
+  const state = guest.getByRole('status').first();
+  await expect(state).toHaveText('as it stands');
+  await elsewhere.setOffline(true);
+  await expect(state).toContainText('out of touch');
+  // What was read stays.
+  await expect(guest.frameLocator('iframe[title="Page Home"]').locator('h1')).toBeVisible();
+  await change(request, id, [{ op: 'replace', path: '/name', value: 'Meanwhile renamed' }]);
+  await elsewhere.setOffline(false);
+  await expect(state).toHaveText('as it stands');
+  await expect(guest.getByRole('heading', { name: 'Meanwhile renamed' })).toBeVisible();
   await elsewhere.close();
 });

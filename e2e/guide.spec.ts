@@ -2,11 +2,13 @@ import { mkdir, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { unzipSync } from 'fflate';
+import type { Route } from '@playwright/test';
+import { strFromU8, strToU8, unzipSync } from 'fflate';
 import {
   BRACKWATER,
   change,
   copyOf,
+  documentOf,
   expect,
   openArea,
   saved,
@@ -14,6 +16,7 @@ import {
   test,
   violationsOf,
 } from './garnish.ts';
+import { componentsAlone, drawnComponents, drawnSections, faultsOf } from './drawn.ts';
 import { compare } from './plain.ts';
 
 const TYPES: Readonly<Record<string, string>> = {
@@ -25,7 +28,7 @@ const TYPES: Readonly<Record<string, string>> = {
   '.js': 'text/javascript',
 };
 
-test('the guide is made and read from a disk: the pages look as the proof does, and nothing is fetched', async ({
+test('the guide is made and read from a disk: pages look as the proof does, drawings are true, and nothing is fetched', async ({
   page,
   request,
   browser,
@@ -55,7 +58,7 @@ test('the guide is made and read from a disk: the pages look as the proof does, 
     }
 
     // The same computed styles as the proof, at two widths and in both themes.
-    await page.route('**/plain/**', (route) => {
+    const serve = (route: Route): Promise<void> => {
       const name = decodeURIComponent(new URL(route.request().url()).pathname.slice(7));
       const bytes = archive[name];
       return bytes
@@ -64,7 +67,8 @@ test('the guide is made and read from a disk: the pages look as the proof does, 
             body: Buffer.from(bytes),
           })
         : route.fulfill({ status: 404, body: '' });
-    });
+    };
+    await page.route('**/plain/**', serve);
     for (const [width, theme] of [
       [720, 'light'],
       [375, 'dark'],
@@ -74,6 +78,38 @@ test('the guide is made and read from a disk: the pages look as the proof does, 
       expect(found.elements).toBeGreaterThan(100);
       expect([width, theme, found.differences]).toEqual([width, theme, []]);
     }
+
+    // Every drawing is true to the pages that lie beside it, and to the components alone.
+    const system = await documentOf(request, id);
+    archive['alone.html'] = strToU8(
+      `<!doctype html><meta charset="utf-8"><link rel="stylesheet" href="tokens.css"><body>${componentsAlone(system)}`,
+    );
+    const plain = await page.context().newPage();
+    await plain.setViewportSize({ width: 720, height: 900 });
+    await plain.route('**/plain/**', serve);
+    let told = 0;
+    for (const [where, things] of [
+      ['alone', drawnComponents(system)],
+      ...system.content.pages.order.map(
+        (one) => [`pages/${one}`, drawnSections(system, one)] as const,
+      ),
+    ] as const) {
+      await plain.goto(`/plain/${where}.html`);
+      await plain.evaluate(async () => {
+        await document.fonts.ready;
+      });
+      for (const { name, file, selector } of things) {
+        const found = await faultsOf(
+          plain,
+          strFromU8(archive[`drawings/${file}.svg`] ?? new Uint8Array()),
+          selector,
+        );
+        expect([name, found.faults]).toEqual([name, []]);
+        told += found.told;
+      }
+    }
+    expect(told).toBeGreaterThan(400);
+    await plain.close();
 
     // From the disk, without script: everything is read.
     const still = await browser.newContext({ javaScriptEnabled: false });
@@ -113,6 +149,7 @@ test('the guide is made and read from a disk: the pages look as the proof does, 
       'index.html',
       'components.html',
       'components/button.html',
+      'sections/home.html',
       'assets.html',
       'decisions.html',
     ]) {
@@ -141,18 +178,27 @@ test('a guest finds components with their drawings and code, and every asset sin
   await page.goto(`/g/${address}`);
   await page.getByText('How to read this').click();
   await page.getByRole('button', { name: 'Components' }).click();
-  const list = page.getByRole('navigation', { name: 'Components' });
+  const list = page.getByRole('navigation', { name: 'Components and sections' });
   await list.getByRole('searchbox').fill('several things');
   await expect(list.getByRole('listitem')).toHaveText(['Card']);
   await list.getByRole('searchbox').fill('nothing of this kind');
   await expect(list).toContainText('None is found so.');
   await list.getByRole('searchbox').fill('');
-  await list.getByRole('button', { name: 'Card' }).click();
+  await list.getByRole('button', { name: 'Card', exact: true }).click();
   await expect(page.getByRole('img', { name: /^Card: usual/ })).toBeVisible();
   // Nobody but the designer moves labels.
   await expect(page.getByRole('button', { name: /^Label/ })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Copy the rules of Card' })).toBeVisible();
   expect(await violationsOf(page)).toEqual([]);
+  // A part of a page is drawn as it stands there.
+  await expect(list.getByRole('heading', { name: 'Sections of Home' })).toBeVisible();
+  await list
+    .getByRole('list', { name: 'Sections of Home' })
+    .getByRole('button', { name: 'Opening' })
+    .click();
+  await expect(page.getByRole('img', { name: /^Home: opening/ })).toBeVisible();
+  await page.getByRole('button', { name: 'On its page' }).click();
+  await expect(page.frameLocator('iframe[title="Page Home"]').locator('h1')).toBeVisible();
 
   await page.getByRole('button', { name: 'Assets' }).click();
   const icons = page.getByRole('region', { name: 'icons' });
@@ -172,7 +218,7 @@ test('a guest finds components with their drawings and code, and every asset sin
   // On a phone nothing reaches beyond it.
   await page.setViewportSize({ width: 375, height: 740 });
   await page.goto(`/g/${address}?page=parts&part=button`);
-  await expect(page.getByRole('combobox', { name: 'Component' })).toHaveValue('button');
+  await expect(page.getByRole('combobox', { name: 'Component or section' })).toHaveValue('button');
   await expect(page.getByRole('img', { name: /^Button: main/ })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(375);
 });
@@ -184,19 +230,29 @@ test('pages and components have a state, a group and tags, by which guests find 
 }) => {
   const id = await copyOf(request, BRACKWATER);
   await openArea(page, id, 'handoff?view=things');
-  const things = page.getByRole('region', { name: 'Pages and components' });
+  const things = page.getByRole('region', { name: 'Pages, sections and components' });
   await things.getByRole('combobox', { name: 'State of Home' }).selectOption('ready');
-  await things.getByRole('combobox', { name: 'State of Card' }).selectOption('built');
-  const group = things.getByRole('textbox', { name: 'Group of Card' });
+  await things.getByRole('combobox', { name: 'State of Card', exact: true }).selectOption('built');
+  const group = things.getByRole('textbox', { name: 'Group of Card', exact: true });
   await group.fill('Lists');
   await group.press('Enter');
-  const tags = things.getByRole('textbox', { name: 'Tags of Card' });
+  const tags = things.getByRole('textbox', { name: 'Tags of Card', exact: true });
   await tags.fill('mobile, launch, mobile');
   await tags.press('Enter');
   await expect(tags).toHaveValue('mobile, launch');
+  // An order of one's own, by key too; the focus stays.
+  const up = things.getByRole('button', { name: 'Move Card up' });
+  await up.press('Enter');
+  await up.press('Enter');
+  await expect(up).toBeFocused();
+  await things
+    .getByRole('combobox', { name: 'State of Opening, Timetable' })
+    .selectOption('in work');
   await saved(page);
   await things.getByRole('searchbox').fill('launch');
-  await expect(things.getByRole('row')).toHaveCount(2);
+  // The head, the kind, the thing.
+  await expect(things.getByRole('row')).toHaveCount(3);
+  await expect(things.getByRole('button', { name: /^Move/ })).toHaveCount(0);
   await things.getByRole('combobox', { name: 'State', exact: true }).selectOption('ready');
   await expect(things).toContainText('Nothing is found by these words.');
   expect(await violationsOf(page, { within: 'main' })).toEqual([]);
@@ -213,11 +269,11 @@ test('pages and components have a state, a group and tags, by which guests find 
   // The page that is open stays.
   await expect(pages.getByRole('button')).toHaveText(['Home ready', 'Components', 'Assets']);
   await pages.getByRole('button', { name: 'Components' }).click();
-  const list = guest.getByRole('navigation', { name: 'Components' });
+  const list = guest.getByRole('navigation', { name: 'Components and sections' });
   await list.getByRole('searchbox').fill('mobile');
   await expect(list.getByRole('heading')).toHaveText('Lists');
   await expect(list.getByRole('listitem')).toHaveText('Cardbuilt');
-  await list.getByRole('button', { name: 'Card' }).click();
+  await list.getByRole('button', { name: 'Card', exact: true }).click();
   await expect(guest.getByText('Lists, mobile, launch')).toBeVisible();
   expect(await violationsOf(guest)).toEqual([]);
 });

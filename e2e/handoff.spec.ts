@@ -80,6 +80,20 @@ test('released, changed three times, released again: the difference is read, by 
 
   // A button in both states, each by its own sheet.
   const looks = page.getByRole('region', { name: 'Looks different' });
+  await looks.getByRole('button', { name: 'Home', exact: true }).click();
+  // The whole page, as it was and as it is: the same words, another corner of what acts.
+  const corners = await Promise.all(
+    [0, 1].map((at) =>
+      looks
+        .locator('iframe')
+        .nth(at)
+        .contentFrame()
+        .locator('.button')
+        .first()
+        .evaluate((one) => getComputedStyle(one).borderRadius),
+    ),
+  );
+  expect(new Set(corners).size).toBe(2);
   await looks.getByRole('button', { name: 'Button', exact: true }).click();
   const cornerIn = (release: string) =>
     page

@@ -11,7 +11,7 @@ test('a channel is told of a note, signed; the outbox says what became of it', a
   let status = 503;
   const arrived: Arrived[] = [];
   const receiver = await startReceiver({
-    secret: () => secret,
+    secrets: () => [secret],
     onMessage: (message) => arrived.push(message),
     answer: () => status,
   });

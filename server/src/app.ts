@@ -107,7 +107,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
       await loadDemo(
         store,
         pictures,
-        demo === 'handed over' ? { releases, links, notes } : undefined,
+        demo === 'handed over' ? { releases, links, notes, messages } : undefined,
       );
     });
 

@@ -8,7 +8,16 @@ const ADMIN = process.env['GARNISH_TEST_DATABASE'];
 export async function testServer(name: string, demo = false) {
   if (ADMIN === undefined) throw new Error('run npm test, which starts a PostgreSQL for the tests');
   const admin = new Sequelize(ADMIN, { logging: false });
-  await admin.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
+  /** On a busy machine connections that are told to end take their time: after five seconds PostgreSQL gives up. */
+  const drop = async (tries = 3): Promise<void> => {
+    try {
+      await admin.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
+    } catch (error) {
+      if (tries <= 1) throw error;
+      await drop(tries - 1);
+    }
+  };
+  await drop();
   await admin.query(`CREATE DATABASE ${name}`);
   const url = new URL(ADMIN);
   url.pathname = `/${name}`;
@@ -40,7 +49,7 @@ export async function testServer(name: string, demo = false) {
     },
     close: async (): Promise<void> => {
       for (const app of apps) await app.close();
-      await admin.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
+      await drop();
       await admin.close();
     },
   };

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { createServer } from '@garnish/server/app';
 import { listenForGuests, networkAddresses } from '@garnish/server/guests/listener';
 import { builtWeb } from './build-web.ts';
+import { startChannel } from '@garnish/server/messages/channel';
 import { startCluster } from './cluster.ts';
 import { freePort } from './ports.ts';
 import { databaseUrlOf, end, portOf, say } from './say.ts';
@@ -44,6 +45,10 @@ async function serve(): Promise<void> {
   ending.push(() => app.close());
   const port = await freePort(wanted);
   await app.listen({ host: '127.0.0.1', port });
+  const channel = await startChannel(`http://127.0.0.1:${port}`, (words) => {
+    say(`the channel of the demo was told: ${words}`);
+  });
+  if (channel) ending.push(() => channel.close());
   if (process.argv.includes('--guests')) {
     const guests = await listenForGuests(app, {
       host: '0.0.0.0',

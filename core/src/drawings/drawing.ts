@@ -43,7 +43,12 @@ export interface Picture {
   readonly xhtml: string;
   readonly width: number;
   readonly height: number;
+  /** The same as an image, as an address that holds it, for programs that draw no XHTML; none where absent. */
+  readonly still?: string;
 }
+
+/** What draws XHTML within SVG says so by this. Source: SVG 2, 5.9.3, requiredExtensions. */
+const XHTML = 'http://www.w3.org/1999/xhtml';
 
 /** Everything that a drawing is made of. */
 export interface Drawable {
@@ -94,7 +99,7 @@ const AROUND_PX = 10;
 
 function pictureAt(
   { x, y }: Point,
-  { xhtml, width, height }: Picture,
+  { xhtml, width, height, still }: Picture,
   page: string | undefined,
   scale = 1,
 ): string {
@@ -102,7 +107,13 @@ function pictureAt(
     page === undefined
       ? ''
       : `<rect ${rectOf({ left: -AROUND_PX / scale, top: -AROUND_PX / scale, width: width + (2 * AROUND_PX) / scale, height: height + (2 * AROUND_PX) / scale }, { x, y }, scale)} fill="${escaped(page)}"/>`;
-  return `${ground}<g transform="translate(${rounded(x)} ${rounded(y)})${scale === 1 ? '' : ` scale(${scale})`}"><foreignObject width="${rounded(width)}" height="${rounded(height)}" style="overflow:visible">${xhtml}</foreignObject></g>`;
+  const object = (asks = ''): string =>
+    `<foreignObject${asks} width="${rounded(width)}" height="${rounded(height)}" style="overflow:visible">${xhtml}</foreignObject>`;
+  return `${ground}<g transform="translate(${rounded(x)} ${rounded(y)})${scale === 1 ? '' : ` scale(${scale})`}">${
+    still === undefined
+      ? object()
+      : `<switch>${object(` requiredExtensions="${XHTML}"`)}<image width="${rounded(width)}" height="${rounded(height)}" href="${still}"/></switch>`
+  }</g>`;
 }
 
 const groundOf = ({ page }: Drawable, { ground }: DrawingChoice): string | undefined =>
@@ -419,24 +430,36 @@ function statesBlock(drawable: Drawable, choice: DrawingChoice, wide: number): B
   };
 }
 
+/** Wider than this nothing is drawn from narrow to wide: all of it is made smaller, in px. */
+const MOST_WIDE = 720;
+
+/** How large the forms of a thing are drawn beside each other. */
+const scaleOfWidths = ({ widths }: Pick<Drawable, 'widths'>): number =>
+  Math.min(1, MOST_WIDE / Math.max(MOST_WIDE, ...widths.map(({ px }) => px)));
+
 function widthsBlock(drawable: Drawable, choice: DrawingChoice, wide: number): Block {
   const { widths, breaks } = drawable;
   const ground = groundOf(drawable, choice);
+  const scale = scaleOfWidths(drawable);
+  const drawnAt = scale === 1 ? '' : `, drawn at ${Math.round(scale * 100)} %`;
   const parts: string[] = [];
   let y = 0;
   for (const { px, picture } of widths) {
     const line: Stroke = [
       { x: 0, y: y + 18 },
-      { x: px, y: y + 18 },
+      { x: px * scale, y: y + 18 },
     ];
     parts.push(
-      text({ x: 0, y: y + 11 }, `${sizeWords(px)} px`, { size: LABEL.size, isMono: true }),
+      text({ x: 0, y: y + 11 }, `${sizeWords(px)} px${drawnAt}`, {
+        size: LABEL.size,
+        isMono: true,
+      }),
       `<path d="${path([line, ...ends(line)])}" stroke="${INK}" fill="none"/>`,
-      pictureAt({ x: 0, y: y + 34 }, picture, ground),
+      pictureAt({ x: 0, y: y + 34 }, picture, ground, scale),
     );
-    y += 34 + picture.height + 30;
+    y += 34 + picture.height * scale + 30;
   }
-  const most = Math.max(0, ...widths.map(({ px, picture }) => Math.max(px, picture.width)));
+  const most = Math.max(0, ...widths.map(({ px, picture }) => Math.max(px, picture.width) * scale));
   const words = behaviorOf(
     widths.map(({ scene }) => scene),
     breaks,
@@ -458,7 +481,8 @@ const HEADS: Readonly<Record<Chapter, string>> = {
 
 /**
  * Draws a component with its measures, its numbered parts, its states and its behavior over width, as SVG that needs
- * nothing beside it. The picture of the component itself is XHTML inside (`foreignObject`), which browsers draw.
+ * nothing beside it. The picture of the component itself is XHTML inside (`foreignObject`), which browsers draw; where it
+ * has a still image as well, other programs draw that.
  */
 export function drawingOf(drawable: Drawable, choice: DrawingChoice = USUAL_CHOICE): Drawing {
   const { title, says, foot, css } = drawable;
@@ -473,7 +497,9 @@ export function drawingOf(drawable: Drawable, choice: DrawingChoice = USUAL_CHOI
   const wide = Math.max(
     LEAST_WIDE,
     ...measures.map((block) => block.width),
-    ...(chapters.includes('widths') ? drawable.widths.map(({ px }) => px + 2 * inset) : []),
+    ...(chapters.includes('widths')
+      ? drawable.widths.map(({ px }) => px * scaleOfWidths(drawable) + 2 * inset)
+      : []),
   );
   const made: Readonly<Record<Chapter, () => readonly Block[]>> = {
     measures: () => measures,

@@ -514,6 +514,31 @@ describe('a drawing', () => {
     }
   });
 
+  test('has an image of each picture where there is one, after what draws XHTML', () => {
+    const still = 'data:image/png;base64,AAAA';
+    const plain = drawable();
+    const stilled = drawingOf({ ...plain, picture: { ...plain.picture, still } });
+    expect(stilled.svg).toMatch(
+      /<switch><foreignObject requiredExtensions="http:\/\/www\.w3\.org\/1999\/xhtml"[^>]*>.*?<\/foreignObject><image [^>]*href="data:image\/png;base64,AAAA"\/><\/switch>/,
+    );
+    wordsIn(stilled.svg);
+    // Without, nothing asks for what every browser has.
+    expect(drawingOf(plain).svg).not.toMatch(/<switch|requiredExtensions|<image/);
+  });
+
+  test('draws what is wide smaller beside its other forms, and says so; what fits is as it is', () => {
+    const widths = [375, 720, 1440].map((px) => ({
+      px,
+      picture: { ...drawable().picture, width: px },
+      scene: { ...card(), width: px },
+    }));
+    const wide = drawingOf(drawable({ widths }));
+    expect(wide.svg).toContain('1440 px, drawn at 50 %');
+    expect(wide.svg).toContain('scale(0.5)');
+    expect(drawingOf(drawable()).svg).not.toMatch(/drawn at|scale\(/);
+    expect(wide.width).toBeLessThan(1000);
+  });
+
   test('shows what was chosen of it', () => {
     const of = (own: Partial<typeof USUAL_CHOICE>) =>
       drawingOf(drawable(), { ...USUAL_CHOICE, ...own });

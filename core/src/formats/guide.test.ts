@@ -2,11 +2,12 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import { COMPONENTS } from '../components/components.ts';
 import { derive } from '../derive/derive.ts';
 import { jsonOf, patched, type Patch } from '../system/patch.ts';
+import { sectionDrawing } from '../system/label-places.ts';
 import { sampleDocument } from '../system/sample.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { propertyOf } from '../tokens/token.ts';
 import { drawnFiles } from './drawn-files.ts';
-import { APPROACH, writeGuide, type WrittenGuide } from './guide.ts';
+import { APPROACH, writeGuide, type GuideParts, type WrittenGuide } from './guide.ts';
 
 const changed = (patch: Patch, from = sampleDocument()): StyleDocument => {
   const result = patched(from, patch);
@@ -14,8 +15,27 @@ const changed = (patch: Patch, from = sampleDocument()): StyleDocument => {
   return result.document;
 };
 
-const PARTS = {
-  drawings: [{ drawing: 'card usual', path: 'drawings/card-usual.svg', words: ['inset 16 "all"'] }],
+const PARTS: GuideParts = {
+  drawings: [
+    {
+      drawing: 'card usual',
+      theme: 'light',
+      path: 'drawings/card-usual.svg',
+      words: ['inset 16 "all"'],
+    },
+    {
+      drawing: 'card usual',
+      theme: 'dark',
+      path: 'drawings/card-usual-dark.svg',
+      words: ['inset 16 "all"'],
+    },
+    {
+      drawing: sectionDrawing('home', 'hero'),
+      theme: 'light',
+      path: 'drawings/home-hero.svg',
+      words: ['gap 24 <between>'],
+    },
+  ],
   assets: [
     { path: 'assets/icons/boat.svg', kind: 'icons', name: 'boat.svg' },
     { path: 'fonts/face.woff2', kind: 'fonts', name: 'face.woff2' },
@@ -86,6 +106,20 @@ describe('a guide', () => {
     const card = textOf(all, 'components/card.html');
     expect(card).toContain('src="../drawings/card-usual.svg"');
     expect(card).toContain('alt="inset 16 &quot;all&quot;"');
+    // That of another theme is there to be opened.
+    expect(card).toMatch(/<details[^>]*><summary[^>]*>dark<[^]*card-usual-dark\.svg/);
+  });
+
+  test('has the sections of a page that are drawn, and none of a page of which none is', () => {
+    const text = textOf(all, 'sections/home.html');
+    expect(text).toContain('src="../drawings/home-hero.svg"');
+    expect(text).toContain('alt="gap 24 &lt;between&gt;"');
+    expect(text).toContain('href="../pages/home.html"');
+    expect(text.match(/<h2 /g)).toHaveLength(1);
+    expect(textOf(all, 'index.html')).toContain('href="sections/home.html"');
+    const others = sampleDocument().content.pages.order.filter((id) => id !== 'home');
+    for (const id of others)
+      expect(all.files.map(({ path }) => path)).not.toContain(`sections/${id}.html`);
   });
 
   test('has every token with its values, those of both themes once where they are one', () => {

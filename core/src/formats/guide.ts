@@ -8,8 +8,9 @@ import { rulesOfComponent, tokensInRules } from '../proof/needed.ts';
 import { element, writeHtml, type ProofElement, type ProofNode } from '../proof/node.ts';
 import { sitePage } from '../proof/site.ts';
 import { specimenOf, variantsOf } from '../proof/specimens.ts';
-import { drawingName } from '../system/label-places.ts';
-import { inOrder, type StyleDocument } from '../system/document.ts';
+import { drawingName, sectionDrawing } from '../system/label-places.ts';
+import { inOrder, type Mode, type StyleDocument } from '../system/document.ts';
+import { namedSections } from '../system/named-sections.ts';
 import { modesOf } from '../system/themes.ts';
 import { isSameInBoth, propertyOf } from '../tokens/token.ts';
 import { namedClasses, namedProperty, namingOf, type Naming } from './naming.ts';
@@ -24,10 +25,11 @@ export interface GuideFile {
   readonly text: string;
 }
 
-/** A drawing of a component that lies beside the pages of a guide. */
+/** A drawing that lies beside the pages of a guide. */
 export interface GuideDrawing {
-  /** The component and its variant, as `drawingName` has them. */
+  /** What is drawn: a variant of a component, or a section of a page, as `drawingName` has them. */
   readonly drawing: string;
+  readonly theme: Mode;
   readonly path: string;
   /** What it says, for those who do not see it. */
   readonly words: readonly string[];
@@ -75,6 +77,8 @@ table.g, .g-decisions table { border-collapse: collapse; font-size: 0.875rem; wi
 :is(code, pre).g, .g-decisions code { font: 0.8125rem/1.5 ui-monospace, monospace; }
 pre.g { overflow-x: auto; border: 1px solid color-mix(in srgb, currentcolor 25%, transparent); padding: 0.75rem; margin: 0 0 1rem; }
 figure.g { margin: 0 0 1.5rem; }
+details.g { margin: -0.75rem 0 1.5rem; }
+summary.g { cursor: pointer; min-block-size: 1.5rem; }
 .g-drawing { max-width: 100%; height: auto; }
 .g-states { display: flex; flex-wrap: wrap; gap: 1.5rem; align-items: start; margin: 0 0 1.5rem; padding: 1rem; overflow-x: auto; }
 .g-state { display: grid; gap: 0.5rem; inline-size: 13rem; max-inline-size: 100%; }
@@ -215,7 +219,7 @@ function sitePages(
   naming: Naming,
   asked: Set<string>,
   safe: Safe,
-): readonly (GuideFile & { readonly name: string })[] {
+): readonly (GuideFile & { readonly id: string; readonly name: string })[] {
   const [usual = 'en'] = document.brief.languages;
   return inOrder(document.content.pages)
     .filter(([, { isOff }]) => isOff !== true)
@@ -233,12 +237,52 @@ function sitePages(
         '</html>',
         '',
       ].join('\n');
-      return { path, text, name };
+      return { id, path, text, name };
     });
 }
 
-const says = ({ says: words }: Component): string =>
-  `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+
+/** The drawings of something: that of the first theme, and those of others to be opened. */
+function figures(
+  { drawings }: Pick<GuideParts, 'drawings'>,
+  drawing: string,
+  root: string,
+): readonly ProofElement[] {
+  return drawings
+    .filter((one) => one.drawing === drawing)
+    .map(({ theme, path, words }, index) => {
+      const image = element('img', {
+        class: 'g-drawing',
+        src: `${root}${path}`,
+        alt: words.join('\n'),
+        loading: 'lazy',
+      });
+      const figure = el('figure', '', image);
+      return index === 0 ? figure : el('details', '', el('summary', '', theme), figure);
+    });
+}
+
+/** The sections of a page of the site, each with its drawings; nothing where none is drawn. */
+function sectionsPage(page: string, { document, parts }: Given): GuideFile | undefined {
+  const path = `sections/${page}.html`;
+  const own = namedSections(document.content).filter((one) => one.page === page);
+  const [first] = own;
+  const body = own.flatMap(({ section, name, says: words }) => {
+    const drawn = figures(parts, sectionDrawing(page, section), up(path));
+    return drawn.length === 0
+      ? []
+      : [el('section', '', el('h2', '', name), el('p', '', sentence(words)), ...drawn)];
+  });
+  if (!first || body.length === 0) return undefined;
+  return guidePage(document, {
+    path,
+    title: `${first.pageName}, section by section`,
+    body: [el('p', '', link(`${up(path)}pages/${page}.html`, 'The page as it is')), ...body]
+      .map((one) => writeHtml(one, NO_SVG))
+      .join('\n'),
+  });
+}
 
 /** The page of a component: its variants in their states, their drawings, HTML, rules and tokens. */
 function componentPage(
@@ -251,10 +295,8 @@ function componentPage(
   const rules = rulesOfComponent(component, document, derived);
   const shown = (variant: Variant, state?: StateId): ProofNode =>
     handedOver(specimenOf(variant, derived, state), naming, new Set(), root);
-  const drawn = new Map(parts.drawings.map((one) => [one.drawing, one]));
-  const section = (variant: Variant): ProofElement => {
-    const drawing = drawn.get(drawingName(component.id, variant.id));
-    return el(
+  const section = (variant: Variant): ProofElement =>
+    el(
       'section',
       '',
       el('h2', '', variant.name),
@@ -272,20 +314,7 @@ function componentPage(
           ),
         ),
       ),
-      ...(drawing
-        ? [
-            el(
-              'figure',
-              '',
-              element('img', {
-                class: 'g-drawing',
-                src: `${root}${drawing.path}`,
-                alt: drawing.words.join('\n'),
-                loading: 'lazy',
-              }),
-            ),
-          ]
-        : []),
+      ...figures(parts, drawingName(component.id, variant.id), root),
       el('h3', '', 'HTML'),
       element(
         'pre',
@@ -293,10 +322,9 @@ function componentPage(
         el('code', '', writeHtml(shown(variant), NO_SVG)),
       ),
     );
-  };
   const tokens = tokensInRules(rules, derived);
   const body = [
-    el('p', '', says(component)),
+    el('p', '', sentence(component.says)),
     ...variants.map(section),
     el(
       'section',
@@ -463,11 +491,17 @@ export function writeGuide(
   const given = { document, derived, naming, parts };
   const asked = new Set<string>();
   const pages = sitePages(document, derived, naming, asked, parts.safe);
+  const drawnPages = new Map(
+    pages.flatMap(({ id }) => {
+      const page = sectionsPage(id, given);
+      return page ? [[id, page] as const] : [];
+    }),
+  );
   const own = ownVariantsOf(document.components);
   const components = COMPONENTS.filter(({ variants = [] }) => variants.length > 0);
   const { purpose, audience, mood } = document.brief;
-  const list = (links: readonly ProofElement[]): ProofElement =>
-    el('ul', '', ...links.map((one) => el('li', '', one)));
+  const list = (links: readonly (readonly ProofNode[])[]): ProofElement =>
+    el('ul', '', ...links.map((words) => el('li', '', ...words)));
   const index = [
     ...(document.description === '' ? [] : [el('p', '', document.description)]),
     ...(purpose === '' ? [] : [el('p', '', purpose)]),
@@ -475,7 +509,12 @@ export function writeGuide(
     ...(mood.length === 0 ? [] : [el('p', '', `Mood: ${mood.join(', ')}.`)]),
     el('h2', '', 'Pages'),
     el('p', 'g-quiet', 'The pages of the site as they are, by tokens.css alone.'),
-    list(pages.map(({ path, name }) => link(path, name))),
+    list(
+      pages.map(({ id, path, name }) => {
+        const drawn = drawnPages.get(id);
+        return [link(path, name), ...(drawn ? [', ', link(drawn.path, 'section by section')] : [])];
+      }),
+    ),
     el('h2', '', 'How it is spaced and set'),
     el(
       'p',
@@ -485,9 +524,9 @@ export function writeGuide(
     ),
     el('h2', '', 'To take along'),
     list([
-      link('tokens.css', 'tokens.css, the style sheet'),
-      link('tokens.json', 'tokens.json, the open token format'),
-      link('handoff.md', 'handoff.md, the decisions in words'),
+      [link('tokens.css', 'tokens.css, the style sheet')],
+      [link('tokens.json', 'tokens.json, the open token format')],
+      [link('handoff.md', 'handoff.md, the decisions in words')],
     ]),
     el('p', 'g-quiet', parts.state),
   ];
@@ -501,7 +540,7 @@ export function writeGuide(
             'ul',
             '',
             ...ofGroup.map((one) =>
-              el('li', '', link(`components/${one.id}.html`, one.name), ` ${says(one)}`),
+              el('li', '', link(`components/${one.id}.html`, one.name), ` ${sentence(one.says)}`),
             ),
           ),
         ];
@@ -518,6 +557,7 @@ export function writeGuide(
         title: 'Components',
         body: written(overview),
       }),
+      ...drawnPages.values(),
       ...components.map((one) => componentPage(one, variantsOf(one, own), given)),
       tokensPage(given),
       assetsPage(given),

@@ -1,5 +1,6 @@
 import { generate, parse, walk, type CssNode, type Declaration } from 'css-tree';
 import { parseTransparentColor } from '../color/parse-color.ts';
+import { DARK_MEDIA, DARK_ROOT, USUAL_ROOT } from '../reading/theme-of.ts';
 import type { CustomItem } from '../system/custom-values.ts';
 import { customToken } from '../system/document.ts';
 import { isInherited, jsonProblem } from '../system/json.ts';
@@ -18,14 +19,6 @@ export type ReadProperties =
 /** More is no sheet that somebody wrote by hand. */
 const MOST_CHARACTERS = 8_000_000;
 const MOST = 5000;
-
-/** Where the dark theme is declared: by the reader’s preference, or by an attribute or a class on the root. Common practice. */
-const DARK_MEDIA = /prefers-color-scheme\s*:\s*dark/i;
-const DARK_ROOT =
-  /^(?:html|:root|body|\*|)?(?:\[data-[\w-]*(?:theme|mode|scheme)[\w-]*~?=["']?dark["']?\]|\.(?:theme-)?dark(?:-(?:theme|mode))?)$/i;
-/** And where the usual one is; a light one by attribute says the same in sheets that have both. */
-const USUAL_ROOT =
-  /^(?::root|html|body|:host|\*|(?:html|:root)?(?:\[data-[\w-]*(?:theme|mode|scheme)[\w-]*~?=["']?light["']?\]|\.(?:theme-)?light(?:-(?:theme|mode))?)|:root:not\(\[data-[^\]]+\]\))$/i;
 
 const EASING = /^(?:cubic-bezier\(.*\)|linear|ease(?:-in)?(?:-out)?)$/i;
 const FAMILY = /^(?:[\w -]+|"[^"]*"|'[^']*')(?:\s*,\s*(?:[\w -]+|"[^"]*"|'[^']*'))*$/;

@@ -33,6 +33,7 @@ const OPAQUE = /rgb\((\d+), (\d+), (\d+)\)/g;
 /** A value with its lengths in the unit that was chosen, and its opaque colors in their short form. */
 const inUnit = (value: string, unit: FactUnit): string =>
   value
+    .replaceAll('rgba(0, 0, 0, 0)', 'transparent')
     .replaceAll(OPAQUE, (_, ...channels: string[]) => {
       const hex = channels
         .slice(0, 3)
@@ -149,12 +150,18 @@ export function builtOf(computed: FactsOf['computed'], hasWords: boolean, tag: s
     (side) =>
       computed(`border-${side}-style`) !== 'none' && computed(`border-${side}-width`) !== '0px',
   );
-  const isPicture = tag === 'img' || tag === 'picture' || /url\(/.test(image);
+  // What repeats is a pattern; what stands once is a picture.
+  const isRepeated =
+    /(?:^|,\s*)(?:repeat|round|space)\b/.test(computed('background-repeat')) &&
+    !/cover|contain|100%/.test(computed('background-size'));
+  const isPattern = /url\(/.test(image) && isRepeated;
+  const isPicture = tag === 'img' || tag === 'picture' || (/url\(/.test(image) && !isRepeated);
   return [
     hasWords ? 'text' : tag === 'svg' ? 'a drawing' : 'no text of its own',
     has(ground, 'ground'),
     has(isEdged, 'edge'),
     ...(/gradient\(/.test(image) ? ['a gradient'] : []),
+    ...(isPattern ? ['a pattern'] : []),
     has(isPicture, 'picture'),
   ].join(', ');
 }

@@ -228,6 +228,12 @@ describe('facts', () => {
     expect(builtOf(of({ 'background-image': 'linear-gradient(red, blue)' }), false, 'div')).toBe(
       'no text of its own, no ground, no edge, a gradient, no picture',
     );
+    const tiled = { 'background-image': 'url("data:,x")', 'background-repeat': 'repeat' };
+    expect(builtOf(of(tiled), false, 'div')).toBe(
+      'no text of its own, no ground, no edge, a pattern, no picture',
+    );
+    const once = { ...tiled, 'background-repeat': 'no-repeat' };
+    expect(builtOf(of(once), false, 'div')).toBe('no text of its own, no ground, no edge, picture');
     expect(builtOf(of({}), false, 'img')).toBe('no text of its own, no ground, no edge, picture');
   });
 });

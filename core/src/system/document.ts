@@ -383,8 +383,12 @@ const content = z.strictObject({
   handed: z.optional(
     collection(
       z.strictObject({
-        kind: z.enum(['page', 'component']),
+        kind: z.enum(['page', 'section', 'component']),
         of: id,
+        /** The page that a section is on. */
+        on: z.optional(id),
+        /** Which of its kind it is, counted from zero, where that was chosen. */
+        rank: z.optional(z.int().check(z.gte(0), z.lte(9999))),
         stage: z.optional(z.enum(STAGES)),
         group: z.optional(label),
         tags: z.optional(

@@ -3,8 +3,10 @@ import {
   handedWords,
   handing,
   inGroups,
+  inHandedOrder,
   isFound,
   MOST_TAGS,
+  orderingHanded,
   tagsIn,
   type HandedThing,
   type HandedWords,
@@ -38,6 +40,54 @@ describe('what is said of what is handed over', () => {
     expect(handing(third.content.handed, HOME, { stage: 'ready' }, () => 'x')).toEqual([]);
     expect(handing(undefined, HOME, { group: ' ' }, () => 'x')).toEqual([]);
     expect(handedWords(undefined)(HOME)).toEqual({});
+  });
+
+  test('tells a section of one page from that of another, and lets it go by itself', () => {
+    const [hero, other]: HandedThing[] = [
+      { kind: 'section', id: 'hero', page: 'home' },
+      { kind: 'section', id: 'hero', page: 'other' },
+    ];
+    if (!hero || !other) throw new Error('no section');
+    const document = said(sampleDocument(), hero, { stage: 'built' });
+    const words = handedWords(document.content.handed);
+    expect([words(hero), words(other), words({ kind: 'page', id: 'hero' })]).toEqual([
+      { stage: 'built' },
+      {},
+      {},
+    ]);
+    expect(said(document, hero, { stage: undefined }).content.handed?.order).toEqual([]);
+  });
+
+  test('is put into an order, which keeps what is said; what nobody placed stays behind its neighbor', () => {
+    const [a, b, c]: HandedThing[] = ['card', 'button', 'link'].map((id) => ({
+      kind: 'component',
+      id,
+    }));
+    if (!a || !b || !c) throw new Error('no things');
+    const document = said(sampleDocument(), b, { stage: 'ready' });
+    const patch = orderingHanded(document.content.handed, [c, b, a], (at) => `new-${at}`);
+    const result = patched(document, patch);
+    if (!result.ok) throw new Error(JSON.stringify(result.problems));
+    const { handed } = result.document.content;
+    const words = handedWords(handed);
+    expect(words(b)).toEqual({ stage: 'ready', rank: 1 });
+    const order = (ids: readonly string[]) =>
+      inHandedOrder(ids, (id) => words({ kind: 'component', id }).rank);
+    expect(order(['card', 'button', 'link'])).toEqual(['link', 'button', 'card']);
+    expect(order(['new', 'card', 'after', 'button', 'link', 'last'])).toEqual([
+      'new',
+      'link',
+      'last',
+      'button',
+      'card',
+      'after',
+    ]);
+    expect(inHandedOrder(['x', 'y'], () => undefined)).toEqual(['x', 'y']);
+    // The same order once more changes nothing; undone, it is as before.
+    expect(orderingHanded(handed, [c, b, a], () => 'x')).toEqual([]);
+    expect(said(result.document, b, { stage: undefined }).content.handed?.items).toMatchObject({
+      [document.content.handed?.order[0] ?? '']: { rank: 1 },
+    });
   });
 
   test('has tags as they are written, each once and none too long', () => {

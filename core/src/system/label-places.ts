@@ -6,7 +6,7 @@ export type LabelPlaces = StyleDocument['components']['labels'];
 
 /** How far a label of a drawing was moved from its place, in px of the drawing. */
 export interface LabelPlace {
-  /** What is drawn: a variant of a component. */
+  /** What is drawn: a variant of a component, or a section of a page. */
   readonly drawing: string;
   /** The measure that it is of. */
   readonly measure: string;
@@ -14,9 +14,13 @@ export interface LabelPlace {
   readonly y: number;
 }
 
-/** What is drawn, as it is kept with places of labels. */
+/** A drawn variant of a component, as it is kept with places of labels. */
 export const drawingName = (component: string, variant: string): string =>
   `${component} ${variant}`;
+
+/** The same of a section of a page. */
+export const sectionDrawing = (page: string, section: string): string =>
+  drawingName(`page/${page}`, section);
 
 /** The places of labels of a drawing that were chosen by hand, by their measures. */
 export const labelsMoved = (

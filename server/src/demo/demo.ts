@@ -1,12 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { adding } from '@garnish/core/system/collection';
+import { ASKED } from '@garnish/core/notes/note-schema';
 import { FIRST_RELEASE } from '@garnish/core/releases/numbers';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { patched, type Patch } from '@garnish/core/system/patch';
 import { validate } from '@garnish/core/system/validate';
 import type { Pictures } from '../pictures/pictures.ts';
 import type { Links } from '../guests/links.ts';
+import { DEMO_CHANNEL } from '../messages/receiver.ts';
+import type { Messages } from '../messages/store.ts';
 import type { Notes } from '../notes/store.ts';
 import type { Releases } from '../releases/store.ts';
 import type { Store } from '../systems/store.ts';
@@ -97,10 +100,10 @@ async function releaseBrackwater(store: Store, releases: Releases): Promise<stri
   return id;
 }
 
-/** What was asked of the first card of the home page, and a link for whoever asks. */
+/** A channel that is told, what was asked of a card and of the client, and links for whoever asks. */
 async function handBrackwaterOver(
   id: string,
-  { links, notes }: Pick<DemoHandoff, 'links' | 'notes'>,
+  { links, notes, messages }: Pick<DemoHandoff, 'links' | 'notes' | 'messages'>,
 ): Promise<void> {
   const { pages } = brackwater().content;
   const [home = ''] = pages.order;
@@ -110,7 +113,9 @@ async function handBrackwaterOver(
     ) ?? [];
   const [card] = section?.kind === 'cards' ? section.cards.order : [];
   if (key === undefined || card === undefined) throw new Error('the demo has no card');
+  await messages.add(id, DEMO_CHANNEL);
   await links.make(id, { label: 'for whoever builds it', mayWrite: true });
+  await links.make(id, { label: 'the ferry people', forClient: true });
   await links.make(id, { label: 'the harbor office', release: '1.1.0', pages: [home] });
   const asked = randomUUID();
   await notes.add(id, {
@@ -126,6 +131,17 @@ async function handBrackwaterOver(
     ...{ id: randomUUID(), author: randomUUID(), writer: 'the designer', answers: asked },
     words: 'Only the link: some cards have none.',
   });
+  const tone = randomUUID();
+  await notes.add(id, {
+    ...{ id: tone, author: randomUUID(), writer: 'the designer', kind: ASKED },
+    words: 'Is this the tone?',
+    page: home,
+    pin: { at: `/content/pages/items/${home}`, up: 0, down: [], name: 'the page' },
+  });
+  await notes.add(id, {
+    ...{ id: randomUUID(), author: randomUUID(), writer: 'The ferry people', answers: tone },
+    words: 'Not yet. It may be a little warmer.',
+  });
 }
 
 /** What the demo has beside its systems. */
@@ -133,6 +149,7 @@ export interface DemoHandoff {
   readonly releases: Releases;
   readonly links: Links;
   readonly notes: Notes;
+  readonly messages: Messages;
 }
 
 /** Loads the demo, through the same checks as everything else; with what was handed over of it where that is wanted. */

@@ -109,7 +109,9 @@ function openedPages(document: StyleDocument, pages: readonly string[] | undefin
       // What is said of other pages is none of theirs.
       ...(handed && {
         handed: collectionOf(
-          inOrder(handed).filter(([, { kind, of }]) => kind !== 'page' || own.includes(of)),
+          inOrder(handed).filter(
+            ([, { kind, of, on = of }]) => kind === 'component' || own.includes(on),
+          ),
         ),
       }),
     },

@@ -7,6 +7,7 @@ import { problemSchema } from '../problems.ts';
 import { createStore } from '../systems/store.ts';
 import { systemPage } from '../systems/schemas.ts';
 import { testServer, type TestServer } from '../test-server.ts';
+import { inWords, startChannel } from './channel.ts';
 import { startReceiver, type Arrived } from './receiver.ts';
 import {
   digestOf,
@@ -92,7 +93,7 @@ describe('messages', () => {
     const { systems } = systemPage.parse(await (await fetch(`${server.url}/api/systems`)).json());
     id = systems.find(({ name }) => name === 'Tallow Lane Candles')?.id ?? '';
     receiver = await startReceiver({
-      secret: () => secret,
+      secrets: () => [secret],
       onMessage: (message) => arrived.push(message),
       answer: () => status,
     });
@@ -250,6 +251,32 @@ describe('messages', () => {
     expect((await call('DELETE', `receivers/${silent.id}`)).status).toBe(204);
     expect((await call('DELETE', `receivers/${silent.id}`)).status).toBe(404);
     expect((await outbox()).some(({ answer }) => answer === 'nobody answered there')).toBe(false);
+  });
+
+  test('are told in words by the channel of the demo, which believes what the application signs', async () => {
+    const probe = await startReceiver({ secrets: () => [], onMessage: () => undefined });
+    const url = `http://127.0.0.1:${probe.port}/`;
+    expect(await startChannel(server.url, () => undefined, url)).toBeUndefined();
+    await probe.close();
+    const told: string[] = [];
+    const channel = await startChannel(server.url, (words) => told.push(words), url);
+    // Before the application has such a channel, nothing is believed.
+    expect((await fetch(url, { method: 'POST', body: '{}' })).status).toBe(401);
+    const made = await addReceiver(url);
+    await ask('Does the channel hear this?');
+    await until(() => told.length > 1);
+    expect(told).toEqual([
+      expect.stringContaining('nothing yet that it could be signed with'),
+      'Tallow Lane Candles: the designer at card: Does the channel hear this?',
+    ]);
+    expect(inWords({ system: { name: 'A' }, release: { number: '1.0.0', words: 'First.' } })).toBe(
+      'A: release 1.0.0. First.',
+    );
+    expect([null, 7, {}].map(inWords)).toEqual(
+      Array.from({ length: 3 }, () => 'a system: something that is not known here'),
+    );
+    await channel?.close();
+    expect((await call('DELETE', `receivers/${made.id}`)).status).toBe(204);
   });
 
   test('go only to addresses that are some, and to ten channels at most', async () => {

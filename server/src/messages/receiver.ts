@@ -1,4 +1,4 @@
-import { createServer } from 'node:http';
+import { createServer, type IncomingMessage } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { signatureProblem } from './signature.ts';
 
@@ -11,21 +11,50 @@ export interface Arrived {
 
 interface ReceiverOptions {
   readonly port?: number;
-  /** What messages are signed with, in Base64, as Handoff shows it. */
-  readonly secret: () => string;
+  /** What messages may be signed with, in Base64, as Handoff shows it: any of these. */
+  readonly secrets: () => readonly string[] | Promise<readonly string[]>;
   readonly onMessage: (message: Arrived) => void;
   /** What is answered to a message that is believed; 204 where nothing is said. */
   readonly answer?: () => number;
 }
 
 const MOST_BYTES = 1_000_000;
+const PLAIN = { 'content-type': 'text/plain' };
+
+/** Where the channel of the demo is, as long as `npm start` runs. */
+export const DEMO_CHANNEL_PORT = 4600;
+export const DEMO_CHANNEL = `http://127.0.0.1:${DEMO_CHANNEL_PORT}/`;
 
 /**
  * A small channel that stands in for a team’s own: it takes messages on this machine, believes those that are signed
  * as they should be, and hands them on.
  */
 export async function startReceiver(options: ReceiverOptions) {
-  const { port = 0, secret, onMessage, answer = () => 204 } = options;
+  const { port = 0, secrets, onMessage, answer = () => 204 } = options;
+  /** Why a message is not believed; nothing where it is. */
+  async function problemOf({ method, headers, url = '' }: IncomingMessage, text: string) {
+    if (method !== 'POST') return 'it is no POST';
+    const fields = Object.fromEntries(
+      Object.entries(headers).map(([name, value]) => [name, String(value)]),
+    );
+    const whole = `http://${headers.host ?? ''}${url}`;
+    const problems = (await secrets()).map((secret) =>
+      signatureProblem(whole, fields, text, Buffer.from(secret, 'base64'), new Date()),
+    );
+    return problems.includes(undefined)
+      ? undefined
+      : (problems[0] ?? 'there is nothing yet that it could be signed with');
+  }
+  async function take(request: IncomingMessage, text: string): Promise<[number, string]> {
+    const problem = await problemOf(request, text);
+    if (problem !== undefined) {
+      onMessage({ body: undefined, problem });
+      return [401, `${problem}\n`];
+    }
+    const status = answer();
+    if (status < 300) onMessage({ body: JSON.parse(text), problem });
+    return [status, ''];
+  }
   const server = createServer((request, response) => {
     const parts: Buffer[] = [];
     let size = 0;
@@ -36,22 +65,9 @@ export async function startReceiver(options: ReceiverOptions) {
     });
     request.on('end', () => {
       const text = Buffer.concat(parts).toString('utf8');
-      const fields = Object.fromEntries(
-        Object.entries(request.headers).map(([name, value]) => [name, String(value)]),
-      );
-      const url = `http://${request.headers.host ?? ''}${request.url ?? ''}`;
-      const problem =
-        request.method === 'POST'
-          ? signatureProblem(url, fields, text, Buffer.from(secret(), 'base64'), new Date())
-          : 'it is no POST';
-      if (problem !== undefined) {
-        onMessage({ body: undefined, problem });
-        response.writeHead(401, { 'content-type': 'text/plain' }).end(`${problem}\n`);
-        return;
-      }
-      const status = answer();
-      if (status < 300) onMessage({ body: JSON.parse(text), problem });
-      response.writeHead(status).end();
+      take(request, text)
+        .then(([status, words]) => response.writeHead(status, PLAIN).end(words))
+        .catch(() => response.writeHead(500, PLAIN).end('it cannot be looked at now\n'));
     });
   });
   await new Promise<void>((resolve, reject) => {

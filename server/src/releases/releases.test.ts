@@ -1,5 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { ASKED } from '@garnish/core/notes/note-schema';
 import { differenceOf } from '@garnish/core/releases/difference';
 import { DIFFERENCE_FILES } from '@garnish/core/releases/files';
 import { replacementsOf } from '@garnish/core/releases/replacements';
@@ -7,6 +8,7 @@ import type { Patch } from '@garnish/core/system/patch';
 import { readDocument } from '@garnish/core/system/upgrade';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import * as z from 'zod';
+import { DEMO_CHANNEL } from '../messages/receiver.ts';
 import { problemSchema } from '../problems.ts';
 import { systemPage, systemSummary } from '../systems/schemas.ts';
 import { testServer, type TestServer } from '../test-server.ts';
@@ -288,6 +290,19 @@ test('the demo has two releases of the ferries where they are wanted', async () 
       .parse(await answer.json());
     // What was proposed is what was taken.
     expect(reasons[0]?.kind).toBe('minor');
+    // A question to the client with its answer, a link for them, and a channel that is told of all notes.
+    const read = async (path: string): Promise<unknown> =>
+      (await fetch(`${url}/api/systems/${ferries}/${path}`)).json();
+    expect(await read('links')).toMatchObject({
+      links: expect.arrayContaining([expect.objectContaining({ forClient: true })]),
+    });
+    const { notes } = (await read('notes')) as {
+      notes: { id: string; kind: string; answers?: string }[];
+    };
+    const asked = notes.find(({ kind }) => kind === ASKED);
+    expect(notes.some(({ answers }) => answers === asked?.id)).toBe(true);
+    const { messages } = (await read('messages')) as { messages: { url: string }[] };
+    expect(messages.map((one) => one.url)).toEqual(notes.map(() => DEMO_CHANNEL));
   } finally {
     await app.close();
     await demo.close();

@@ -1,13 +1,20 @@
 import type { FactUnit } from '@garnish/core/measures/facts';
 import type { Box } from '@garnish/core/measures/geometry';
 import { elementAt } from '@garnish/core/notes/pin';
+import { rulesCss } from '@garnish/core/formats/sheet';
+import { drawnRules } from '@garnish/core/proof/drawn-states';
+import { drawnAttributes, type StateId } from '@garnish/core/components/states';
 import { sitePage } from '@garnish/core/proof/site';
 import type { Mode } from '@garnish/core/system/document';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { framedSheets, type FramedSheets } from '../proof/framed-sheets.ts';
 import { renderNode } from '../proof/render.tsx';
-import { boxOf, chosenAt, gapsOf, layersOf, nameOf, toldOf } from '../proof/chosen.ts';
+import { boxOf, chosenAt, gapsOf, layersOf, nameOf, readingOf, toldOf } from '../proof/chosen.ts';
+import { componentOf } from '../proof/component-of.ts';
+import { AtWidths } from './at-widths.tsx';
+import { CodeBeside } from './code-beside.tsx';
+import { ComponentBeside } from './component-beside.tsx';
 import { FactsBeside, type Said } from './facts-beside.tsx';
 import { Measures } from './measures.tsx';
 import { LayLines, OwnLines, useOwnLines } from './own-lines.tsx';
@@ -88,6 +95,41 @@ function usePointed(stage: FramedSheets | undefined, isMeasuring: boolean) {
     pointed: isThere(pointed) ? pointed : undefined,
     choose: setChosen,
     look: () => setMoved((count) => count + 1),
+  };
+}
+
+/** The rules of states that only a hand can bring about, for what is drawn in one. */
+const drawnCss = ({ derived }: GuestView): string =>
+  rulesCss(drawnRules(derived.rules.flatMap(({ rules }) => rules)));
+
+/** Puts attributes on an element. @returns what puts back those that were there */
+function wearing(element: Element, attributes: Readonly<Record<string, string>>): () => void {
+  const before = Object.keys(attributes).map((name) => [name, element.getAttribute(name)] as const);
+  for (const [name, value] of Object.entries(attributes)) element.setAttribute(name, value);
+  return () => {
+    for (const [name, value] of before)
+      if (value === null) element.removeAttribute(name);
+      else element.setAttribute(name, value);
+  };
+}
+
+/** Draws the component that is chosen in one of its states, until something else is chosen. */
+function useDrawnState(chosen: Element | undefined) {
+  const [wanted, setWanted] = useState<{ readonly at: Element; readonly state: StateId }>();
+  const undo = useRef<() => void>(undefined);
+  const rest = (): void => {
+    undo.current?.();
+    undo.current = undefined;
+  };
+  useEffect(() => rest, [chosen]);
+  return {
+    drawn: wanted?.at === chosen ? wanted?.state : undefined,
+    draw: (state: StateId | undefined): void => {
+      const root = chosen && componentOf(chosen)?.root;
+      rest();
+      if (state !== undefined && root) undo.current = wearing(root, drawnAttributes(state));
+      setWanted(state !== undefined && chosen ? { at: chosen, state } : undefined);
+    },
   };
 }
 
@@ -201,7 +243,7 @@ export function AnnotatedPage(props: AnnotatedProps) {
     if (!stage) return;
     stage.document.documentElement.setAttribute('data-theme', theme);
     stage.exported.show(view.sheet);
-    stage.arrangement.replaceSync(ARRANGED);
+    stage.arrangement.replaceSync(ARRANGED + drawnCss(view));
     look();
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `look` only draws anew
   }, [stage, theme, view]);
@@ -215,6 +257,8 @@ export function AnnotatedPage(props: AnnotatedProps) {
   const site = stage?.document.querySelector('.site') ?? undefined;
   const where = (element: Element | undefined): Box | undefined => element && boxOf(element);
   const box = where(chosen);
+  const { drawn, draw } = useDrawnState(chosen);
+  const told = chosen && toldOf(chosen, unit, view.derived);
   return (
     <main className="guest-sheet grid min-h-0 grow">
       <div className="guest-left min-w-0 overflow-auto px-4 py-3">
@@ -265,7 +309,7 @@ export function AnnotatedPage(props: AnnotatedProps) {
               among={chosen && pointed ? amongOf(chosen, pointed) : []}
               gaps={
                 chosen?.parentElement && pointed?.parentElement === chosen.parentElement
-                  ? gapsOf(chosen.parentElement, view.derived)
+                  ? gapsOf(chosen.parentElement, readingOf(chosen.ownerDocument, view.derived))
                   : undefined
               }
               inset={chosen ? insetOf(chosen) : [0, 0, 0, 0]}
@@ -285,8 +329,20 @@ export function AnnotatedPage(props: AnnotatedProps) {
         </div>
       </div>
       <div className="guest-right min-w-0 overflow-auto px-4 py-3">
-        {chosen && box ? (
-          <FactsBeside told={toldOf(chosen, unit, view)} box={box} unit={unit} said={said} />
+        {chosen && box && told ? (
+          <FactsBeside told={told} box={box} unit={unit} said={said}>
+            <ComponentBeside
+              element={chosen}
+              view={view}
+              page={page}
+              known={told.known}
+              onChoose={choose}
+              drawn={drawn}
+              onDraw={draw}
+            />
+            <AtWidths element={chosen} view={view} node={node} theme={theme} unit={unit} />
+            <CodeBeside told={told} element={chosen} view={view} theme={theme} />
+          </FactsBeside>
         ) : (
           isMeasuring && <p className="text-quiet">What is chosen is described here.</p>
         )}

@@ -1,7 +1,6 @@
 import type { FactUnit } from '@garnish/core/measures/facts';
 import { remWords, sizeWords, type Box } from '@garnish/core/measures/geometry';
-import { useState } from 'react';
-import { Choice } from '../ui/choice.tsx';
+import type { ReactNode } from 'react';
 import { Copy } from '../ui/copy.tsx';
 import type { Told } from '../proof/chosen.ts';
 
@@ -13,23 +12,16 @@ interface FactsProps {
   readonly box: Box;
   readonly unit: FactUnit;
   readonly said: Said;
+  /** What is told below. */
+  readonly children: ReactNode;
 }
 
-const CODES = ['rules', 'HTML'] as const;
-
 /** What is told of the chosen thing, in the margin beside the page. */
-export function FactsBeside({ told, box, unit, said }: FactsProps) {
-  const [code, setCode] = useState<(typeof CODES)[number]>('rules');
+export function FactsBeside({ told, box, unit, said, children }: FactsProps) {
   const size = (px: number): string => (unit === 'px' ? sizeWords(px) : remWords(px));
-  const text = code === 'rules' ? told.css : told.html;
   return (
     <section aria-label="What is chosen" className="min-w-0">
-      <div className="flex items-baseline justify-between gap-x-3">
-        <h2 className="font-semibold first-letter:uppercase">{told.name}</h2>
-        <span className="text-quiet">
-          {told.places} {told.places === 1 ? 'place' : 'places'}
-        </span>
-      </div>
+      <h2 className="font-semibold first-letter:uppercase">{told.name}</h2>
       <table className="w-full table-fixed">
         <tbody>
           <tr className="border-b border-line">
@@ -68,20 +60,7 @@ export function FactsBeside({ told, box, unit, said }: FactsProps) {
         </tbody>
       </table>
       <p className="py-1 text-quiet">{told.built}</p>
-      <div className="mt-3 flex items-baseline justify-between gap-x-3">
-        <Choice
-          label="Code"
-          options={CODES.map((value) => ({ value, name: value }))}
-          value={code}
-          onChange={setCode}
-        />
-        <Copy text={text} className="act" label={`Copy the ${code}`}>
-          Copy
-        </Copy>
-      </div>
-      <pre className="figures max-h-96 overflow-auto text-xs whitespace-pre-wrap" tabIndex={0}>
-        {text}
-      </pre>
+      {children}
     </section>
   );
 }

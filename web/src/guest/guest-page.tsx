@@ -4,6 +4,7 @@ import { inOrder, type Mode } from '@garnish/core/system/document';
 import {
   handedWords,
   inGroups,
+  inHandedOrder,
   type HandedWords,
   type Stage,
 } from '@garnish/core/system/handed-over';
@@ -133,7 +134,8 @@ function Open({ address, view, isInTouch }: OpenProps) {
   const [stage, setStage] = useState<Stage>();
   const hasStages = pages.some(([id]) => wordsOf(id).stage !== undefined);
   // Pages of one group stand together; the one that is open stays.
-  const shownPages = inGroups(pages, ([id]) => wordsOf(id).group).flatMap(([, own]) =>
+  const ordered = inHandedOrder(pages, ([id]) => wordsOf(id).rank);
+  const shownPages = inGroups(ordered, ([id]) => wordsOf(id).group).flatMap(([, own]) =>
     own.filter(([id]) => id === page || stage === undefined || wordsOf(id).stage === stage),
   );
   const [isNarrow, setNarrow] = useState(() => innerWidth < NARROW_PX);

@@ -1,8 +1,8 @@
 import type { Mode } from '@garnish/core/system/document';
-import type { Component } from '@garnish/core/components/component';
 import {
   handedWords,
   inGroups,
+  inHandedOrder,
   isFound,
   type HandedWords,
   type Stage,
@@ -13,7 +13,8 @@ import { guestPath } from '../api/links.ts';
 import { AssetList } from '../guide/asset-list.tsx';
 import { takingFrom } from '../guide/assets.ts';
 import { GuideMaker } from '../guide/maker.tsx';
-import { ComponentDrawing, DRAWABLE } from '../proof/drawing/component-drawing.tsx';
+import { drawableThings, type DrawableThing } from '../proof/drawing/drawable.ts';
+import { ThingDrawing } from '../proof/drawing/thing-drawing.tsx';
 import { TakeAway } from '../proof/take-away.tsx';
 import { StageFilter, StageWord, TagLine } from './stages.tsx';
 import type { GuestView } from './use-guest.ts';
@@ -23,60 +24,76 @@ interface PartsProps {
   readonly theme: Mode;
 }
 
-/** The components, one of them drawn with its measures, parts, states and code. */
+/** The components and sections, one of them drawn with its measures, parts, states and code. */
 export function Parts({ view, theme }: PartsProps) {
   const [parameters, setParameters] = useSearchParams();
   const [sought, setSought] = useState('');
-  const component = DRAWABLE.find(({ id }) => id === parameters.get('part')) ?? DRAWABLE[0];
   const [stage, setStage] = useState<Stage>();
-  const said = handedWords(view.document.content.handed);
-  const wordsOf = ({ id }: Component): HandedWords => said({ kind: 'component', id });
-  const found = DRAWABLE.filter((one) =>
-    isFound(`${one.name}\n${one.says}`, wordsOf(one), { text: sought, stage }),
+  const { pages, parts, handed } = view.document.content;
+  const said = handedWords(handed);
+  const wordsOf = ({ thing }: DrawableThing): HandedWords => said(thing);
+  const all = useMemo(() => {
+    const known = handedWords(handed);
+    const things = drawableThings({ pages, ...(parts && { parts }) });
+    return (['component', 'section'] as const).flatMap((kind) =>
+      inHandedOrder(
+        things.filter((one) => one.of.kind === kind),
+        (one) => known(one.thing).rank,
+      ),
+    );
+  }, [pages, parts, handed]);
+  const shown = all.find(({ key }) => key === parameters.get('part')) ?? all[0];
+  const found = all.filter((one) =>
+    isFound(`${one.name}\n${one.says}\n${one.under}`, wordsOf(one), { text: sought, stage }),
   );
-  const hasStages = DRAWABLE.some((one) => wordsOf(one).stage !== undefined);
+  const hasStages = all.some((one) => wordsOf(one).stage !== undefined);
   const open = (part: string, variant?: string): void =>
     setParameters({ page: 'parts', part, ...(variant !== undefined && { variant }) });
-  if (!component) return <p className="p-4">There is no component.</p>;
+  if (!shown) return <p className="p-4">There is nothing to be drawn.</p>;
+  const { of } = shown;
   return (
     <div className="grid min-h-0 flex-1 grid-cols-1 grid-rows-[auto_minmax(0,1fr)] md:grid-rows-1 md:grid-cols-[13rem_minmax(0,1fr)]">
       <nav
-        aria-label="Components"
+        aria-label="Components and sections"
         className="border-line px-4 py-2 md:overflow-auto md:border-e md:py-4"
       >
         <select
-          aria-label="Component"
+          aria-label="Component or section"
           className="min-h-8 w-full border-b border-line-strong bg-transparent md:hidden"
-          value={component.id}
+          value={shown.key}
           onChange={({ target }) => open(target.value)}
         >
-          {DRAWABLE.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
+          {inGroups(all, (one) => wordsOf(one).group ?? one.under).map(([group, things]) => (
+            <optgroup key={group} label={group}>
+              {things.map(({ key, name }) => (
+                <option key={key} value={key}>
+                  {name}
+                </option>
+              ))}
+            </optgroup>
           ))}
         </select>
         <input
           type="search"
-          aria-label="Find a component"
-          placeholder="find a component"
+          aria-label="Find a component or a section"
+          placeholder="find"
           className="mb-2 w-full border-b border-line-strong bg-transparent leading-7 max-md:hidden"
           value={sought}
           onChange={({ target }) => setSought(target.value)}
         />
         {hasStages && <StageFilter stage={stage} onStage={setStage} />}
         {found.length === 0 && <p className="text-quiet max-md:hidden">None is found so.</p>}
-        {inGroups(found, (one) => wordsOf(one).group).map(([group, things]) => (
+        {inGroups(found, (one) => wordsOf(one).group ?? one.under).map(([group, things]) => (
           <div key={group} className="max-md:hidden">
-            {group !== '' && <h2 className="mt-2 text-xs text-quiet">{group}</h2>}
-            <ul>
+            <h2 className="mt-2 text-xs text-quiet">{group}</h2>
+            <ul aria-label={group}>
               {things.map((one) => (
-                <li key={one.id} className="flex items-baseline justify-between gap-x-2">
+                <li key={one.key} className="flex items-baseline justify-between gap-x-2">
                   <button
                     type="button"
-                    aria-current={one.id === component.id ? 'page' : undefined}
+                    aria-current={one === shown ? 'page' : undefined}
                     className="min-h-6 text-start text-quiet hover:text-base-content aria-[current]:font-semibold aria-[current]:text-base-content"
-                    onClick={() => open(one.id)}
+                    onClick={() => open(one.key)}
                   >
                     {one.name}
                   </button>
@@ -89,16 +106,28 @@ export function Parts({ view, theme }: PartsProps) {
       </nav>
       <main className="min-w-0 overflow-auto p-4">
         <div className="mx-auto max-w-4xl">
-          <ComponentDrawing
-            component={component}
+          <ThingDrawing
+            thing={shown}
             variant={parameters.get('variant') ?? undefined}
-            onVariant={(variant) => open(component.id, variant)}
+            onVariant={(variant) => open(shown.key, variant)}
             made={view}
             theme={theme}
           />
-          <TagLine words={wordsOf(component)} />
-          <h2 className="mt-6 mb-1 font-semibold">Code</h2>
-          <TakeAway component={component} document={view.document} derived={view.derived} />
+          <TagLine words={wordsOf(shown)} />
+          {of.kind === 'component' ? (
+            <>
+              <h2 className="mt-6 mb-1 font-semibold">Code</h2>
+              <TakeAway component={of.component} document={view.document} derived={view.derived} />
+            </>
+          ) : (
+            <button
+              type="button"
+              className="act mt-6"
+              onClick={() => setParameters({ page: of.section.page })}
+            >
+              On its page
+            </button>
+          )}
         </div>
       </main>
     </div>

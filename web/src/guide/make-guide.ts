@@ -8,16 +8,17 @@ import {
   type GuideDrawing,
 } from '@garnish/core/formats/guide';
 import type { SheetBlock } from '@garnish/core/formats/sheet';
-import { ownVariantsOf } from '@garnish/core/derive/own-variants';
-import { variantsOf } from '@garnish/core/proof/specimens';
 import type { StyleDocument } from '@garnish/core/system/document';
-import { drawingName, labelsMoved } from '@garnish/core/system/label-places';
+import { labelsMoved } from '@garnish/core/system/label-places';
 import { modesOf } from '@garnish/core/system/themes';
 import DOMPurify from 'dompurify';
 import { strFromU8, strToU8, unzipSync, type Zippable } from 'fflate';
 import { marked } from 'marked';
-import { DRAWABLE, ROOM_PX } from '../proof/drawing/component-drawing.tsx';
-import { draw, ownFaces, prepare } from '../proof/drawing/make-drawing.ts';
+import { drawableThings } from '../proof/drawing/drawable.ts';
+import { ownFaces } from '../proof/drawing/data.ts';
+import { draw, prepare } from '../proof/drawing/make-drawing.ts';
+import { Stage } from '../proof/drawing/stage.ts';
+import { subjectsOf } from '../proof/drawing/thing-drawing.tsx';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
 import { assetsOf, once, type TakeFile } from './assets.ts';
 
@@ -60,8 +61,8 @@ function packed(files: Zippable): Promise<Uint8Array<ArrayBuffer>> {
 }
 
 /**
- * Makes the guide of a system: an archive that is a site, read from a disk. Every variant of every component is laid out
- * and drawn for it.
+ * Makes the guide of a system: an archive that is a site, read from a disk. Every variant of every component and every
+ * section of a page is laid out and drawn for it, in each theme.
  * @throws where it was given up, or a file cannot be read
  */
 export async function makeGuide(
@@ -70,38 +71,42 @@ export async function makeGuide(
   signal: AbortSignal,
 ): Promise<Uint8Array<ArrayBuffer>> {
   const take = once(takeAnew);
-  const [theme] = modesOf(derived.themes);
-  const all = DRAWABLE.flatMap((component) =>
-    variantsOf(component, ownVariantsOf(document.components)).map((variant) => ({
-      component,
-      variant,
-    })),
+  const modes = modesOf(derived.themes);
+  const subjects = drawableThings(document.content).flatMap((thing) =>
+    subjectsOf(thing, { document, derived }).map(({ subject }) => subject),
   );
   const files: Zippable = {};
   const drawings: GuideDrawing[] = [];
-  for (const [done, { component, variant }] of all.entries()) {
-    signal.throwIfAborted();
-    onStep(`drawing ${component.name}: ${variant.name}`, done, all.length);
-    const drawing = drawingName(component.id, variant.id);
-    const prepared = await prepare(
-      {
-        ...{ system: document.name, derived, sheet, component, variant, theme },
-        ...{ screenPx: SCREEN_PX, roomPx: ROOM_PX },
-      },
-      { unit: 'px', chapters: CHAPTERS },
-    );
-    const { svg, words } = draw(
-      prepared,
-      USUAL_CHOICE,
-      labelsMoved(document.components.labels, drawing),
-    );
-    const path = `drawings/${component.id}-${variant.id}.svg`;
-    files[path] = strToU8(svg);
-    drawings.push({ drawing, path, words });
+  const count = subjects.length * modes.length;
+  for (const theme of modes) {
+    const worn = { derived, sheet, theme };
+    const stage = await Stage.open(worn);
+    try {
+      for (const subject of subjects) {
+        signal.throwIfAborted();
+        onStep(
+          `drawing ${subject.title}${modes.length > 1 ? `, ${theme}` : ''}`,
+          drawings.length,
+          count,
+        );
+        const prepared = await prepare(
+          { ...worn, system: document.name, subject, screenPx: SCREEN_PX },
+          { unit: 'px', chapters: CHAPTERS },
+          stage,
+        );
+        const moved = labelsMoved(document.components.labels, subject.id);
+        const { svg, words } = draw(prepared, USUAL_CHOICE, moved);
+        const path = `drawings/${subject.file}${theme === modes[0] ? '' : `-${theme}`}.svg`;
+        files[path] = strToU8(svg);
+        drawings.push({ drawing: subject.id, theme, path, words });
+      }
+    } finally {
+      stage.close();
+    }
   }
   files[APPROACH] = strToU8(approachOf(document, derived, await ownFaces()).svg);
   signal.throwIfAborted();
-  onStep('putting it together', all.length, all.length);
+  onStep('putting it together', count, count);
   const archive = unzipSync(await take('tokens.zip'));
   for (const [path, bytes] of Object.entries(archive)) if (TAKEN.test(path)) files[path] = bytes;
   const assets: GuideAsset[] = [];

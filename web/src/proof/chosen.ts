@@ -1,11 +1,8 @@
-import type { Derived } from '@garnish/core/derive/derived';
+import type { Derived, Rule } from '@garnish/core/derive/derived';
 import { tokensSaid } from '@garnish/core/drawings/scene';
-import { namingOf } from '@garnish/core/formats/naming';
-import { rulesCss } from '@garnish/core/formats/sheet';
 import { builtOf, factsOf, type Fact, type FactUnit } from '@garnish/core/measures/facts';
 import type { Box } from '@garnish/core/measures/geometry';
 import { declarationsOf, namesIn, partsOf, weightOf } from '@garnish/core/proof/made-of';
-import type { StyleDocument } from '@garnish/core/system/document';
 import { propertyOf } from '@garnish/core/tokens/token';
 import { holdsOn } from './elements.ts';
 
@@ -41,31 +38,42 @@ export function layersOf(element: Element): readonly Element[] {
   return layers;
 }
 
-/** The tokens behind a custom property: itself, or those in what a rule further out has set it to. */
-export function tokensBehind(
-  element: Element,
-  { derived }: { readonly derived: Derived },
-): (property: string) => readonly string[] {
-  const names = new Map(derived.tokens.map((token) => [propertyOf(token), token.id]));
-  const holds = holdsOn(element.ownerDocument);
+/** What the rules of a system say of the elements of a page; remembered, so it holds as long as the page is the same. */
+export interface Reading {
+  /** The declarations that win, by their properties. */
+  readonly declared: (element: Element) => ReadonlyMap<string, string>;
+  /** The tokens behind a custom property: itself, or those in what a rule further out has set it to. */
+  readonly tokensBehind: (element: Element) => (property: string) => readonly string[];
+}
+
+export function readingOf(
+  page: Document,
+  { rules, tokens }: Pick<Derived, 'rules' | 'tokens'>,
+): Reading {
+  const names = new Map(tokens.map((token) => [propertyOf(token), token.id]));
+  const holds = holdsOn(page);
   const known = new Map<Element, ReadonlyMap<string, string>>();
   const declared = (one: Element): ReadonlyMap<string, string> => {
-    const found = known.get(one) ?? declarationsOf(one, derived.rules, holds);
+    const found = known.get(one) ?? declarationsOf(one, rules, holds);
     known.set(one, found);
     return found;
   };
-  const behind = (property: string, seen: readonly string[]): readonly string[] => {
+  const behind = (
+    element: Element,
+    property: string,
+    seen: readonly string[],
+  ): readonly string[] => {
     const own = names.get(property);
     if (own !== undefined) return [own];
     if (seen.includes(property)) return [];
     for (let one: Element | null = element; one; one = one.parentElement) {
       const said = declared(one).get(property);
       if (said !== undefined)
-        return namesIn(said).flatMap((name) => behind(name, [...seen, property]));
+        return namesIn(said).flatMap((name) => behind(element, name, [...seen, property]));
     }
     return [];
   };
-  return (property) => behind(property, []);
+  return { declared, tokensBehind: (element) => (property) => behind(element, property, []) };
 }
 
 /** The room that an element leaves between what stands in it, in px, and the tokens that make it. */
@@ -77,12 +85,12 @@ export interface Gap {
 /** Between rows and between columns; nothing where it is neither a grid nor a flexible box. */
 export function gapsOf(
   element: Element,
-  derived: Derived,
+  reading: Reading,
 ): { readonly row: Gap; readonly column: Gap } {
   const style = element.ownerDocument.defaultView?.getComputedStyle(element);
   const isSpaced = /flex|grid/.test(style?.display ?? '');
-  const declared = declarationsOf(element, derived.rules, holdsOn(element.ownerDocument));
-  const tokensOf = tokensBehind(element, { derived });
+  const declared = reading.declared(element);
+  const tokensOf = reading.tokensBehind(element);
   const of = (axis: 'row' | 'column'): Gap => {
     const both = declared.get('gap')?.split(/ (?![^(]*\))/);
     const said = declared.get(`${axis}-gap`) ?? both?.[axis === 'row' ? 0 : 1] ?? both?.[0];
@@ -97,45 +105,47 @@ export interface Told {
   readonly name: string;
   readonly built: string;
   readonly facts: readonly Fact[];
-  readonly css: string;
-  readonly html: string;
-  /** How often what is of its name stands on the page. */
-  readonly places: number;
+  /** The rules that hold for it, for the sheet as it goes out. */
+  readonly rules: readonly Rule[];
+  /** The tokens that it is made of, by id. */
+  readonly tokens: readonly string[];
+  /** The class that it is found by elsewhere; none where it has none. */
+  readonly known: string | undefined;
 }
 
-const LONGEST_HTML = 4000;
+/** What is said of an element in facts. */
+export const factsAt = (element: Element, unit: FactUnit, reading: Reading): readonly Fact[] =>
+  factsOf({
+    computed: computedOf(element),
+    declared: reading.declared(element),
+    tokensOf: reading.tokensBehind(element),
+    unit,
+    hasWords: hasWords(element),
+  });
 
-export function toldOf(
-  element: Element,
-  unit: FactUnit,
-  { document, derived }: { readonly document: StyleDocument; readonly derived: Derived },
-): Told {
-  const page = element.ownerDocument;
-  const style = page.defaultView?.getComputedStyle(element);
-  const computed = (property: string): string => style?.getPropertyValue(property) ?? '';
-  const naming = namingOf(document.tokens.sheet, derived);
-  const rules = derived.rules
-    .flatMap((group) => group.rules)
-    .filter((rule) =>
-      // What holds for everything is no news of one thing.
-      partsOf(rule).some((part) => weightOf(part) > 0 && element.matches(part)),
-    );
-  const [first] = element.classList;
+const computedOf = (element: Element): ((property: string) => string) => {
+  const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+  return (property) => style?.getPropertyValue(property) ?? '';
+};
+
+export function toldOf(element: Element, unit: FactUnit, derived: Derived): Told {
+  const reading = readingOf(element.ownerDocument, derived);
+  const behind = reading.tokensBehind(element);
   return {
     name: nameOf(element),
-    built: builtOf(computed, hasWords(element), element.localName),
-    facts: factsOf({
-      computed,
-      declared: declarationsOf(element, derived.rules, holdsOn(page)),
-      tokensOf: tokensBehind(element, { derived }),
-      unit,
-      hasWords: hasWords(element),
-    }),
-    css: rulesCss(rules, naming),
-    html: element.outerHTML.replaceAll(/ data-[\w-]+="[^"]*"/g, '').slice(0, LONGEST_HTML),
-    places:
-      first === undefined
-        ? page.querySelectorAll(`.site ${element.localName}`).length
-        : page.querySelectorAll(`.${CSS.escape(first)}`).length,
+    built: builtOf(computedOf(element), hasWords(element), element.localName),
+    facts: factsAt(element, unit, reading),
+    rules: derived.rules
+      .flatMap((group) => group.rules)
+      .filter((rule) =>
+        // What holds for everything is no news of one thing.
+        partsOf(rule).some((part) => weightOf(part) > 0 && element.matches(part)),
+      ),
+    tokens: [
+      ...new Set(
+        [...reading.declared(element).values()].flatMap((said) => namesIn(said).flatMap(behind)),
+      ),
+    ],
+    known: element.classList[0],
   };
 }

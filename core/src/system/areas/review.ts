@@ -3,6 +3,9 @@ import type { Area } from './area.ts';
 export const review = {
   id: 'review',
   name: 'Review',
-  views: [],
+  views: [
+    { id: 'findings', name: 'findings', at: [] },
+    { id: 'drift', name: 'drift', at: [] },
+  ],
   decides: ['accepted'],
 } as const satisfies Area;

@@ -1,28 +1,41 @@
-import { GROUPS } from '@garnish/core/components/component';
 import { movingLabel } from '@garnish/core/system/label-places';
+import { useEffect, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
+import { showPlace } from '../../findings/spot.ts';
 import { Approach } from '../../proof/drawing/approach.tsx';
-import { ComponentDrawing, DRAWABLE } from '../../proof/drawing/component-drawing.tsx';
+import { drawableThings } from '../../proof/drawing/drawable.ts';
+import { ThingDrawing } from '../../proof/drawing/thing-drawing.tsx';
 import { useProofTheme } from '../../system/proof-theme.ts';
+import { showPage } from '../../system/shown-page.ts';
 import { useStore, useSystemLater } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 
 /** What stands for the page that explains the others. */
 const APPROACH = 'approach';
-/** The component that is drawn where none is named. */
+/** What is drawn where nothing is named. */
 const FIRST = 'card';
 
-/** Components, drawn with their measures. */
+/** Components and sections of pages, drawn with their measures. */
 export function Drawings() {
   const store = useStore();
   const theme = useProofTheme();
   const [parameters, setParameters] = useSearchParams();
   const made = useSystemLater(({ decided }) => decided);
-  const wanted = parameters.get('component') ?? FIRST;
-  const component = DRAWABLE.find(({ id }) => id === wanted) ?? DRAWABLE[0];
+  const { pages, parts } = made.document.content;
+  const all = useMemo(() => drawableThings({ pages, ...(parts && { parts }) }), [pages, parts]);
+  const wanted = parameters.get('thing') ?? FIRST;
+  const thing = all.find(({ key }) => key === wanted) ?? all.find(({ key }) => key === FIRST);
+  const section = thing?.of.kind === 'section' ? thing.of.section : undefined;
+  const [page, id] = [section?.page, section?.section];
+  useEffect(() => {
+    // The proof shows the section that is drawn.
+    if (page === undefined || id === undefined) return;
+    showPage(store.state().id, page);
+    showPlace(`[data-section="/content/pages/items/${page}/sections/items/${id}"]`);
+  }, [store, page, id]);
   const choose = (next: Readonly<Record<string, string>>): void =>
     setParameters({ view: 'drawings', ...next });
-  if (!component) return <p className="p-4 text-quiet">There is no component to be drawn.</p>;
+  if (!thing) return <p className="p-4 text-quiet">There is nothing to be drawn.</p>;
   return (
     <Section
       full
@@ -32,17 +45,19 @@ export function Drawings() {
           drawn
           <select
             className="min-h-7 border-b border-line-strong bg-transparent"
-            value={wanted === APPROACH ? APPROACH : component.id}
-            onChange={({ target }) => choose({ component: target.value })}
+            value={wanted === APPROACH ? APPROACH : thing.key}
+            onChange={({ target }) => choose({ thing: target.value })}
           >
             <option value={APPROACH}>the approach, on one page</option>
-            {GROUPS.map(([group, words]) => (
-              <optgroup key={group} label={words}>
-                {DRAWABLE.filter((one) => one.group === group).map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
+            {[...new Set(all.map(({ under }) => under))].map((under) => (
+              <optgroup key={under} label={under}>
+                {all
+                  .filter((one) => one.under === under)
+                  .map(({ key, name }) => (
+                    <option key={key} value={key}>
+                      {name}
+                    </option>
+                  ))}
               </optgroup>
             ))}
           </select>
@@ -52,10 +67,10 @@ export function Drawings() {
       {wanted === APPROACH ? (
         <Approach document={made.document} derived={made.derived} />
       ) : (
-        <ComponentDrawing
-          component={component}
+        <ThingDrawing
+          thing={thing}
           variant={parameters.get('variant') ?? undefined}
-          onVariant={(variant) => choose({ component: component.id, variant })}
+          onVariant={(variant) => choose({ thing: thing.key, variant })}
           made={made}
           theme={theme}
           onMove={(drawing, measure, { x, y }) => {

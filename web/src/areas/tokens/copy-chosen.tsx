@@ -7,13 +7,13 @@ import {
   type Writing,
 } from '@garnish/core/formats/chosen';
 import { removingTokens } from '@garnish/core/system/custom-tokens';
-import { useMemo, useState, type MouseEvent } from 'react';
+import { useMemo, useState } from 'react';
 import { useModes } from '../../system/proof-theme.ts';
 import { useDecidedLater, useStore } from '../../system/system-context.ts';
-import { announce } from '../../ui/announce.tsx';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { LineField } from '../../ui/line-field.tsx';
+import { Lines } from '../../ui/lines.tsx';
 
 const USUAL: Writing = {
   form: 'bare',
@@ -23,9 +23,6 @@ const USUAL: Writing = {
   units: 'as decided',
   isMinified: false,
 };
-
-/** So many lines are shown; all are copied. */
-const MOST_SHOWN = 400;
 
 interface ChosenProps {
   readonly ids: readonly string[];
@@ -49,41 +46,12 @@ export function CopyChosen({ ids, onClear }: ChosenProps) {
     return new Set(custom.order.filter((id) => chosen.has(custom.items[id]?.path ?? '')));
   }, [custom, ids]);
   const [writing, setWriting] = useState(USUAL);
-  const [said, setSaid] = useState<string>();
   const { lines, added } = useMemo(
     () => writeChosen(document, derived, ids, writing),
     [document, derived, ids, writing],
   );
-  /** The lines that are meant, from one to another; all where none is. */
-  const [stretch, setStretch] = useState<{
-    readonly of: typeof lines;
-    readonly from: number;
-    readonly to: number;
-  }>();
-  const some = stretch?.of === lines ? stretch : undefined;
-  const [low, high] = some
-    ? [Math.min(some.from, some.to), Math.max(some.from, some.to)]
-    : [0, lines.length - 1];
-  const text = textOfLines(lines.slice(low, high + 1), writing);
-  const change = (next: Partial<Writing>): void => {
-    setWriting({ ...writing, ...next });
-    setSaid(undefined);
-  };
-  const pick = ({ shiftKey }: MouseEvent, at: number): void => {
-    const isAlone = some !== undefined && some.from === at && some.to === at;
-    setSaid(undefined);
-    if (isAlone && !shiftKey) setStretch(undefined);
-    else setStretch({ of: lines, from: shiftKey ? (some?.from ?? 0) : at, to: at });
-  };
-  const copy = (): void => {
-    navigator.clipboard
-      .writeText(text)
-      .then(() => {
-        setSaid('copied');
-        announce(`copied ${high - low + 1} lines`);
-      })
-      .catch(() => setSaid('The browser does not allow copying.'));
-  };
+  const texts = useMemo(() => lines.map(({ text }) => text), [lines]);
+  const change = (next: Partial<Writing>): void => setWriting({ ...writing, ...next });
   const themes = [
     { value: 'both' as const, name: 'both' },
     ...modes.map((mode) => ({ value: mode, name: mode })),
@@ -169,29 +137,11 @@ export function CopyChosen({ ids, onClear }: ChosenProps) {
           {added.length > 6 && ` and ${added.length - 6} others`}
         </p>
       )}
-      <div
-        role="group"
-        aria-label="What is copied"
-        className="figures mt-1 max-h-56 overflow-auto border border-line bg-base-200 py-1 text-xs"
+      <Lines
+        lines={texts}
+        textOf={(from, to) => textOfLines(lines.slice(from, to + 1), writing)}
+        label="What is copied"
       >
-        {lines.slice(0, MOST_SHOWN).map((line, at) => (
-          <button
-            // A line stands once at its place.
-            // oxlint-disable-next-line react/no-array-index-key
-            key={`${at} ${line.text}`}
-            type="button"
-            aria-pressed={some !== undefined && at >= low && at <= high}
-            className="block min-h-6 w-full px-2 text-start whitespace-pre-wrap break-words hover:bg-base-300 aria-pressed:bg-base-300 aria-pressed:shadow-[inset_3px_0_0_var(--color-primary)]"
-            onClick={(event) => pick(event, at)}
-          >
-            {line.text}
-          </button>
-        ))}
-        {lines.length > MOST_SHOWN && (
-          <p className="px-2 text-quiet">and {lines.length - MOST_SHOWN} more lines</p>
-        )}
-      </div>
-      <p className="flex flex-wrap items-center gap-x-3">
         {imported.size > 0 && (
           <button
             type="button"
@@ -210,13 +160,7 @@ export function CopyChosen({ ids, onClear }: ChosenProps) {
             {imported.size} imported
           </button>
         )}
-        <button type="button" className="act" onClick={copy}>
-          Copy {some ? `${high - low + 1} of ${lines.length} lines` : `${lines.length} lines`}
-        </button>
-        <span aria-hidden className="text-xs text-quiet">
-          {said ?? (lines.length > 1 ? 'a click takes one line, with Shift to there' : '')}
-        </span>
-      </p>
+      </Lines>
     </Section>
   );
 }

@@ -3,7 +3,7 @@ import type { Derived } from '@garnish/core/derive/derived';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { useMemo } from 'react';
 import useSWR from 'swr';
-import { ownFaces } from './make-drawing.ts';
+import { ownFaces } from './data.ts';
 import { DrawnSheet } from './specification.tsx';
 
 interface ApproachProps {

@@ -1,10 +1,9 @@
 import { saidOfSides, tokensSaid, type Scene, type Thing } from '@garnish/core/drawings/scene';
+import { rowsOf } from '@garnish/core/drawings/behavior';
 import type { Derived } from '@garnish/core/derive/derived';
 import { factsOf, type FactUnit } from '@garnish/core/measures/facts';
 import type { Box } from '@garnish/core/measures/geometry';
-import { declarationsOf } from '@garnish/core/proof/made-of';
-import { gapsOf, hasWords, nameOf, tokensBehind } from '../chosen.ts';
-import { holdsOn } from '../elements.ts';
+import { gapsOf, hasWords, nameOf, readingOf } from '../chosen.ts';
 
 /** A size that something has whatever stands in it. */
 const FIXED = /^(?:width|height|inline-size|block-size)$/;
@@ -61,30 +60,47 @@ function* elementsIn(
   }
 }
 
+const inFrame =
+  (corner: DOMRect) =>
+  ({ left, top, width, height }: DOMRect): Box => ({
+    left: left - corner.left,
+    top: top - corner.top,
+    width,
+    height,
+  });
+
+/** In how many rows stands what is in each thing, by its place. */
+export function rowsIn(root: Element): ReadonlyMap<string, number> {
+  const page = root.ownerDocument;
+  const boxOf = inFrame(root.getBoundingClientRect());
+  return new Map(
+    [...elementsIn(root, nameOf(root))].flatMap(([element, place]) =>
+      isShown(element, page)
+        ? [[place, rowsOf({ inside: insideOf(element, page, boxOf) })] as const]
+        : [],
+    ),
+  );
+}
+
 /**
  * A component as the browser has laid it out, with every length that is measured and the tokens that make it.
  * @param root the component; the corner of the scene is that of its box
  */
 export function sceneOf(
   root: Element,
-  derived: Pick<Derived, 'rules' | 'tokens'> & Derived,
+  derived: Pick<Derived, 'rules' | 'tokens'>,
   unit: FactUnit,
 ): Scene {
   const page = root.ownerDocument;
   const corner = root.getBoundingClientRect();
-  const holds = holdsOn(page);
-  const boxOf = ({ left, top, width, height }: DOMRect): Box => ({
-    left: left - corner.left,
-    top: top - corner.top,
-    width,
-    height,
-  });
+  const reading = readingOf(page, derived);
+  const boxOf = inFrame(corner);
   const things = [...elementsIn(root, nameOf(root))].flatMap(([element, place]): Thing[] => {
     const style = page.defaultView?.getComputedStyle(element);
     if (!style || !isShown(element, page)) return [];
     const of = (property: string): string => style.getPropertyValue(property);
-    const declared = declarationsOf(element, derived.rules, holds);
-    const tokensOf = tokensBehind(element, { derived });
+    const declared = reading.declared(element);
+    const tokensOf = reading.tokensBehind(element);
     const isRightToLeft = of('direction') === 'rtl';
     const sidesOf = (property: 'padding' | 'margin') => {
       const [top, right, bottom, left] = saidOfSides(property, declared, isRightToLeft);
@@ -101,7 +117,7 @@ export function sceneOf(
     };
     const [inset, margin] = [sidesOf('padding'), sidesOf('margin')];
     const words = wordsOf(element, page);
-    const { row, column } = gapsOf(element, derived);
+    const { row, column } = gapsOf(element, reading);
     return [
       {
         place,

@@ -6,7 +6,8 @@ import { announce } from '../../ui/announce.tsx';
 import { saveAs } from '../../ui/save-as.ts';
 import { useMeasured } from '../use-measured.ts';
 import { DrawingChoices } from './drawing-choice.tsx';
-import { addressOf, draw, pngOf, prepare, type Drawn, type Prepared } from './make-drawing.ts';
+import { draw, prepare, type Drawn, type Prepared } from './make-drawing.ts';
+import { addressOf, pngOf, withStills } from './picture-files.ts';
 
 /** So long nothing may have changed before it is drawn again, in ms. */
 const CALM_MS = 150;
@@ -33,7 +34,7 @@ function usePrepared(drawn: Drawn, { unit, chapters }: DrawingChoice) {
       clearTimeout(timer);
     };
   }, [drawn, unit, chapters]);
-  const isOther = made?.of.variant.id !== drawn.variant.id || made.of.component !== drawn.component;
+  const isOther = made?.of.subject.id !== drawn.subject.id;
   return { prepared: made?.prepared, isOld: made?.of !== drawn, isOther, problem };
 }
 
@@ -142,12 +143,15 @@ interface DrawnSheetProps {
   readonly title: string;
   /** What its files are called. */
   readonly fileName: string;
+  /** It as a file for any program; itself where nothing is said. */
+  readonly file?: () => Promise<string>;
   /** What lies over it, made as small as it is shown. */
   readonly over?: (scale: number) => ReactNode;
 }
 
 /** A drawing, to be looked at and taken: as SVG, as PNG, on the clipboard. */
-export function DrawnSheet({ drawing, title, fileName, over }: DrawnSheetProps) {
+export function DrawnSheet(props: DrawnSheetProps) {
+  const { drawing, title, fileName, over, file = () => Promise.resolve(drawing.svg) } = props;
   const room = useRef<HTMLDivElement>(null);
   const { width: roomPx } = useMeasured(room);
   const [isWhole, setWhole] = useState(true);
@@ -159,9 +163,9 @@ export function DrawnSheet({ drawing, title, fileName, over }: DrawnSheetProps) 
       <div className="mt-2 mb-1 flex flex-wrap gap-x-4">
         <Act
           says="SVG"
-          run={() => {
-            saveAs(`${fileName}.svg`, new Blob([drawing.svg], { type: 'image/svg+xml' }));
-            return Promise.resolve(`${fileName}.svg`);
+          run={async () => {
+            saveAs(`${fileName}.svg`, new Blob([await file()], { type: 'image/svg+xml' }));
+            return `${fileName}.svg`;
           }}
         />
         <Act
@@ -181,7 +185,7 @@ export function DrawnSheet({ drawing, title, fileName, over }: DrawnSheetProps) 
         <Act
           says="Copy as SVG"
           run={async () => {
-            await navigator.clipboard.writeText(drawing.svg);
+            await navigator.clipboard.writeText(await file());
             return 'copied';
           }}
         />
@@ -213,17 +217,15 @@ interface SpecificationProps {
   readonly drawn: Drawn;
   /** How far labels were moved, by the keys of their measures. */
   readonly moved: ReadonlyMap<string, Moved>;
-  /** What its files are called. */
-  readonly fileName: string;
   readonly screenPx: number;
   readonly onScreen: (px: number) => void;
   /** Moves a label; nobody does where absent. */
   readonly onMove?: (measure: string, to: Moved) => void;
 }
 
-/** A component drawn with its measures, parts, states and widths; drawn again after every change. */
+/** Something drawn with its measures, parts, states and widths; drawn again after every change. */
 export function Specification(props: SpecificationProps) {
-  const { drawn, moved, fileName, screenPx, onScreen, onMove } = props;
+  const { drawn, moved, screenPx, onScreen, onMove } = props;
   const [chosen, setChoice] = useState<DrawingChoice>(USUAL_CHOICE);
   const { prepared, isOld, isOther, problem } = usePrepared(drawn, chosen);
   const choice = useMemo(() => fittingChoice(chosen, prepared), [chosen, prepared]);
@@ -260,7 +262,10 @@ export function Specification(props: SpecificationProps) {
           <DrawnSheet
             drawing={drawing}
             title={prepared?.title ?? ''}
-            fileName={fileName}
+            fileName={drawn.subject.file}
+            {...(prepared && {
+              file: async () => draw(await withStills(prepared), choice, moved).svg,
+            })}
             over={(scale) =>
               onMove && !isOther ? (
                 <Labels drawing={drawing} scale={scale} moved={moved} onMove={onMove} />

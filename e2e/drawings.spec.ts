@@ -34,32 +34,32 @@ async function drawn(page: Page, title: string, screenPx: number): Promise<strin
   return String(await source.jsonValue());
 }
 
-test('every measure of every component and of sections equals the layout of the exported sheet on a phone and a desktop, and no label covers another', async ({
-  page,
-  context,
-  request,
-}) => {
-  test.setTimeout(240_000);
-  const id = await copyOf(request, BRACKWATER);
-  const system = await documentOf(request, id);
-  const derived = derive(system);
-  const plain = await context.newPage();
-  const home = writeHtml(sitePage(system, derived, 'home'), () => '');
-  await servePlain(
-    plain,
-    id,
-    new Map([
-      ['all', componentsAlone(system)],
-      ['home', home],
-    ]),
-  );
-  await openArea(page, id, 'handoff?view=drawings');
-  await page.getByText('How it is drawn').click();
-  for (const chapter of ['parts', 'states', 'narrow to wide'])
-    await page.getByRole('checkbox', { name: chapter, exact: true }).uncheck();
-  let told = 0;
-  // At 720 px they are checked in the guide.
-  for (const screenPx of [375, 1440]) {
+// At 720 px they are checked in the guide.
+for (const screenPx of [375, 1440])
+  test(`on ${screenPx} px every measure of every component and of sections equals the layout of the exported sheet, and no label covers another`, async ({
+    page,
+    context,
+    request,
+  }) => {
+    test.setTimeout(240_000);
+    const id = await copyOf(request, BRACKWATER);
+    const system = await documentOf(request, id);
+    const derived = derive(system);
+    const plain = await context.newPage();
+    const home = writeHtml(sitePage(system, derived, 'home'), () => '');
+    await servePlain(
+      plain,
+      id,
+      new Map([
+        ['all', componentsAlone(system)],
+        ['home', home],
+      ]),
+    );
+    await openArea(page, id, 'handoff?view=drawings');
+    await page.getByText('How it is drawn').click();
+    for (const chapter of ['parts', 'states', 'narrow to wide'])
+      await page.getByRole('checkbox', { name: chapter, exact: true }).uncheck();
+    let told = 0;
     await plain.setViewportSize({ width: screenPx, height: 900 });
     for (const [where, things] of [
       ['all', drawnComponents(system)],
@@ -81,9 +81,8 @@ test('every measure of every component and of sections equals the layout of the 
         told += found.told;
       }
     }
-  }
-  expect(told).toBeGreaterThan(400);
-});
+    expect(told).toBeGreaterThan(200);
+  });
 
 test('a component is drawn, a label moved by hand and by key, a corner changed: the drawing stays right, and is taken', async ({
   page,

@@ -22,8 +22,8 @@ interface Count {
 const root = process.cwd();
 const out = path.join(root, '.garnish');
 
-/** What takes longer hangs: most tests share a world, and none of them has a clock of its own. */
-const MOST_MS = 30 * 60_000;
+/** What says nothing for longer hangs: a slow machine takes its time, and says how far it is test by test. */
+const MOST_SILENT_MS = 10 * 60_000;
 
 /**
  * Runs a program of Node’s and tells whether it ended well; what it says comes when it is over, in one piece. A
@@ -41,15 +41,20 @@ const run = (
     const child = spawn(program, [...before, ...args], {
       cwd: root,
       stdio: ['ignore', 'pipe', 'pipe'],
-      timeout: MOST_MS,
       env: { ...process.env, ...env },
     });
     const said: Buffer[] = [];
-    child.stdout.on('data', (piece: Buffer) => said.push(piece));
-    child.stderr.on('data', (piece: Buffer) => said.push(piece));
+    const silence = setTimeout(() => child.kill(), MOST_SILENT_MS);
+    const hear = (piece: Buffer): void => {
+      said.push(piece);
+      silence.refresh();
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
     child.on('close', (status, signal) => {
+      clearTimeout(silence);
       if (signal !== null)
-        said.push(Buffer.from(`ended by ${signal}, as it did not end by itself\n`));
+        said.push(Buffer.from(`ended by ${signal}, as it said nothing any more\n`));
       process.stdout.write(Buffer.concat(said));
       resolve(status === 0);
     });

@@ -1,5 +1,5 @@
 import { sizeWords } from '../measures/geometry.ts';
-import type { Scene, Thing } from './scene.ts';
+import type { Outline, Thing } from './scene.ts';
 
 /** A width from which what stands in a thing is in another number of rows. */
 export interface Break {
@@ -30,7 +30,10 @@ const SAME_PX = 0.5;
 const rowWords = (rows: number): string => (rows === 1 ? 'one row' : `${rows} rows`);
 
 /** What a component does as it gets wider, in sentences. */
-export function behaviorOf(scenes: readonly Scene[], breaks: readonly Break[]): readonly string[] {
+export function behaviorOf(
+  scenes: readonly Outline[],
+  breaks: readonly Break[],
+): readonly string[] {
   const [narrow] = scenes;
   const wide = scenes.at(-1);
   if (!narrow || !wide || narrow === wide) return [];

@@ -5,7 +5,7 @@ import { behaviorOf, type Break } from './behavior.ts';
 import { MARKER_PX, markersAround, numbered, type Numbered } from './anatomy.ts';
 import { MEASURE_KINDS, measuresOf, type Measure, type MeasureKind } from './measures.ts';
 import { LABEL, placed, type Moved, type Placed, type Point, type Stroke } from './placing.ts';
-import type { Scene } from './scene.ts';
+import type { Outline, Scene } from './scene.ts';
 import { INK, LINE, PAD, path, QUIET, rounded, sheetSvg, text, wrapped } from './svg.ts';
 
 /** What a drawing shows, in this order. */
@@ -61,7 +61,7 @@ export interface Drawable {
   readonly states: readonly { readonly name: string; readonly picture: Picture }[];
   readonly widths: readonly {
     readonly px: number;
-    readonly scene: Scene;
+    readonly scene: Outline;
     readonly picture: Picture;
   }[];
   readonly breaks: readonly Break[];

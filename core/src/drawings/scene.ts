@@ -36,6 +36,11 @@ export interface Thing {
   readonly words?: Box;
 }
 
+/** What stands where at a width, without what makes it so: all of the component first. */
+export interface Outline {
+  readonly things: readonly Pick<Thing, 'place' | 'name' | 'box' | 'inside'>[];
+}
+
 /** A component at a width: all of it first, then what stands in it, in the order of the page. */
 export interface Scene {
   readonly width: number;

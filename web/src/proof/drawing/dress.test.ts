@@ -55,6 +55,24 @@ describe('what elements wear', () => {
     ]);
   });
 
+  // A class in parentheses or in a string is not one that the element must have.
+  test.each([
+    ['.card:not(.gone)', true],
+    ['.card:is(.other, .large)', true],
+    [':where(.gone, .card)', true],
+    ['[data-file=".gone"]', true],
+    ['.card:has(.gone)', false],
+    ['.gone .card', false],
+    ['.card.gone', false],
+    ['html.wide .card', true],
+  ])('%s is worn: %s', (selector, isWorn) => {
+    document.documentElement.className = 'wide';
+    document.body.innerHTML = '<div class="card large" data-file=".gone"></div>';
+    const css = dressOf(document, [rule(selector, ['gap', '3px'])], '.s');
+    expect(css.includes('gap:3px')).toBe(isWorn);
+    document.documentElement.removeAttribute('class');
+  });
+
   test('follows the theme of the page', () => {
     document.body.innerHTML = '<div class="card"></div>';
     document.documentElement.setAttribute('data-theme', 'dark');

@@ -1,4 +1,6 @@
+import type { Rule } from '@garnish/core/derive/derived';
 import type { SheetBlock } from '@garnish/core/formats/sheet';
+import { once } from '@garnish/core/once';
 import { namesIn, partsOf } from '@garnish/core/proof/made-of';
 import { holdsOn } from '../elements.ts';
 
@@ -30,9 +32,42 @@ const lasting = (selector: string): string => {
   return left === '' || /[\s>+~(]$/.test(left) ? `${left}*` : left;
 };
 
-function isWorn(page: Document, selector: string): boolean {
+/** A selector of a rule, and what is asked of a page about it. */
+interface Question {
+  readonly part: string;
+  readonly asked: string;
+  /** Classes without which nothing answers. */
+  readonly classes: readonly string[];
+}
+
+/** The classes that a selector asks for by themselves, not within parentheses or strings. */
+const classesAsked = (selector: string): readonly string[] =>
+  [...selector.replaceAll(/\([^]*\)|\[[^\]]*\]/g, '').matchAll(/\.([\p{L}\p{N}_-]+)/gu)].map(
+    ([, name = '']) => name,
+  );
+
+/** The questions of a rule; what holds for the page itself is none. */
+const questionsOf = once((rule: Rule): readonly Question[] =>
+  partsOf(rule)
+    .filter((part) => part !== 'body')
+    .map((part) => {
+      const asked = lasting(part);
+      return { part, asked, classes: classesAsked(asked) };
+    }),
+);
+
+/** The classes that anything on a page has. */
+const classesOn = (page: Document): ReadonlySet<string> =>
+  new Set([...page.querySelectorAll('[class]')].flatMap(({ classList }) => [...classList]));
+
+function isWorn(
+  page: Document,
+  { asked, classes }: Question,
+  onPage: ReadonlySet<string>,
+): boolean {
+  if (!classes.every((name) => onPage.has(name))) return false;
   try {
-    return page.body.querySelector(lasting(selector)) !== null;
+    return page.body.querySelector(asked) !== null;
   } catch {
     return true; // what cannot be asked is kept
   }
@@ -46,6 +81,7 @@ export function dressOf(page: Document, sheet: readonly SheetBlock[], scope: str
   const view = page.defaultView;
   const screen = { width: view?.innerWidth ?? 0, height: view?.innerHeight ?? 0 };
   const holds = holdsOn(page);
+  const onPage = classesOn(page);
   const kept: Kept[] = [];
   const roots: Kept[] = [];
   for (const { within, rules } of sheet) {
@@ -64,8 +100,8 @@ export function dressOf(page: Document, sheet: readonly SheetBlock[], scope: str
         if (page.documentElement.matches(selector)) roots.push(one(scope));
         continue;
       }
-      const parts = partsOf(rule).filter((part) => part !== 'body' && isWorn(page, part));
-      if (parts.length > 0) kept.push(one(parts.map((part) => `${scope} ${part}`).join(', ')));
+      const parts = questionsOf(rule).filter((question) => isWorn(page, question, onPage));
+      if (parts.length > 0) kept.push(one(parts.map(({ part }) => `${scope} ${part}`).join(', ')));
     }
   }
   const said = new Map<string, string>();

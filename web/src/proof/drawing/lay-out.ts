@@ -1,4 +1,10 @@
-import { saidOfSides, tokensSaid, type Scene, type Thing } from '@garnish/core/drawings/scene';
+import {
+  saidOfSides,
+  tokensSaid,
+  type Outline,
+  type Scene,
+  type Thing,
+} from '@garnish/core/drawings/scene';
 import { rowsOf } from '@garnish/core/drawings/behavior';
 import type { Derived } from '@garnish/core/derive/derived';
 import { factsOf, type FactUnit } from '@garnish/core/measures/facts';
@@ -69,18 +75,28 @@ const inFrame =
     height,
   });
 
-/** In how many rows stands what is in each thing, by its place. */
-export function rowsIn(root: Element): ReadonlyMap<string, number> {
+/** What of a component stands where, as the browser has laid it out. */
+export function outlineOf(root: Element): Outline {
   const page = root.ownerDocument;
   const boxOf = inFrame(root.getBoundingClientRect());
-  return new Map(
-    [...elementsIn(root, nameOf(root))].flatMap(([element, place]) =>
-      isShown(element, page)
-        ? [[place, rowsOf({ inside: insideOf(element, page, boxOf) })] as const]
-        : [],
-    ),
+  const things = [...elementsIn(root, nameOf(root))].flatMap(([element, place]) =>
+    isShown(element, page)
+      ? [
+          {
+            place,
+            name: nameOf(element),
+            box: boxOf(element.getBoundingClientRect()),
+            inside: insideOf(element, page, boxOf),
+          },
+        ]
+      : [],
   );
+  return { things };
 }
+
+/** In how many rows stands what is in each thing, by its place. */
+export const rowsIn = ({ things }: Outline): ReadonlyMap<string, number> =>
+  new Map(things.map((thing) => [thing.place, rowsOf(thing)]));
 
 /**
  * A component as the browser has laid it out, with every length that is measured and the tokens that make it.

@@ -8,7 +8,7 @@ import {
 } from '@garnish/core/drawings/drawing';
 import type { Moved } from '@garnish/core/drawings/placing';
 import { facesWorn, ownFaces } from './data.ts';
-import { sceneOf } from './lay-out.ts';
+import { outlineOf, sceneOf } from './lay-out.ts';
 import { Stage, type Worn } from './stage.ts';
 import type { Subject } from './subject.ts';
 
@@ -74,7 +74,7 @@ async function prepareOn(
   const atWidths = async (): Promise<Pick<Drawable, 'widths' | 'breaks'>> => {
     const widths: Drawable['widths'][number][] = [];
     for (const px of subject.rooms) {
-      const scene = sceneOf(stage.lay(px, px), derived, unit);
+      const scene = outlineOf(stage.lay(px, px));
       widths.push({ px, scene, picture: await stage.picture(px) });
     }
     const [narrow, , wide] = widths;
@@ -83,9 +83,9 @@ async function prepareOn(
       breaks: narrow && wide ? stage.breaks(narrow.scene, wide.scene) : [],
     };
   };
-  stage.lay(screenPx, roomPx);
+  const root = stage.lay(screenPx, roomPx);
   await stage.fontsReady();
-  const scene = sceneOf(stage.lay(screenPx, roomPx), derived, unit);
+  const scene = sceneOf(root, derived, unit);
   const picture = await stage.picture(screenPx);
   const page = stage.ground();
   const isFlowing = Math.abs(scene.width - roomPx) < 1 || roomPx === screenPx;

@@ -1,8 +1,8 @@
 import type { StateId } from '@garnish/core/components/states';
 import type { Derived } from '@garnish/core/derive/derived';
-import { rowsOf, type Break } from '@garnish/core/drawings/behavior';
+import type { Break } from '@garnish/core/drawings/behavior';
 import type { Picture } from '@garnish/core/drawings/drawing';
-import type { Scene } from '@garnish/core/drawings/scene';
+import type { Outline } from '@garnish/core/drawings/scene';
 import type { SheetBlock } from '@garnish/core/formats/sheet';
 import { drawnRules } from '@garnish/core/proof/drawn-states';
 import { writeHtml } from '@garnish/core/proof/node';
@@ -12,7 +12,7 @@ import { framedSheets, type FramedSheets } from '../framed-sheets.ts';
 import { openHiddenFrame } from '../hidden-frame.ts';
 import { withPictures } from './data.ts';
 import { dressOf } from './dress.ts';
-import { rowsIn } from './lay-out.ts';
+import { outlineOf, rowsIn } from './lay-out.ts';
 import type { Subject } from './subject.ts';
 
 /** What things of a system wear when they are drawn. */
@@ -155,12 +155,10 @@ export class Stage {
   }
 
   /** The widths from which what stands in something is in another number of rows. */
-  breaks(narrow: Scene, wide: Scene): readonly Break[] {
-    const rows = (px: number): ReadonlyMap<string, number> => rowsIn(this.lay(px, px));
+  breaks(narrow: Outline, wide: Outline): readonly Break[] {
+    const rows = (px: number): ReadonlyMap<string, number> => rowsIn(outlineOf(this.lay(px, px)));
     const [first, , last] = this.#taken.rooms;
-    const at = (scene: Scene): ReadonlyMap<string, number> =>
-      new Map(scene.things.map((thing) => [thing.place, rowsOf(thing)]));
-    const [before, after] = [at(narrow), at(wide)];
+    const [before, after] = [rowsIn(narrow), rowsIn(wide)];
     const known = new Map<number, ReadonlyMap<string, number>>();
     const told = new Set<string>();
     return wide.things.flatMap(({ place, name }): Break[] => {

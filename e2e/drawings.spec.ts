@@ -41,7 +41,6 @@ for (const screenPx of [375, 1440])
     context,
     request,
   }) => {
-    test.setTimeout(240_000);
     const id = await copyOf(request, BRACKWATER);
     const system = await documentOf(request, id);
     const derived = derive(system);

@@ -92,6 +92,19 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
   await second.hover({ position: { x: 4, y: 4 } });
   await expect(distance).toHaveText(`${between / 16}rem cards.gap`);
 
+  // Pointing at nothing else, the room to what is around it; within a card, its inset.
+  await guest.getByRole('group', { name: 'Unit' }).getByRole('button', { name: 'px' }).click();
+  const title = card.locator('h3');
+  await title.click();
+  await title.hover();
+  await expect(guest.locator('[data-distance="x"] text').first()).toHaveText(/card\.inset/);
+  const spoken = await guest.locator('[data-distance] text').allTextContents();
+  for (const words of spoken.filter((one) => one.includes('+'))) {
+    const [whole = '', ...parts] = words.split(/ (?=\d)/).map((one) => Number.parseFloat(one));
+    expect(parts.reduce((sum, px) => sum + px, 0)).toBeCloseTo(Number(whole), 1);
+  }
+  await card.click({ position: { x: 3, y: 3 } });
+
   // A line of one's own, held against what is chosen: moved by key, there again after a reload.
   const lines = guest.getByRole('region', { name: 'Lines' });
   await lines.getByRole('button', { name: 'across', exact: true }).click();
@@ -102,7 +115,6 @@ test('a link is made, opened elsewhere on a phone, a distance is read, and it is
   await expect(line).toHaveAttribute('aria-valuetext', /from the edge$/);
 
   // What it is elsewhere: at other widths, in other places, as a component.
-  await guest.getByRole('group', { name: 'Unit' }).getByRole('button', { name: 'px' }).click();
   await facts.getByText('At other widths').click();
   const widths = facts.getByRole('table').last();
   await expect(widths.getByRole('columnheader')).toHaveText(['375', '720', '1280']);

@@ -33,7 +33,6 @@ test('the guide is made and read from a disk: pages look as the proof does, draw
   request,
   browser,
 }) => {
-  test.setTimeout(180_000);
   const id = await copyOf(request, BRACKWATER);
   // What has been accepted is told with its reason; hostile words are words.
   await change(request, id, [
@@ -265,6 +264,16 @@ test('pages and components have a state, a group and tags, by which guests find 
   await guest.getByText('How to read this').click();
   const pages = guest.getByRole('navigation', { name: 'Pages' });
   await expect(pages.getByRole('button', { name: /^Home/ })).toHaveText('Home ready');
+  // By words that stand on a page, wherever.
+  const find = pages.getByRole('searchbox');
+  await find.fill('SLIPWAY NOWHERE');
+  await expect(pages.getByRole('status')).toHaveText('none is found so');
+  await expect(pages.getByRole('button', { name: /^Home/ })).toBeVisible();
+  await find.fill('timetable');
+  await expect(pages.getByRole('button', { name: /^Timetable/ })).toBeVisible();
+  await find.fill('FOG is ours');
+  await expect(pages.getByRole('status')).toHaveText('1 of 4');
+  await find.fill('');
   await pages.getByRole('combobox', { name: 'State' }).selectOption('built');
   // The page that is open stays.
   await expect(pages.getByRole('button')).toHaveText(['Home ready', 'Components', 'Assets']);

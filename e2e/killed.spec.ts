@@ -19,6 +19,7 @@ async function serve(): Promise<ChildProcess> {
       DATABASE_URL: GARNISH_KILLED_DATABASE,
       PORT: GARNISH_KILLED_PORT,
       GARNISH_WEB_FOLDER,
+      GARNISH_DEMO: 'systems',
     },
     stdio: 'inherit',
   });
@@ -29,7 +30,7 @@ async function serve(): Promise<ChildProcess> {
           ({ ok }) => ok,
           () => false,
         ),
-      { timeout: 60_000 },
+      { timeout: 120_000 },
     )
     .toBe(true);
   return child;

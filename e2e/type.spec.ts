@@ -223,7 +223,6 @@ const WIDTHS = [320, 360, 420, 540, 640, 768, 900, 1024, 1280, 1440, 1920, 2560]
 test('every role has its token’s size and line height at twelve widths and three browser font sizes', async ({
   request,
 }) => {
-  test.setTimeout(120_000);
   const id = await copyOf(request, BRACKWATER);
   const derived = derive(await documentOf(request, id));
   const styles = [...derived.styles.values()];

@@ -13,7 +13,8 @@ import { drawingOf, labelLines, USUAL_CHOICE, type Drawable } from './drawing.ts
 import { measuresOf, type Measure } from './measures.ts';
 import { flagRows, lanesOf, linesHigh, linesWide, placed, spread } from './placing.ts';
 import { wrapped } from './svg.ts';
-import { saidOfSides, tokensSaid, type OfSides, type Scene, type Thing } from './scene.ts';
+import { saidOfSides, tokensSaid, type OfSides } from '../measures/sides.ts';
+import type { Scene, Thing } from './scene.ts';
 
 const NONE = [0, 0, 0, 0] as const;
 const NO_TOKENS = [[], [], [], []] as const;

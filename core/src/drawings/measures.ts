@@ -1,5 +1,6 @@
 import { sizeWords, type Axis, type Box } from '../measures/geometry.ts';
-import { SIDES, type OfSides, type Scene, type Side, type Thing } from './scene.ts';
+import { SIDES, type OfSides, type Side } from '../measures/sides.ts';
+import type { Scene, Thing } from './scene.ts';
 
 /** What is measured: how large a thing is, the room inside it, that between what stands in it, and that around it. */
 export const MEASURE_KINDS = ['size', 'inset', 'gap', 'margin'] as const;

@@ -100,6 +100,40 @@ export function distancesAmong(boxes: readonly Box[]): readonly Distance[] {
   });
 }
 
+const covers = (one: Box, two: Box): boolean =>
+  (['x', 'y'] as const).every((axis) => {
+    const [a, b] = [spanOf(one, axis), spanOf(two, axis)];
+    return Math.max(a[0], b[0]) < Math.min(a[1], b[1]);
+  });
+
+const between = (wanted: number, most: number): number => Math.max(0, Math.min(wanted, most));
+
+/** Labels stand so far from what they would have covered, in px. */
+const LABEL_GAP = 3;
+
+/**
+ * Where a label stands: where it is wanted, within the room; where it would cover something there, above that, or
+ * below it where there is no room above.
+ */
+export function labelPlace(
+  wanted: Box,
+  room: Pick<Box, 'width' | 'height'>,
+  spared: Box | undefined,
+): Box {
+  const inRoom = (box: Box): Box => ({
+    ...box,
+    left: between(box.left, room.width - box.width),
+    top: between(box.top, room.height - box.height),
+  });
+  const first = inRoom(wanted);
+  if (!spared || !covers(first, spared)) return first;
+  const above = spared.top - LABEL_GAP - wanted.height;
+  return inRoom({
+    ...first,
+    top: above >= 0 ? above : spared.top + spared.height + LABEL_GAP,
+  });
+}
+
 /** A length as it is told: to the hundredth of a px, without zeros that say nothing. */
 export const sizeWords = (px: number): string => String(Number(px.toFixed(2)));
 

@@ -5,6 +5,7 @@ import {
   distancesAround,
   distancesBetween,
   distancesAmong,
+  labelPlace,
   remWords,
   sharedEdges,
   sizeWords,
@@ -235,5 +236,21 @@ describe('facts', () => {
     const once = { ...tiled, 'background-repeat': 'no-repeat' };
     expect(builtOf(of(once), false, 'div')).toBe('no text of its own, no ground, no edge, picture');
     expect(builtOf(of({}), false, 'img')).toBe('no text of its own, no ground, no edge, picture');
+  });
+});
+
+describe('a label', () => {
+  const room = { width: 400, height: 300 };
+  const label = (left: number, top: number) => box(left, top, 80, 32);
+
+  test('stands where it is wanted, and within the room', () => {
+    expect(labelPlace(label(100, 50), room, undefined)).toEqual(label(100, 50));
+    expect(labelPlace(label(-20, 290), room, undefined)).toEqual(label(0, 268));
+    expect(labelPlace(label(100, 50), room, box(180, 50, 40, 40))).toEqual(label(100, 50));
+  });
+
+  test('is above what it would cover, or below it where there is no room', () => {
+    expect(labelPlace(label(100, 90), room, box(120, 80, 200, 40))).toEqual(label(100, 45));
+    expect(labelPlace(label(100, 20), room, box(120, 10, 200, 40))).toEqual(label(100, 53));
   });
 });

@@ -30,6 +30,12 @@ export function* classesIn(node: ProofNode): Generator<string> {
   for (const child of node.children) yield* classesIn(child);
 }
 
+/** The words of an element as they are read, those of each element apart from the next by a space. */
+export const wordsIn = (node: ProofNode): string =>
+  (typeof node === 'string' ? node : node.children.map(wordsIn).join(' '))
+    .replaceAll(/\s+/g, ' ')
+    .trim();
+
 /** Words in HTML, or in XML. */
 export const escaped = (text: string): string =>
   text

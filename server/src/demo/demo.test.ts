@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { derive } from '@garnish/core/derive/derive';
-import { classesIn, writeHtml, type ProofElement } from '@garnish/core/proof/node';
+import { classesIn, writeHtml, type ProofElement, type ProofNode } from '@garnish/core/proof/node';
 import { madeOf } from '@garnish/core/proof/made-of';
 import { specimenRules } from '@garnish/core/proof/sheet/manners';
 import { sheetPage } from '@garnish/core/proof/sheet/sheet';
@@ -10,6 +10,7 @@ import { propertyOf } from '@garnish/core/tokens/token';
 import { inOrder } from '@garnish/core/system/document';
 import { describe, expect, test } from '@jest/globals';
 import { demoSystems } from './demo.ts';
+import { handedDemos } from './handoffs.ts';
 
 function read(node: ProofElement): StandingPage {
   const page = document.implementation.createHTMLDocument('');
@@ -57,5 +58,22 @@ describe.each(demoSystems().map((system) => ({ name: system.name, system })))(
       const standing = tokensStanding(pages, derived);
       expect(ids.filter((id) => !standing.has(id)).length).toBeGreaterThan(50);
     });
+  },
+);
+
+/** The places in the document that the elements of a page name. */
+function* placesIn(node: ProofNode): Generator<string | undefined> {
+  if (typeof node === 'string') return;
+  yield node.place;
+  yield node.content;
+  for (const child of node.children) yield* placesIn(child);
+}
+
+test.each(handedDemos().flatMap(({ system, talks }) => talks.map((talk) => ({ system, ...talk }))))(
+  'what is said of it stands with a thing that is there: $words',
+  ({ system: made, page, pin }) => {
+    const system = made();
+    const places = [...placesIn(sitePage(system, derive(system), page))];
+    expect([`/content/pages/items/${page}`, ...places]).toContain(pin.at);
   },
 );

@@ -8,6 +8,7 @@ import type { Patch } from '@garnish/core/system/patch';
 import { readDocument } from '@garnish/core/system/upgrade';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import * as z from 'zod';
+import { handedDemos } from '../demo/handoffs.ts';
 import { DEMO_CHANNEL } from '../messages/receiver.ts';
 import { problemSchema } from '../problems.ts';
 import { systemPage, systemSummary } from '../systems/schemas.ts';
@@ -272,7 +273,7 @@ describe('kept with its system', () => {
   });
 });
 
-test('the demo has two releases of the ferries where they are wanted', async () => {
+test('each system of the demo has two releases, links and notes where they are wanted', async () => {
   const { createServer } = await import('../app.ts');
   const demo = await testServer('garnish_released_demo');
   const app = await createServer({ databaseUrl: demo.databaseUrl, demo: 'handed over' });
@@ -280,22 +281,37 @@ test('the demo has two releases of the ferries where they are wanted', async () 
     const url = await app.listen({ host: '127.0.0.1', port: 0 });
     const { systems } = systemPage.parse(await (await fetch(`${url}/api/systems`)).json());
     const ferries = systems.find(({ name }) => name === 'Brackwater Ferries')?.id ?? '';
-    const { releases } = z
-      .object({ releases: z.array(releaseAnswer) })
-      .parse(await (await fetch(`${url}/api/systems/${ferries}/releases`)).json());
-    expect(releases.map(({ number }) => number)).toEqual(['1.1.0', '1.0.0']);
+    for (const demo of handedDemos()) {
+      const wanted = demo.system();
+      const id = systems.find(({ name }) => name === wanted.name)?.id ?? '';
+      const of = async (path: string): Promise<unknown> =>
+        (await fetch(`${url}/api/systems/${id}${path}`)).json();
+      const { releases } = z
+        .object({ releases: z.array(releaseAnswer) })
+        .parse(await of('/releases'));
+      expect(releases.map(({ number }) => number)).toEqual(
+        demo.releases.map(({ number }) => number).toReversed(),
+      );
+      // What was decided since the first one makes it the very system that is shown.
+      const { document } = z.object({ document: z.unknown() }).parse(await of(''));
+      expect(document).toEqual(wanted);
+      expect(await of('/links')).toMatchObject({
+        links: expect.arrayContaining([expect.objectContaining({ forClient: true })]),
+      });
+      const { notes } = (await of('/notes')) as { notes: { words: string }[] };
+      expect(notes.map(({ words }) => words)).toEqual(
+        expect.arrayContaining(demo.talks.map(({ words }) => words)),
+      );
+    }
     const answer = await fetch(`${url}/api/systems/${ferries}/difference?from=1.0.0&to=1.1.0`);
     const { reasons } = z
       .object({ reasons: z.array(z.object({ kind: z.string() })) })
       .parse(await answer.json());
     // What was proposed is what was taken.
     expect(reasons[0]?.kind).toBe('minor');
-    // A question to the client with its answer, a link for them, and a channel that is told of all notes.
+    // A question to the client with its answer, and a channel that is told of all notes.
     const read = async (path: string): Promise<unknown> =>
       (await fetch(`${url}/api/systems/${ferries}/${path}`)).json();
-    expect(await read('links')).toMatchObject({
-      links: expect.arrayContaining([expect.objectContaining({ forClient: true })]),
-    });
     const { notes } = (await read('notes')) as {
       notes: { id: string; kind: string; answers?: string }[];
     };

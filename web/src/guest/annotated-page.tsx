@@ -10,7 +10,8 @@ import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { framedSheets, type FramedSheets } from '../proof/framed-sheets.ts';
 import { renderNode } from '../proof/render.tsx';
-import { boxOf, chosenAt, gapsOf, layersOf, nameOf, readingOf, toldOf } from '../proof/chosen.ts';
+import { makingBetween } from '../proof/between.ts';
+import { boxOf, chosenAt, layersOf, nameOf, readingOf, roomOf, toldOf } from '../proof/chosen.ts';
 import { componentOf } from '../proof/component-of.ts';
 import { AtWidths } from './at-widths.tsx';
 import { CodeBeside } from './code-beside.tsx';
@@ -37,20 +38,20 @@ interface AnnotatedProps {
   readonly isMeasuring: boolean;
 }
 
-const number = (css: string): number => Number.parseFloat(css) || 0;
-
-/** The room inside an element, from its style: top, right, bottom, left. */
-function insetOf(element: Element): readonly [number, number, number, number] {
-  const style = element.ownerDocument.defaultView?.getComputedStyle(element);
-  const of = (side: string): number => number(style?.getPropertyValue(`padding-${side}`) ?? '');
-  return [of('top'), of('right'), of('bottom'), of('left')];
-}
-
 /** The boxes of what stands beside two things in the same place; none where they stand in different ones. */
 const amongOf = (one: Element, two: Element): readonly Box[] =>
   one !== two && one.parentElement !== null && one.parentElement === two.parentElement
     ? [...one.parentElement.children].filter((each) => each.getClientRects().length > 0).map(boxOf)
     : [];
+
+/** The nearest layer around a thing that is larger than it. */
+function aroundOf(element: Element): Element | undefined {
+  const own = boxOf(element);
+  return layersOf(element).find((layer) => {
+    const { width, height } = boxOf(layer);
+    return width > own.width || height > own.height;
+  });
+}
 
 /** What is chosen and pointed at, and where both stand now. */
 function usePointed(stage: FramedSheets | undefined, isMeasuring: boolean) {
@@ -259,6 +260,9 @@ export function AnnotatedPage(props: AnnotatedProps) {
   const box = where(chosen);
   const { drawn, draw } = useDrawnState(chosen);
   const told = chosen && toldOf(chosen, unit, view.derived);
+  const reading = chosen && readingOf(chosen.ownerDocument, view.derived);
+  // Where nothing else is pointed at, it is what the chosen thing stands in.
+  const other = pointed && pointed !== chosen ? pointed : ((chosen && aroundOf(chosen)) ?? pointed);
   return (
     <main className="guest-sheet grid min-h-0 grow">
       <div className="guest-left min-w-0 overflow-auto px-4 py-3">
@@ -305,14 +309,11 @@ export function AnnotatedPage(props: AnnotatedProps) {
           {isMeasuring && (
             <Measures
               chosen={box}
-              pointed={where(pointed)}
-              among={chosen && pointed ? amongOf(chosen, pointed) : []}
-              gaps={
-                chosen?.parentElement && pointed?.parentElement === chosen.parentElement
-                  ? gapsOf(chosen.parentElement, readingOf(chosen.ownerDocument, view.derived))
-                  : undefined
-              }
-              inset={chosen ? insetOf(chosen) : [0, 0, 0, 0]}
+              pointed={where(other)}
+              isAround={other !== pointed}
+              among={chosen && other ? amongOf(chosen, other) : []}
+              making={chosen && other && reading && makingBetween(chosen, other, reading)}
+              inset={chosen && reading && roomOf(chosen, 'padding', reading)}
               scale={scale}
               unit={unit}
               width={wide * scale}

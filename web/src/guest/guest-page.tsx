@@ -5,11 +5,14 @@ import {
   handedWords,
   inGroups,
   inHandedOrder,
+  isFound,
   type HandedWords,
   type Stage,
 } from '@garnish/core/system/handed-over';
+import { wordsIn } from '@garnish/core/proof/node';
+import { sitePage } from '@garnish/core/proof/site';
 import { modesOf } from '@garnish/core/system/themes';
-import { Suspense, useEffect, useId, useState } from 'react';
+import { Suspense, useEffect, useId, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { guestPath } from '../api/links.ts';
 import { Choice } from '../ui/choice.tsx';
@@ -25,11 +28,11 @@ const Parts = lazyPart(async () => ({ default: (await import('./parts.tsx')).Par
 const ClientPage = lazyPart(() => import('./client-page.tsx'));
 const Assets = lazyPart(async () => ({ default: (await import('./parts.tsx')).Assets }));
 
-/** What stands beside the pages, as the address has it. */
 /** How what can be opened is written. */
 const TAB =
   'min-h-7 min-w-6 shrink-0 border-b-[3px] border-transparent text-quiet hover:text-base-content aria-[current]:border-primary aria-[current]:font-semibold aria-[current]:text-base-content';
 
+/** What stands beside the pages, as the address has it. */
 const BESIDE = [
   ['parts', 'Components'],
   ['assets', 'Assets'],
@@ -115,6 +118,16 @@ const HowToRead = () => (
   </ol>
 );
 
+/** The words that stand on each page; read when they are first asked for. */
+function wordsByPage({ document, derived }: GuestView): (page: string) => string {
+  const known = new Map<string, string>();
+  return (page) => {
+    const words = known.get(page) ?? wordsIn(sitePage(document, derived, page));
+    known.set(page, words);
+    return words;
+  };
+}
+
 interface OpenProps {
   readonly address: string;
   readonly view: GuestView;
@@ -132,12 +145,19 @@ function Open({ address, view, isInTouch }: OpenProps) {
   const handed = handedWords(document.content.handed);
   const wordsOf = (id: string): HandedWords => handed({ kind: 'page', id });
   const [stage, setStage] = useState<Stage>();
+  const [sought, setSought] = useState('');
   const hasStages = pages.some(([id]) => wordsOf(id).stage !== undefined);
   // Pages of one group stand together; the one that is open stays.
   const ordered = inHandedOrder(pages, ([id]) => wordsOf(id).rank);
-  const shownPages = inGroups(ordered, ([id]) => wordsOf(id).group).flatMap(([, own]) =>
-    own.filter(([id]) => id === page || stage === undefined || wordsOf(id).stage === stage),
-  );
+  const wordsOnPages = useMemo(() => wordsByPage(view), [view]);
+  const isSought = (id: string, name: string): boolean =>
+    isFound(sought.trim() === '' ? name : `${name}\n${wordsOnPages(id)}`, wordsOf(id), {
+      text: sought,
+      stage,
+    });
+  const inLine = inGroups(ordered, ([id]) => wordsOf(id).group).flatMap(([, own]) => own);
+  const found = inLine.filter(([id, { name }]) => isSought(id, name));
+  const shownPages = inLine.filter((one) => one[0] === page || found.includes(one));
   const [isNarrow, setNarrow] = useState(() => innerWidth < NARROW_PX);
   const [width, setWidth] = useState<(typeof WIDTHS)[number]>(720);
   const [wanted, setTheme] = useState<Mode>(modes[0]);
@@ -203,9 +223,22 @@ function Open({ address, view, isInTouch }: OpenProps) {
               {name} <StageWord words={wordsOf(id)} />
             </button>
           ))}
-          {hasStages && (
-            <span className="self-baseline">
-              <StageFilter stage={stage} onStage={setStage} />
+          {pages.length > 1 && (
+            <span className="flex shrink-0 items-baseline gap-x-3 self-baseline">
+              <input
+                type="search"
+                aria-label="Find a page by words on it, its group or tags"
+                placeholder="find a page"
+                className="w-28 border-b border-line-strong bg-transparent leading-6"
+                value={sought}
+                onChange={({ target }) => setSought(target.value)}
+              />
+              {hasStages && <StageFilter stage={stage} onStage={setStage} />}
+              <span role="status" className="text-xs text-quiet">
+                {found.length === 0
+                  ? 'none is found so'
+                  : sought.trim() !== '' && `${found.length} of ${pages.length}`}
+              </span>
             </span>
           )}
           {BESIDE.map(([id, name]) => (

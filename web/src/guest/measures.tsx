@@ -1,7 +1,8 @@
-import type { gapsOf } from '../proof/chosen.ts';
+import { Fragment } from 'react';
 import {
   distancesAmong,
   distancesBetween,
+  labelPlace,
   sharedEdges,
   sizeWords,
   remWords,
@@ -9,20 +10,24 @@ import {
   type Distance,
 } from '@garnish/core/measures/geometry';
 import type { FactUnit } from '@garnish/core/measures/facts';
+import { makingWords, type Length } from '@garnish/core/measures/made-of';
+import type { OfSides } from '@garnish/core/measures/sides';
 
 interface MeasuresProps {
   readonly chosen: Box | undefined;
   readonly pointed: Box | undefined;
+  /** Whether that is no more than what the chosen thing stands in. */
+  readonly isAround: boolean;
   /** The room inside the chosen thing, on each side. */
-  readonly inset: readonly [top: number, right: number, bottom: number, left: number];
+  readonly inset: OfSides<Length> | undefined;
   readonly scale: number;
   readonly unit: FactUnit;
   readonly width: number;
   readonly height: number;
   /** What stands beside both in the same place: distances that are the same as theirs are shown too. */
   readonly among: readonly Box[];
-  /** What is between things there, and the tokens that make it. */
-  readonly gaps: ReturnType<typeof gapsOf> | undefined;
+  /** What makes a distance between the two. */
+  readonly making: ((distance: Distance) => readonly Length[]) | undefined;
   /** Where notes are pinned: a stroke from the margin leads to each. */
   readonly noted: readonly Box[];
 }
@@ -32,58 +37,70 @@ const LABEL_ROOM = 4;
 
 const labelWide = (text: string): number => text.length * 6.6 + 2 * LABEL_ROOM;
 
-interface LabelProps {
-  readonly x: number;
-  readonly y: number;
-  readonly text: string;
-}
-
-/** A length, on white, its middle where it is told to be. */
-const Label = ({ x, y, text }: LabelProps) => {
-  const wide = labelWide(text);
-  return (
-    <g transform={`translate(${x - wide / 2} ${y - LABEL_HIGH / 2})`}>
-      <rect width={wide} height={LABEL_HIGH} fill="#fff" stroke="#888" strokeWidth="0.75" />
-      <text x={wide / 2} y={11.5} textAnchor="middle" className="figures" fontSize="11" fill="#111">
-        {text}
-      </text>
-    </g>
-  );
-};
+/** A length, on white, with what makes it below. */
+const Label = ({ lines, place }: { readonly lines: readonly string[]; readonly place: Box }) => (
+  <g transform={`translate(${place.left} ${place.top})`}>
+    <rect
+      width={place.width}
+      height={place.height}
+      fill="#fff"
+      stroke="#888"
+      strokeWidth="0.75"
+      data-label
+    />
+    <text className="figures" fontSize="11" fill="#111">
+      {lines.map((line, index) => (
+        <Fragment key={index}>
+          <tspan x={LABEL_ROOM} y={11.5 + index * LABEL_HIGH}>
+            {line}
+          </tspan>{' '}
+        </Fragment>
+      ))}
+    </text>
+  </g>
+);
 
 /** A distance: a line with ends, and its length beside it. */
 function Line({
   distance,
   scale,
   unit,
-  tokens = [],
+  making = [],
   isQuiet = false,
+  room,
+  spared,
 }: {
   readonly distance: Distance;
   readonly scale: number;
   readonly unit: FactUnit;
-  /** The tokens that make it. */
-  readonly tokens?: readonly string[];
+  /** What makes it. */
+  readonly making?: readonly Length[];
   /** One that is the same as another, which has the words. */
   readonly isQuiet?: boolean;
+  readonly room: Pick<Box, 'width' | 'height'>;
+  /** What its words must not cover, as it is shown. */
+  readonly spared?: Box | undefined;
 }) {
   const { axis, from, to, at, px } = distance;
   const [a, b, across] = [from * scale, to * scale, at * scale];
-  const text = [unit === 'px' ? sizeWords(px) : remWords(px), ...tokens].join(' ');
+  const length = unit === 'px' ? sizeWords(px) : remWords(px);
+  const lines = [length, makingWords(making, unit)].filter((line) => line !== '');
   const isX = axis === 'x';
   const d = isX
     ? `M${a} ${across}H${b}M${a} ${across - 4}v8M${b} ${across - 4}v8`
     : `M${across} ${a}V${b}M${across - 4} ${a}h8M${across - 4} ${b}h8`;
-  const wide = labelWide(text);
+  const size = {
+    width: Math.max(...lines.map(labelWide)),
+    height: lines.length * LABEL_HIGH,
+  };
+  const wanted = isX
+    ? { left: (a + b - size.width) / 2, top: across - size.height - 5, ...size }
+    : { left: across + 7, top: (a + b - size.height) / 2, ...size };
   return (
     <g data-distance={axis} {...(isQuiet && { 'data-equal': '' })}>
       <path d={d} stroke="#111" fill="none" strokeWidth="1.25" />
       <path d={d} stroke="#fff" fill="none" strokeWidth="0.5" />
-      {isQuiet ? null : isX ? (
-        <Label x={(a + b) / 2} y={across - LABEL_HIGH / 2 - 5} text={text} />
-      ) : (
-        <Label x={across + wide / 2 + 7} y={(a + b) / 2} text={text} />
-      )}
+      {!isQuiet && <Label lines={lines} place={labelPlace(wanted, room, spared)} />}
     </g>
   );
 }
@@ -98,12 +115,20 @@ const rectOf = ({ left, top, width, height }: Box, scale: number) => ({
 
 /** Measures over the page: what is chosen with the room inside it, what is pointed at, and what lies between. */
 export function Measures(props: MeasuresProps) {
-  const { chosen, pointed, inset, scale, unit, width, height, noted, among, gaps } = props;
+  const { chosen, pointed, isAround, inset, scale, unit, width, height, noted } = props;
+  const { among, making } = props;
+  const room = { width, height };
+  const shown = chosen && {
+    left: chosen.left * scale,
+    top: chosen.top * scale,
+    width: chosen.width * scale,
+    height: chosen.height * scale,
+  };
   const isOther =
     chosen !== undefined &&
     pointed !== undefined &&
     !(['left', 'top', 'width', 'height'] as const).every((side) => chosen[side] === pointed[side]);
-  const [top, right, bottom, left] = inset;
+  const [top = 0, right = 0, bottom = 0, left = 0] = inset?.map(({ px }) => px) ?? [];
   const between = isOther ? distancesBetween(chosen, pointed) : [];
   const isSame = (one: Distance, two: Distance): boolean =>
     one.axis === two.axis && sizeWords(one.px) === sizeWords(two.px);
@@ -144,7 +169,7 @@ export function Measures(props: MeasuresProps) {
           </g>
         );
       })}
-      {pointed && (isOther || !chosen) && (
+      {pointed && !isAround && (isOther || !chosen) && (
         <g fill="none" data-measure="pointed">
           <rect {...rectOf(pointed, scale)} stroke="#fff" />
           <rect {...rectOf(pointed, scale)} stroke="#111" strokeDasharray="3 3" />
@@ -171,7 +196,7 @@ export function Measures(props: MeasuresProps) {
       )}
       {isOther && (
         <>
-          {sharedEdges(chosen, pointed).map(({ axis, at }) => (
+          {(isAround ? [] : sharedEdges(chosen, pointed)).map(({ axis, at }) => (
             <path
               key={`${axis} ${at}`}
               data-measure="shared"
@@ -181,21 +206,26 @@ export function Measures(props: MeasuresProps) {
             />
           ))}
           {equal.map((distance, index) => (
-            <Line key={`equal ${index}`} distance={distance} scale={scale} unit={unit} isQuiet />
+            <Line
+              key={`equal ${index}`}
+              distance={distance}
+              scale={scale}
+              unit={unit}
+              room={room}
+              isQuiet
+            />
           ))}
-          {between.map((distance, index) => {
-            const gap = gaps?.[distance.axis === 'x' ? 'column' : 'row'];
-            const isGap = gap !== undefined && sizeWords(gap.px) === sizeWords(distance.px);
-            return (
-              <Line
-                key={index}
-                distance={distance}
-                scale={scale}
-                unit={unit}
-                tokens={isGap ? gap.tokens : []}
-              />
-            );
-          })}
+          {between.map((distance, index) => (
+            <Line
+              key={index}
+              distance={distance}
+              scale={scale}
+              unit={unit}
+              making={making?.(distance) ?? []}
+              room={room}
+              spared={shown}
+            />
+          ))}
         </>
       )}
     </svg>

@@ -1,5 +1,6 @@
 import type { Derived, Rule } from '@garnish/core/derive/derived';
-import { tokensSaid } from '@garnish/core/drawings/scene';
+import type { Length } from '@garnish/core/measures/made-of';
+import { saidOfSides, tokensSaid, type OfSides, type Side } from '@garnish/core/measures/sides';
 import { builtOf, factsOf, type Fact, type FactUnit } from '@garnish/core/measures/facts';
 import type { Box } from '@garnish/core/measures/geometry';
 import { declarationsOf, namesIn, partsOf, weightOf } from '@garnish/core/proof/made-of';
@@ -76,26 +77,46 @@ export function readingOf(
   return { declared, tokensBehind: (element) => (property) => behind(element, property, []) };
 }
 
-/** The room that an element leaves between what stands in it, in px, and the tokens that make it. */
-export interface Gap {
-  readonly px: number;
-  readonly tokens: readonly string[];
+/** A length in px, as CSS says it; nothing where it says something else. */
+const pxIn = (css: string): number => Number.parseFloat(css) || 0;
+
+/** The room inside or around an element on each side, and the tokens that make it. */
+export function roomOf(
+  element: Element,
+  property: 'padding' | 'margin',
+  reading: Reading,
+): OfSides<Length> {
+  const computed = computedOf(element);
+  const tokensOf = reading.tokensBehind(element);
+  const said = saidOfSides(property, reading.declared(element), computed('direction') === 'rtl');
+  const of = (side: Side, index: 0 | 1 | 2 | 3): Length => ({
+    px: pxIn(computed(`${property}-${side}`)),
+    tokens: tokensSaid(said[index], tokensOf),
+  });
+  return [of('top', 0), of('right', 1), of('bottom', 2), of('left', 3)];
 }
 
-/** Between rows and between columns; nothing where it is neither a grid nor a flexible box. */
+/** How wide the edge of an element is on each side, in px. */
+export function edgeOf(element: Element): OfSides<number> {
+  const computed = computedOf(element);
+  const of = (side: Side): number => pxIn(computed(`border-${side}-width`));
+  return [of('top'), of('right'), of('bottom'), of('left')];
+}
+
+/** The room that an element leaves between rows and between columns, and the tokens that make it; nothing where it is neither a grid nor a flexible box. */
 export function gapsOf(
   element: Element,
   reading: Reading,
-): { readonly row: Gap; readonly column: Gap } {
+): { readonly row: Length; readonly column: Length } {
   const style = element.ownerDocument.defaultView?.getComputedStyle(element);
   const isSpaced = /flex|grid/.test(style?.display ?? '');
   const declared = reading.declared(element);
   const tokensOf = reading.tokensBehind(element);
-  const of = (axis: 'row' | 'column'): Gap => {
+  const of = (axis: 'row' | 'column'): Length => {
     const both = declared.get('gap')?.split(/ (?![^(]*\))/);
     const said = declared.get(`${axis}-gap`) ?? both?.[axis === 'row' ? 0 : 1] ?? both?.[0];
-    const px = isSpaced ? Number.parseFloat(style?.getPropertyValue(`${axis}-gap`) ?? '') : 0;
-    return { px: Number.isFinite(px) ? px : 0, tokens: tokensSaid(said, tokensOf) };
+    const px = isSpaced ? pxIn(style?.getPropertyValue(`${axis}-gap`) ?? '') : 0;
+    return { px, tokens: tokensSaid(said, tokensOf) };
   };
   return { row: of('row'), column: of('column') };
 }

@@ -1,15 +1,10 @@
-import {
-  saidOfSides,
-  tokensSaid,
-  type Outline,
-  type Scene,
-  type Thing,
-} from '@garnish/core/drawings/scene';
+import type { Outline, Scene, Thing } from '@garnish/core/drawings/scene';
 import { rowsOf } from '@garnish/core/drawings/behavior';
 import type { Derived } from '@garnish/core/derive/derived';
 import { factsOf, type FactUnit } from '@garnish/core/measures/facts';
 import type { Box } from '@garnish/core/measures/geometry';
-import { gapsOf, hasWords, nameOf, readingOf } from '../chosen.ts';
+import type { OfSides } from '@garnish/core/measures/sides';
+import { edgeOf, gapsOf, hasWords, nameOf, readingOf, roomOf } from '../chosen.ts';
 
 /** A size that something has whatever stands in it. */
 const FIXED = /^(?:width|height|inline-size|block-size)$/;
@@ -45,10 +40,11 @@ function insideOf(element: Element, page: Document, boxOf: (rect: DOMRect) => Bo
   });
 }
 
-const number = (value: string): number => {
-  const px = Number.parseFloat(value);
-  return Number.isFinite(px) ? px : 0;
-};
+/** The same of each side. */
+const each = <One, Other>(
+  [top, right, bottom, left]: OfSides<One>,
+  of: (side: One) => Other,
+): OfSides<Other> => [of(top), of(right), of(bottom), of(left)];
 
 /** What stands in an element, each with its place by names; of a drawing only itself. */
 function* elementsIn(
@@ -117,21 +113,10 @@ export function sceneOf(
     const of = (property: string): string => style.getPropertyValue(property);
     const declared = reading.declared(element);
     const tokensOf = reading.tokensBehind(element);
-    const isRightToLeft = of('direction') === 'rtl';
-    const sidesOf = (property: 'padding' | 'margin') => {
-      const [top, right, bottom, left] = saidOfSides(property, declared, isRightToLeft);
-      const tokens = (said: string | undefined) => tokensSaid(said, tokensOf);
-      return {
-        px: [
-          number(of(`${property}-top`)),
-          number(of(`${property}-right`)),
-          number(of(`${property}-bottom`)),
-          number(of(`${property}-left`)),
-        ] as const,
-        tokens: [tokens(top), tokens(right), tokens(bottom), tokens(left)] as const,
-      };
-    };
-    const [inset, margin] = [sidesOf('padding'), sidesOf('margin')];
+    const [inset, margin] = [
+      roomOf(element, 'padding', reading),
+      roomOf(element, 'margin', reading),
+    ];
     const words = wordsOf(element, page);
     const { row, column } = gapsOf(element, reading);
     return [
@@ -139,18 +124,13 @@ export function sceneOf(
         place,
         name: nameOf(element),
         box: boxOf(element.getBoundingClientRect()),
-        inset: inset.px,
-        edge: [
-          number(of('border-top-width')),
-          number(of('border-right-width')),
-          number(of('border-bottom-width')),
-          number(of('border-left-width')),
-        ],
-        margin: margin.px,
+        inset: each(inset, ({ px }) => px),
+        edge: edgeOf(element),
+        margin: each(margin, ({ px }) => px),
         gap: { row: row.px, column: column.px },
         tokens: {
-          inset: inset.tokens,
-          margin: margin.tokens,
+          inset: each(inset, ({ tokens }) => tokens),
+          margin: each(margin, ({ tokens }) => tokens),
           gap: { row: row.tokens, column: column.tokens },
         },
         isFixed: [...declared].some(

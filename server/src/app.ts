@@ -83,6 +83,14 @@ const PROOF_POLICY =
   "default-src 'none'; script-src 'none'; style-src 'self' 'unsafe-inline'; font-src 'self'; " +
   "img-src 'self' data: blob:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'";
 
+/**
+ * A page of somebody else’s is shown in this: it asks for nothing, whatever it says, and nothing in it acts. In the box
+ * scripts are allowed only so that whoever shows it can listen to it; none is by `script-src`.
+ */
+const READING_POLICY =
+  "default-src 'none'; script-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:; " +
+  "base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-same-origin allow-scripts";
+
 const PROOF_PAGE =
   '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Proof</title>' +
   '<meta name="viewport" content="width=device-width"></head><body></body></html>';
@@ -184,6 +192,14 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
       .header('x-frame-options', 'SAMEORIGIN')
       .type('text/html; charset=utf-8')
       .send(PROOF_PAGE),
+  );
+
+  app.get('/reading/', { schema: { hide: true } }, async (_, reply) =>
+    reply
+      .header('content-security-policy', READING_POLICY)
+      .header('x-frame-options', 'SAMEORIGIN')
+      .type('text/html; charset=utf-8')
+      .send(PROOF_PAGE.replace('<title>Proof', '<title>Page')),
   );
 
   if (webFolder === undefined) {

@@ -14,13 +14,13 @@ export interface SheetsOfFile {
   readonly linked: readonly string[];
 }
 
-const isHtml = ({ file }: Pick<ReadFile, 'file'>): boolean => /\.x?html?$/i.test(file);
+export const isHtml = ({ file }: Pick<ReadFile, 'file'>): boolean => /\.x?html?$/i.test(file);
 
 type Node = DefaultTreeAdapterTypes.Node;
 type Element = DefaultTreeAdapterTypes.Element;
 
 /** Every element of a page in its order; whoever stands deep in others is found as well. */
-function elementsIn(root: Node): readonly Element[] {
+export function elementsIn(root: Node): readonly Element[] {
   const found: Element[] = [];
   const waiting: Node[] = [root];
   for (let next = waiting.pop(); next; next = waiting.pop()) {

@@ -354,6 +354,7 @@ describe('where guests come in', () => {
     '/guest/../api/systems',
     '/guest/%2e%2e/api/systems',
     '/g/x/../../api/systems',
+    '/reading/',
     '/proof/fonts/../../api/systems',
     '/proof/fonts/%2e%2e%2f%2e%2e%2fapi',
     '/guest/x/files/../../../api/systems',

@@ -663,6 +663,10 @@ test('pages and answers come under a strict policy', async () => {
   const policy = proof.headers.get('content-security-policy') ?? '';
   expect(policy).toContain("script-src 'none'");
   expect(policy).toContain("frame-ancestors 'self'");
+  // Somebody else’s page may ask for nothing at all, from here neither.
+  const reading = (await call('GET', '/reading/')).headers.get('content-security-policy') ?? '';
+  expect(reading).toContain("default-src 'none'; script-src 'none'");
+  expect(reading.replaceAll("frame-ancestors 'self'", '')).not.toMatch(/'self'|http|blob:|\*/);
 });
 
 describe('a new system', () => {

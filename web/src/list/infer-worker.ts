@@ -1,6 +1,6 @@
 import { inferredFrom, type Inferred } from '@garnish/core/reading/inferred';
 import { answering, type Progress, type WorkerProblem } from '../ui/answering.ts';
-import { readSheetFiles, type ReadSheets } from '../ui/sheet-files.ts';
+import { NOTHING_READ, readSheetFiles } from '../ui/sheet-files.ts';
 
 /** Files to be read, or colors of those that were read to be kept apart. */
 export interface InferQuestion {
@@ -18,7 +18,7 @@ export type InferAnswer =
       readonly refused: readonly string[];
     };
 
-let read: ReadSheets = { files: [], sheets: [], refused: [] };
+let read = NOTHING_READ;
 
 answering<InferQuestion, InferAnswer>(async ({ files, apart }, tell) => {
   if (files) read = await readSheetFiles(files, tell);

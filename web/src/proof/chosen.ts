@@ -20,10 +20,13 @@ export function chosenAt(target: Element): Element | undefined {
   return site && one !== site ? one : undefined;
 }
 
-export const hasWords = (element: Element): boolean =>
-  [...element.childNodes].some(
-    (node) => node.nodeType === 3 && (node.textContent ?? '').trim() !== '',
-  );
+/** The words of an element itself, without those of what stands in it. */
+export const ownWordsOf = (element: Element): string =>
+  [...element.childNodes]
+    .map((node) => (node.nodeType === 3 ? (node.textContent ?? '').trim() : ''))
+    .join('');
+
+export const hasWords = (element: Element): boolean => ownWordsOf(element) !== '';
 
 /** What an element is called: its first class that says what it is, or its name in HTML. */
 export function nameOf(element: Element): string {
@@ -78,7 +81,7 @@ export function readingOf(
 }
 
 /** A length in px, as CSS says it; nothing where it says something else. */
-const pxIn = (css: string): number => Number.parseFloat(css) || 0;
+export const pxIn = (css: string): number => Number.parseFloat(css) || 0;
 
 /** The room inside or around an element on each side, and the tokens that make it. */
 export function roomOf(

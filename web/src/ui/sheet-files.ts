@@ -1,33 +1,59 @@
+import { typeByName } from '@garnish/core/reading/assets';
+import { isSavedPage, readSavedPage, type Asset } from '@garnish/core/reading/saved-page';
 import { sheetsIn, type ReadFile, type SheetsOfFile } from '@garnish/core/reading/sheets-in';
 import type { Progress } from './answering.ts';
-import { textsOf } from './text-files.ts';
+import { entriesOf, textOf, type FileBytes } from './text-files.ts';
 
 /** What style sheets and pages are called. */
 const SHEETS_AND_PAGES = /\.(css|x?html?)$/i;
+/** What of an archive is wanted: those, pages saved as one file, and what pages show. */
+const WANTED = /\.(css|x?html?|mht(?:ml)?|png|jpe?g|gif|webp|avif|svg|ico|bmp|woff2?|ttf|otf)$/i;
 
 /** Files that were read for their style sheets. */
 export interface ReadSheets {
   readonly files: readonly ReadFile[];
   readonly sheets: readonly SheetsOfFile[];
+  /** Everything that came, pictures and fonts too. */
+  readonly assets: readonly Asset[];
   /** Why others were not, in words. */
   readonly refused: readonly string[];
 }
 
-/** Reads style sheets and pages, and tells how far it is. */
+export const NOTHING_READ: ReadSheets = { files: [], sheets: [], assets: [], refused: [] };
+
+/** A file with its type; of a page saved as one file all of its parts, under its name. */
+async function assetsOf({ name, bytes }: FileBytes): Promise<readonly Asset[]> {
+  if (!isSavedPage(bytes)) return [{ name, type: typeByName(name), bytes }];
+  const parts = await readSavedPage(bytes);
+  return parts.map((part) => ({ ...part, name: `${name}/${part.name}` }));
+}
+
+/** Reads style sheets and pages with what they show, and tells how far it is. */
 export async function readSheetFiles(
   given: readonly File[],
   tell: (progress: Progress) => void,
 ): Promise<ReadSheets> {
-  const files: ReadFile[] = [];
+  const assets: Asset[] = [];
   const refused: string[] = [];
   for (const [done, file] of given.entries()) {
     tell({ kind: 'progress', words: `reading ${file.name}`, done, of: given.length });
-    const found = await textsOf(file, SHEETS_AND_PAGES, 'style sheets or pages').catch(() => ({
-      ok: false as const,
-      problem: `${file.name} cannot be read.`,
-    }));
-    if (found.ok) files.push(...found.texts.map(({ name, text }) => ({ file: name, text })));
-    else refused.push(found.problem);
+    try {
+      const found = await entriesOf(file, WANTED);
+      if (!found.ok) refused.push(found.problem);
+      else if (found.entries.length === 0)
+        refused.push(`There is no file of style sheets or pages in ${file.name}.`);
+      else for (const entry of found.entries) assets.push(...(await assetsOf(entry)));
+    } catch (error) {
+      const why = error instanceof Error ? `: ${error.message}` : '';
+      refused.push(`${file.name} cannot be read${why}.`);
+    }
   }
-  return { files, sheets: files.map(sheetsIn), refused };
+  const files: ReadFile[] = [];
+  for (const { name, bytes } of assets) {
+    if (!SHEETS_AND_PAGES.test(name)) continue;
+    const text = textOf({ name, bytes });
+    if (typeof text === 'string') refused.push(text);
+    else files.push({ file: name, text: text.text });
+  }
+  return { files, sheets: files.map(sheetsIn), assets, refused };
 }

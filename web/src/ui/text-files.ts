@@ -28,12 +28,21 @@ function decoded(bytes: Uint8Array): string | undefined {
   }
 }
 
+/** A file with its bytes. */
+export interface FileBytes {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+}
+
+export type Entries =
+  | { readonly ok: true; readonly entries: readonly FileBytes[] }
+  | { readonly ok: false; readonly problem: string };
+
 /**
- * The texts of a file: its own, or those in a zip.
- * @param readable what the names of the files end with that are wanted of a zip
- * @param what these are, in words
+ * What is in a file: itself, or what a zip holds.
+ * @param wanted what the names of the files end with that are wanted of a zip
  */
-export async function textsOf(file: File, readable: RegExp, what: string): Promise<Texts> {
+export async function entriesOf(file: File, wanted: RegExp): Promise<Entries> {
   const { name, size } = file;
   if (size > MOST_BYTES)
     return {
@@ -41,32 +50,51 @@ export async function textsOf(file: File, readable: RegExp, what: string): Promi
       problem: `${name} has ${Math.round(size / 1_000_000)} MB; ${MOST_BYTES / 1_000_000} MB is the most.`,
     };
   const bytes = new Uint8Array(await file.arrayBuffer());
-  if (!isZip(bytes)) {
-    const text = decoded(bytes);
-    return text === undefined
-      ? { ok: false, problem: `${name} is no text in UTF-8 or UTF-16.` }
-      : { ok: true, texts: [{ name: file.webkitRelativePath || name, text }] };
-  }
+  if (!isZip(bytes))
+    return { ok: true, entries: [{ name: file.webkitRelativePath || name, bytes }] };
   const { unzipSync } = await import('fflate');
   try {
     let left = MOST_BYTES;
     const found = unzipSync(bytes, {
       filter: ({ name: entry, originalSize }) => {
         const isWanted =
-          readable.test(entry) && !LEFT.test(entry) && originalSize <= MOST_ENTRY_BYTES;
+          wanted.test(entry) && !LEFT.test(entry) && originalSize <= MOST_ENTRY_BYTES;
         if (!isWanted || originalSize > left) return false;
         left -= originalSize;
         return true;
       },
     });
-    const texts = Object.entries(found).flatMap(([entry, own]) => {
-      const text = decoded(own);
-      return text === undefined ? [] : [{ name: entry, text }];
-    });
-    return texts.length === 0
-      ? { ok: false, problem: `There is no file of ${what} in ${name}.` }
-      : { ok: true, texts };
+    return {
+      ok: true,
+      entries: Object.entries(found).map(([entry, own]) => ({ name: entry, bytes: own })),
+    };
   } catch {
     return { ok: false, problem: `${name} cannot be unpacked; it may be cut off.` };
   }
+}
+
+/** A file as a text, or why it is none. */
+export function textOf({ name, bytes }: FileBytes): TextFile | string {
+  const text = decoded(bytes);
+  return text === undefined ? `${name} is no text in UTF-8 or UTF-16.` : { name, text };
+}
+
+/**
+ * The texts of a file: its own, or those in a zip.
+ * @param readable what the names of the files end with that are wanted of a zip
+ * @param what these are, in words
+ */
+export async function textsOf(file: File, readable: RegExp, what: string): Promise<Texts> {
+  const found = await entriesOf(file, readable);
+  if (!found.ok) return found;
+  const texts: TextFile[] = [];
+  const [only, ...more] = found.entries;
+  for (const entry of found.entries) {
+    const text = textOf(entry);
+    if (typeof text !== 'string') texts.push(text);
+    else if (entry === only && more.length === 0) return { ok: false, problem: text };
+  }
+  return texts.length === 0
+    ? { ok: false, problem: `There is no file of ${what} in ${file.name}.` }
+    : { ok: true, texts };
 }

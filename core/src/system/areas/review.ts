@@ -6,6 +6,7 @@ export const review = {
   views: [
     { id: 'findings', name: 'findings', at: [] },
     { id: 'drift', name: 'drift', at: [] },
+    { id: 'page', name: 'page', at: [] },
   ],
   decides: ['accepted'],
 } as const satisfies Area;

@@ -10,12 +10,12 @@ import { releasedDocument, releaseList, releasesPath } from '../../api/releases.
 import { useSystem, useSystemLater } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { ProgressLine } from '../../ui/progress-line.tsx';
 import { saveAs } from '../../ui/save-as.ts';
 import { SheetDrop } from '../../ui/sheet-drop.tsx';
 import { DriftRows } from './drift-rows.tsx';
 import type { DriftFound } from './drift-worker.ts';
 import { FaultList } from './fault-list.tsx';
+import { HowFar } from './how-far.tsx';
 import { useDrift, type Figure } from './use-drift.ts';
 
 const NOW = 'as it stands';
@@ -291,20 +291,7 @@ export function DriftView() {
             That release cannot be read now. It is held against the system as it stands.
           </p>
         )}
-        {progress && (
-          <ProgressLine
-            label="Reading for drift"
-            done={progress.done}
-            of={progress.of}
-            words={progress.words}
-            onCancel={stop}
-          />
-        )}
-        {problem !== undefined && (
-          <p role="alert" className="text-error">
-            {problem}
-          </p>
-        )}
+        <HowFar progress={progress} problem={problem} onCancel={stop} />
       </Section>
       {found && (
         <>

@@ -1,9 +1,10 @@
 import { derive } from '@garnish/core/derive/derive';
 import { reportOf, type DriftReport } from '@garnish/core/reading/drift-report';
 import { patchOf } from '@garnish/core/reading/mending';
+import { shownPages, type ShownPage } from '@garnish/core/reading/shown-page';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { answering, type Progress, type WorkerProblem } from '../../ui/answering.ts';
-import { readSheetFiles, type ReadSheets } from '../../ui/sheet-files.ts';
+import { NOTHING_READ, readSheetFiles } from '../../ui/sheet-files.ts';
 
 /** Files to be read, or those that were read held against another state of the system. */
 export interface DriftQuestion {
@@ -24,10 +25,17 @@ export interface DriftFound {
 }
 
 export type DriftAnswer =
-  Progress | WorkerProblem | { readonly kind: 'found'; readonly found: DriftFound };
+  | Progress
+  | WorkerProblem
+  | {
+      readonly kind: 'found';
+      readonly found: DriftFound;
+      /** The pages among the files, as they can be shown; told once, when they were read. */
+      readonly pages?: readonly ShownPage[];
+    };
 
 /** What was read last: it is held against each state of the system without being read again. */
-let read: ReadSheets = { files: [], sheets: [], refused: [] };
+let read = NOTHING_READ;
 
 answering<DriftQuestion, DriftAnswer>(async ({ files, document, state }, tell) => {
   if (files) read = await readSheetFiles(files, tell);
@@ -42,5 +50,9 @@ answering<DriftQuestion, DriftAnswer>(async ({ files, document, state }, tell) =
   const derived = derive(document);
   const { report, missing } = reportOf(document, derived, read, state);
   const patch = patchOf(read.files, report.drift);
-  return { kind: 'found', found: { report, patch, missing, refused, files: count } };
+  return {
+    kind: 'found',
+    found: { report, patch, missing, refused, files: count },
+    ...(files && { pages: shownPages(read.assets) }),
+  };
 });

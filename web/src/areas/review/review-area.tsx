@@ -5,13 +5,15 @@ import { Bench } from '../../ui/bench.tsx';
 import { useView, Views } from '../../ui/views.tsx';
 import { DriftView } from './drift-view.tsx';
 import { FindingsView } from './findings-view.tsx';
+import { PageView } from './page-view.tsx';
 
 const VIEWS: Readonly<Record<ViewsOf<'review'>[number]['id'], ComponentType>> = {
   findings: FindingsView,
   drift: DriftView,
+  page: PageView,
 };
 
-/** What the checks say, and how far what was built has drifted from what was decided. */
+/** What the checks say, how far what was built has drifted from what was decided, and what a page of it shows. */
 export default function ReviewArea() {
   const [view, open] = useView(review.views);
   const Shown = VIEWS[view];

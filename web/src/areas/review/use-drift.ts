@@ -1,4 +1,5 @@
 import { shareOf } from '@garnish/core/reading/drift';
+import type { ShownPage } from '@garnish/core/reading/shown-page';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { announce } from '../../ui/announce.tsx';
@@ -7,6 +8,8 @@ import type { DriftAnswer, DriftFound, DriftQuestion } from './drift-worker.ts';
 /** What is known of the drift of a system: what was read stays as long as the window is open. */
 export interface DriftState {
   readonly found?: DriftFound;
+  /** The pages among the files. */
+  readonly pages?: readonly ShownPage[];
   readonly progress?: Extract<DriftAnswer, { kind: 'progress' }>;
   readonly problem?: string;
   /** The figure of the time before, in this browser. */
@@ -90,7 +93,8 @@ class Reader {
           announce('the drift is known');
         }
         this.#isCounted = true;
-        this.#set({ ...known, found: data.found });
+        const pages = data.pages ?? this.#state.pages;
+        this.#set({ ...known, found: data.found, ...(pages && { pages }) });
       }
     });
     worker.addEventListener('error', () =>

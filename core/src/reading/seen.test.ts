@@ -1,0 +1,168 @@
+import { describe, expect, test } from '@jest/globals';
+import { wcagContrast } from 'culori';
+import fc from 'fast-check';
+import { colorWords, groundSeen, seenOn, type SeenElement } from './seen.ts';
+
+const element = (said: Partial<SeenElement> = {}): SeenElement => ({
+  name: 'p',
+  box: { left: 0, top: 0, width: 100, height: 20 },
+  signs: 0,
+  isLink: false,
+  color: 'rgb(0, 0, 0)',
+  grounds: ['rgb(255, 255, 255)'],
+  isOverPicture: false,
+  face: 'Archivo',
+  sizePx: 16,
+  weight: 400,
+  lineHeightPx: 24,
+  letterSpacingPx: 0,
+  margin: [0, 0, 0, 0],
+  padding: [0, 0, 0, 0],
+  gap: [0, 0],
+  corners: [0, 0, 0, 0],
+  edges: [],
+  shadow: '',
+  picture: '',
+  durations: [],
+  easings: [],
+  maxWidthPx: undefined,
+  hasRoom: undefined,
+  isDrawing: false,
+  ...said,
+});
+const valuesOf = (elements: readonly SeenElement[], kind: string) =>
+  seenOn(elements)
+    .kinds.find((one) => one.kind === kind)
+    ?.values.map(({ value, count, area }) => [value, count, area]);
+
+describe('what is on a page', () => {
+  test('is told by kind, with how often and on how much of the largest thing it stands', () => {
+    const body = element({
+      box: { left: 0, top: 0, width: 100, height: 100 },
+      grounds: ['rgb(250, 249, 246)'],
+    });
+    const card = { box: { left: 0, top: 0, width: 50, height: 40 }, corners: [4, 4, 0, 0] };
+    const all = [
+      body,
+      element({ ...card, grounds: ['rgba(0, 0, 0, 0.5)', 'rgb(250, 249, 246)'] }),
+      element(card),
+    ];
+    expect(valuesOf(all, 'ground')).toEqual([
+      ['#faf9f6', 1, 1],
+      // What shines through is told as it is.
+      ['rgb(0 0 0 / 0.5)', 1, 0.2],
+      ['#ffffff', 1, 0.2],
+    ]);
+    expect(valuesOf(all, 'corner')).toEqual([['4 px', 2, 0.4]]);
+    expect(valuesOf(all, 'text style')).toBeUndefined();
+  });
+
+  test('a space counts once for a thing, whatever its sides', () => {
+    const all = [
+      element({ padding: [8, 8, 8, 8], margin: [0, 0, 8, 0], gap: [8, 12] }),
+      element({ padding: [12, 0, 0, 0] }),
+    ];
+    expect(valuesOf(all, 'space')?.map(([value, count]) => [value, count])).toEqual([
+      ['12 px', 2],
+      ['8 px', 1],
+    ]);
+  });
+
+  test('words are told by style, links by color of their own; what has no words has neither', () => {
+    const all = [
+      element({ signs: 10 }),
+      element({ signs: 10, isLink: true, color: 'rgb(10, 20, 200)' }),
+      element({
+        signs: 4,
+        sizePx: 32,
+        weight: 700,
+        lineHeightPx: undefined,
+        letterSpacingPx: -0.5,
+      }),
+      element({ color: 'rgb(1, 2, 3)' }),
+    ];
+    expect(valuesOf(all, 'text style')?.map(([value, count]) => [value, count])).toEqual([
+      ['16/24 Archivo 400', 2],
+      ['32 Archivo 700 -0.5 px apart', 1],
+    ]);
+    expect(valuesOf(all, 'text color')?.map(([value]) => value)).toEqual(['#000000']);
+    expect(valuesOf(all, 'link color')?.map(([value]) => value)).toEqual(['#0a14c8']);
+  });
+
+  test('pictures that make the page jump, and how much there is of everything', () => {
+    const { withoutRoom, elements, words, pictures, drawings } = seenOn([
+      element({ hasRoom: false }),
+      element({ hasRoom: true }),
+      element({ isDrawing: true }),
+      element({ signs: 3 }),
+    ]);
+    expect([withoutRoom, elements, words, pictures, drawings]).toEqual([[0], 4, 1, 2, 1]);
+  });
+});
+
+describe('contrast as it is shown', () => {
+  // WCAG 2.2, 1.4.3: #767676 on white is the lightest gray that passes, #777777 fails.
+  test.each([
+    ['#767676', 16, 400, false],
+    ['#777777', 16, 400, true],
+    ['#949494', 24, 400, false],
+    ['#959595', 24, 400, true],
+    ['#949494', 19, 700, false],
+  ])('%s at %d px and %d is too faint: %s', (color, sizePx, weight, isFaint) => {
+    const { faint } = seenOn([element({ signs: 1, color, sizePx, weight })]);
+    expect(faint).toHaveLength(isFaint ? 1 : 0);
+  });
+
+  test('is that of what shines through, over everything behind it', () => {
+    expect(groundSeen(['rgba(0, 0, 0, 0.5)', 'rgb(255, 0, 0)'])).toBe('#800000');
+    expect(groundSeen([])).toBe('#ffffff');
+    expect(groundSeen(['rgb(0 0 0 / 0)'])).toBe('#ffffff');
+    const [faint] = seenOn([
+      element({
+        signs: 1,
+        color: 'rgba(0, 0, 0, 0.4)',
+        grounds: ['rgba(0, 0, 0, 0.2)', '#ffffff'],
+      }),
+    ]).faint;
+    expect(faint?.ground).toBe('#cccccc');
+    expect(faint?.color).toBe('#7a7a7a');
+    expect(faint?.ratio).toBeCloseTo(wcagContrast('#7a7a7a', '#cccccc'), 6);
+  });
+
+  test('is not told over pictures, nor of what is no color', () => {
+    const { faint, unjudged } = seenOn([
+      element({ signs: 1, color: '#ffffff', isOverPicture: true }),
+      element({ signs: 1, color: 'somewhat green' }),
+      element({ color: '#ffffff' }),
+    ]);
+    expect([faint, unjudged]).toEqual([[], [0, 1]]);
+  });
+
+  // culori computes the same from the same two colors.
+  test('equals that of an independent library', () => {
+    const hex = fc
+      .integer({ min: 0, max: 0xffffff })
+      .map((value) => `#${value.toString(16).padStart(6, '0')}`);
+    fc.assert(
+      fc.property(hex, hex, (color, ground) => {
+        const [found] = seenOn([element({ signs: 1, color, grounds: [ground] })]).faint;
+        const ratio = wcagContrast(color, ground);
+        if (Math.abs(ratio - 4.5) < 1e-6) return;
+        expect(found !== undefined).toBe(ratio < 4.5);
+        if (found) expect(found.ratio).toBeCloseTo(ratio, 6);
+      }),
+      { numRuns: 300 },
+    );
+  });
+});
+
+test.each([
+  ['rgb(10, 20, 30)', '#0a141e'],
+  ['rgba(10, 20, 30, 0.25)', 'rgb(10 20 30 / 0.25)'],
+  ['rgba(0, 0, 0, 0)', undefined],
+  ['transparent', undefined],
+  ['color(srgb 1 0 0)', '#ff0000'],
+  ['nonsense', undefined],
+])('%s is told as %s', (css, words) => {
+  expect(colorWords(css)).toBe(words);
+});

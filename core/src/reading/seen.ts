@@ -1,0 +1,221 @@
+import { contrastRatio, neededContrast } from '../color/contrast.ts';
+import { parseTransparentColor } from '../color/parse-color.ts';
+import type { Hex } from '../color/srgb.ts';
+import { flattened, transparentCss } from '../color/transparent.ts';
+import { sizeWords, type Box } from '../measures/geometry.ts';
+
+/** An element of a page as a browser shows it: lengths in px, everything else as it is computed. */
+export interface SeenElement {
+  /** What it is, in words: its name in HTML with its first class. */
+  readonly name: string;
+  readonly box: Box;
+  /** How many signs of its own it shows. */
+  readonly signs: number;
+  readonly isLink: boolean;
+  readonly color: string;
+  /** The grounds behind its words, its own first, down to the first that nothing shines through. */
+  readonly grounds: readonly string[];
+  /** Whether a picture or a gradient lies among them, so that no color can be told. */
+  readonly isOverPicture: boolean;
+  readonly face: string;
+  readonly sizePx: number;
+  readonly weight: number;
+  /** In px; nothing where it follows the face. */
+  readonly lineHeightPx: number | undefined;
+  readonly letterSpacingPx: number;
+  readonly margin: readonly number[];
+  readonly padding: readonly number[];
+  readonly gap: readonly number[];
+  readonly corners: readonly number[];
+  /** The widths and the colors of its edges, those that are drawn. */
+  readonly edges: readonly { readonly px: number; readonly color: string }[];
+  readonly shadow: string;
+  readonly picture: string;
+  readonly durations: readonly string[];
+  readonly easings: readonly string[];
+  readonly maxWidthPx: number | undefined;
+  /** Of an `img`: whether the page says how large it is before it has come. Nothing for anything else. */
+  readonly hasRoom: boolean | undefined;
+  readonly isDrawing: boolean;
+}
+
+/** What is found on a page, in the order in which it is told. */
+export const SEEN_KINDS = [
+  'ground',
+  'text color',
+  'link color',
+  'line color',
+  'text style',
+  'face',
+  'space',
+  'width',
+  'corner',
+  'shadow',
+  'gradient',
+  'duration',
+  'easing',
+] as const;
+export type SeenKind = (typeof SEEN_KINDS)[number];
+
+/** A value as it stands on a page. */
+export interface SeenValue {
+  readonly value: string;
+  /** How many elements have it. */
+  readonly count: number;
+  /** How much of all that is shown they cover, 0 to 1; of words their own area. */
+  readonly area: number;
+  /** The elements, by their places in the list. */
+  readonly places: readonly number[];
+}
+
+/** Words that are too faint for what is behind them. */
+export interface FaintWords {
+  readonly place: number;
+  readonly ratio: number;
+  readonly needed: number;
+  readonly color: Hex;
+  readonly ground: Hex;
+}
+
+/** Everything that is told of a page. */
+export interface SeenPage {
+  readonly kinds: readonly { readonly kind: SeenKind; readonly values: readonly SeenValue[] }[];
+  readonly faint: readonly FaintWords[];
+  /** Words of which the contrast cannot be told, because a picture is behind them. */
+  readonly unjudged: readonly number[];
+  /** Pictures that move what is below them when they come. */
+  readonly withoutRoom: readonly number[];
+  readonly elements: number;
+  readonly words: number;
+  readonly pictures: number;
+  readonly drawings: number;
+}
+
+/** A color as it is told: as hexadecimal digits, with its share where something shines through. */
+export function colorWords(css: string): string | undefined {
+  const read = parseTransparentColor(css);
+  if (!read.ok || read.alpha === 0) return undefined;
+  return read.alpha === 1 ? read.hex : transparentCss(read.hex, read.alpha);
+}
+
+/** The color that is seen where grounds lie over each other, the first on top; white is behind all. */
+export function groundSeen(grounds: readonly string[]): Hex | undefined {
+  let seen: Hex = '#ffffff';
+  for (const ground of grounds.toReversed()) {
+    const read = parseTransparentColor(ground);
+    if (!read.ok) return undefined;
+    seen = flattened(read.hex, read.alpha, seen);
+  }
+  return seen;
+}
+
+const areaOf = ({ width, height }: Box): number => Math.max(0, width) * Math.max(0, height);
+
+/** About how much its own words cover: half of a square of the size for each sign. Common practice. */
+const wordsArea = ({ signs, sizePx }: SeenElement): number => signs * sizePx * sizePx * 0.5;
+
+const px = (value: number): string => `${sizeWords(value)} px`;
+
+/** A text style in one line: face, size, line height, weight and spacing. */
+const styleWords = (one: SeenElement): string =>
+  [
+    `${sizeWords(one.sizePx)}${one.lineHeightPx === undefined ? '' : `/${sizeWords(one.lineHeightPx)}`}`,
+    one.face,
+    String(one.weight),
+    ...(one.letterSpacingPx === 0 ? [] : [`${sizeWords(one.letterSpacingPx)} px apart`]),
+  ].join(' ');
+
+/** What an element has of each kind, with how much of the page that covers. */
+function valuesOf(
+  one: SeenElement,
+): readonly (readonly [kind: SeenKind, value: string | undefined, area: number])[] {
+  const own = areaOf(one.box);
+  const said: (readonly [SeenKind, string | undefined, number])[] = [];
+  const [ground] = one.grounds;
+  if (ground !== undefined) said.push(['ground', colorWords(ground), own]);
+  if (one.signs > 0) {
+    const area = wordsArea(one);
+    said.push(
+      [one.isLink ? 'link color' : 'text color', colorWords(one.color), area],
+      ['text style', styleWords(one), area],
+      ['face', one.face, area],
+    );
+  }
+  for (const edge of one.edges)
+    said.push(['line color', colorWords(edge.color), edge.px * (one.box.width + one.box.height)]);
+  for (const space of new Set([...one.margin, ...one.padding, ...one.gap]))
+    if (space > 0) said.push(['space', px(space), space * Math.max(one.box.width, one.box.height)]);
+  for (const corner of new Set(one.corners)) if (corner > 0) said.push(['corner', px(corner), own]);
+  if (one.maxWidthPx !== undefined) said.push(['width', px(one.maxWidthPx), own]);
+  if (one.shadow !== '') said.push(['shadow', one.shadow, own]);
+  if (one.picture.includes('gradient(')) said.push(['gradient', one.picture, own]);
+  for (const duration of new Set(one.durations)) said.push(['duration', duration, own]);
+  for (const easing of new Set(one.easings)) said.push(['easing', easing, own]);
+  return said;
+}
+
+/** Words that do not stand out as WCAG asks (1.4.3, AA), and those of which it cannot be told. */
+function contrastIn(elements: readonly SeenElement[]): Pick<SeenPage, 'faint' | 'unjudged'> {
+  const faint: FaintWords[] = [];
+  const unjudged: number[] = [];
+  for (const [place, one] of elements.entries()) {
+    if (one.signs === 0) continue;
+    const ground = one.isOverPicture ? undefined : groundSeen(one.grounds);
+    const color = ground && groundSeen([one.color, ground]);
+    if (ground === undefined || color === undefined) {
+      unjudged.push(place);
+      continue;
+    }
+    const needed = neededContrast(one.sizePx, one.weight, 'AA');
+    const ratio = contrastRatio(color, ground);
+    if (ratio < needed) faint.push({ place, ratio, needed, color, ground });
+  }
+  return {
+    faint: faint.toSorted((one, other) => one.ratio / one.needed - other.ratio / other.needed),
+    unjudged,
+  };
+}
+
+/**
+ * What is found on a page as a browser shows it: by kind each value with how often and on how much area it stands, the
+ * largest first; words that are too faint; pictures that make the page jump.
+ */
+export function seenOn(elements: readonly SeenElement[]): SeenPage {
+  const all = Math.max(1, ...elements.map(({ box }) => areaOf(box)));
+  const kinds = new Map<SeenKind, Map<string, { area: number; places: number[] }>>();
+  for (const [place, one] of elements.entries())
+    for (const [kind, value, area] of valuesOf(one)) {
+      if (value === undefined) continue;
+      const values = kinds.get(kind) ?? new Map<string, { area: number; places: number[] }>();
+      kinds.set(kind, values);
+      const known = values.get(value) ?? { area: 0, places: [] };
+      values.set(value, known);
+      known.area += area;
+      if (known.places.at(-1) !== place) known.places.push(place);
+    }
+  return {
+    kinds: SEEN_KINDS.flatMap((kind) => {
+      const values = [...(kinds.get(kind) ?? [])];
+      if (values.length === 0) return [];
+      return [
+        {
+          kind,
+          values: values
+            .map(([value, { area, places }]) => ({
+              value,
+              count: places.length,
+              area: Math.min(1, area / all),
+              places,
+            }))
+            .toSorted((one, other) => other.area - one.area || other.count - one.count),
+        },
+      ];
+    }),
+    ...contrastIn(elements),
+    withoutRoom: elements.flatMap(({ hasRoom }, place) => (hasRoom === false ? [place] : [])),
+    elements: elements.length,
+    words: elements.filter(({ signs }) => signs > 0).length,
+    pictures: elements.filter(({ hasRoom }) => hasRoom !== undefined).length,
+    drawings: elements.filter(({ isDrawing }) => isDrawing).length,
+  };
+}

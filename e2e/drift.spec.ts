@@ -190,7 +190,10 @@ test('a site that exists becomes a system: every proposal is seen, near blues ar
   const decisions = dialog.getByRole('list', { name: 'Decisions that were found' });
   await expect(decisions).toContainText('16 px × 1.25');
   await expect(decisions).toContainText('not explained: ');
-  await expect(decisions.getByRole('listitem')).toHaveCount(5);
+  // Five from its sheets, eight from the page as it is shown.
+  await expect(decisions.getByRole('listitem')).toHaveCount(13);
+  await expect(decisions.getByRole('checkbox', { name: /^color of the page/ })).toBeChecked();
+  await decisions.getByRole('checkbox', { name: /^color of lines/ }).uncheck();
   const colors = dialog.getByRole('list', { name: 'Colors that were found' });
   await expect(colors.getByRole('listitem').first()).toContainText('#c8452b');
   await expect(colors.getByRole('checkbox', { name: '#1c4d69' })).toHaveCount(0);
@@ -211,6 +214,9 @@ test('a site that exists becomes a system: every proposal is seen, near blues ar
   expect(space.unit).toBe(8);
   expect(shape.radii.items['round']?.px).toBe(6);
   expect(layout.grid.at['wide']?.container).toBe(1080);
+  expect(color.roles.items['page']?.light).toEqual({ kind: 'own', value: '#fbf9f4' });
+  expect(color.roles.items['line']?.light).not.toMatchObject({ kind: 'own' });
+  expect(type.roles.items['h1']?.lineHeight).toBe(1.1);
   const sources = Object.values(color.sources.items).map(({ value }) => value);
   expect(sources).toEqual(expect.arrayContaining(['#c8452b', '#1b4b66', '#b3261e']));
   expect(sources).not.toContain('#1c4d69');

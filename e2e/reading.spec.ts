@@ -1,6 +1,9 @@
 import { writeHtml } from '@garnish/core/proof/node';
+import type { StyleDocument } from '@garnish/core/system/document';
 import { derive } from '@garnish/core/derive/derive';
 import { sitePage } from '@garnish/core/proof/site';
+import { parseColor } from '@garnish/core/color/parse-color';
+import { flattened } from '@garnish/core/color/transparent';
 import type { Page } from '@playwright/test';
 import { BRACKWATER, copyOf, documentOf, expect, openArea, test, violationsOf } from './garnish.ts';
 import { servePlain } from './plain.ts';
@@ -36,15 +39,14 @@ const looks = (page: Page, frame: string): Promise<readonly (readonly [string, s
       });
   }, frame);
 
-const FRAME = 'iframe[title^="Page "]';
-
-test('a page saved by a browser as one file is shown as it was, and told by kind; one thing is told by pointing', async ({
-  page,
-  context,
-  request,
-}) => {
-  const id = await copyOf(request, BRACKWATER);
-  const system = await documentOf(request, id);
+/** The home page of a system as Chromium saves it, and how it looked there. */
+async function savedHome(
+  page: Page,
+  id: string,
+  system: StyleDocument,
+  was: (readonly [string, string])[] = [],
+): Promise<{ readonly name: string; readonly mimeType: string; readonly buffer: Buffer }> {
+  const context = page.context();
   const plain = await context.newPage();
   await plain.setViewportSize({ width: 1280, height: 900 });
   await servePlain(
@@ -56,24 +58,33 @@ test('a page saved by a browser as one file is shown as it was, and told by kind
   await plain.evaluate(async () => {
     await document.fonts.ready;
   });
-  const was = await looks(plain, '');
+  was.push(...(await looks(plain, '')));
   expect(was.length).toBeGreaterThan(100);
   // As Chromium saves a page.
   const devtools = await context.newCDPSession(plain);
   const { data } = await devtools.send('Page.captureSnapshot', { format: 'mhtml' });
   await plain.close();
 
+  return { name: 'ferries.mhtml', mimeType: 'multipart/related', buffer: Buffer.from(data) };
+}
+
+const FRAME = 'iframe[title^="Page "]';
+
+test('a page saved by a browser as one file is shown as it was, and told by kind; one thing is told by pointing', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const system = await documentOf(request, id);
+  const was: (readonly [string, string])[] = [];
+  const saved = await savedHome(page, id, system, was);
   await openArea(page, id, 'review?view=page');
   await page
     .getByRole('group', { name: 'A page' })
     .or(page.getByRole('region', { name: 'A page that exists' }))
     .locator('input[type=file]')
     .first()
-    .setInputFiles({
-      name: 'ferries.mhtml',
-      mimeType: 'multipart/related',
-      buffer: Buffer.from(data),
-    });
+    .setInputFiles(saved);
   await page
     .getByRole('group', { name: 'Width of the page, px' })
     .getByRole('button', { name: '1280' })
@@ -110,6 +121,43 @@ test('a page saved by a browser as one file is shown as it was, and told by kind
   await expect(page.getByRole('region', { name: 'How much is the system’s' })).toContainText('%');
   await page.getByRole('button', { name: 'page', exact: true }).click();
   await expect(page.frameLocator(FRAME).locator('h1')).toBeVisible();
+});
+
+test('from a page that a browser saved of a system its roles are found again', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const system = await documentOf(request, id);
+  const { tokenById } = derive(system);
+  const saved = await savedHome(page, id, system);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New system' }).click();
+  const dialog = page.getByRole('dialog', { name: 'A new system' });
+  await dialog.getByText('From a site that exists').click();
+  await dialog
+    .getByRole('group', { name: 'Style sheets or a page' })
+    .getByLabel('Choose files')
+    .setInputFiles(saved);
+  const decisions = dialog.getByRole('list', { name: 'Decisions that were found' });
+  for (const [name, token] of [
+    ['color of the page', 'color.page'],
+    ['color of surfaces', 'color.surface'],
+    ['color of text', 'color.text'],
+    ['color of quiet text', 'color.quiet'],
+    ['color of links', 'color.link'],
+  ] as const)
+    await expect(decisions.getByRole('listitem').filter({ hasText: name })).toContainText(
+      tokenById.get(token)?.values.light.css ?? 'no such token',
+    );
+  const ground = parseColor(tokenById.get('color.page')?.values.light.css ?? '');
+  // Lines of this system let the page shine through: 0.18 of #002121 over its page.
+  await expect(decisions.getByRole('listitem').filter({ hasText: 'color of lines' })).toContainText(
+    flattened('#002121', 0.18, ground.ok ? ground.hex : '#000000'),
+  );
+  await expect(decisions.getByRole('listitem').filter({ hasText: 'unit of space' })).toContainText(
+    `${system.space.unit} px`,
+  );
 });
 
 const HOSTILE = `<!doctype html><html lang="en" onload="top.pwned=1"><head>

@@ -14,7 +14,20 @@ import { filling } from './variables.ts';
 
 /** What could be decided for a system, because sheets say so. */
 export interface Proposal {
-  readonly id: 'scale' | 'unit' | 'controls' | 'cards' | 'container';
+  readonly id:
+    | 'scale'
+    | 'unit'
+    | 'controls'
+    | 'cards'
+    | 'container'
+    | 'page'
+    | 'surface'
+    | 'text'
+    | 'quiet'
+    | 'link'
+    | 'line'
+    | 'heading lines'
+    | 'text lines';
   /** What is decided. */
   readonly name: string;
   readonly value: string;

@@ -1,35 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { wcagContrast } from 'culori';
 import fc from 'fast-check';
+import { seenElement } from './seen-element.ts';
 import { colorWords, groundSeen, seenOn, type SeenElement } from './seen.ts';
 
-const element = (said: Partial<SeenElement> = {}): SeenElement => ({
-  name: 'p',
-  box: { left: 0, top: 0, width: 100, height: 20 },
-  signs: 0,
-  isLink: false,
-  color: 'rgb(0, 0, 0)',
-  grounds: ['rgb(255, 255, 255)'],
-  isOverPicture: false,
-  face: 'Archivo',
-  sizePx: 16,
-  weight: 400,
-  lineHeightPx: 24,
-  letterSpacingPx: 0,
-  margin: [0, 0, 0, 0],
-  padding: [0, 0, 0, 0],
-  gap: [0, 0],
-  corners: [0, 0, 0, 0],
-  edges: [],
-  shadow: '',
-  picture: '',
-  durations: [],
-  easings: [],
-  maxWidthPx: undefined,
-  hasRoom: undefined,
-  isDrawing: false,
-  ...said,
-});
 const valuesOf = (elements: readonly SeenElement[], kind: string) =>
   seenOn(elements)
     .kinds.find((one) => one.kind === kind)
@@ -37,15 +11,15 @@ const valuesOf = (elements: readonly SeenElement[], kind: string) =>
 
 describe('what is on a page', () => {
   test('is told by kind, with how often and on how much of the largest thing it stands', () => {
-    const body = element({
+    const body = seenElement({
       box: { left: 0, top: 0, width: 100, height: 100 },
       grounds: ['rgb(250, 249, 246)'],
     });
     const card = { box: { left: 0, top: 0, width: 50, height: 40 }, corners: [4, 4, 0, 0] };
     const all = [
       body,
-      element({ ...card, grounds: ['rgba(0, 0, 0, 0.5)', 'rgb(250, 249, 246)'] }),
-      element(card),
+      seenElement({ ...card, grounds: ['rgba(0, 0, 0, 0.5)', 'rgb(250, 249, 246)'] }),
+      seenElement(card),
     ];
     expect(valuesOf(all, 'ground')).toEqual([
       ['#faf9f6', 1, 1],
@@ -59,8 +33,8 @@ describe('what is on a page', () => {
 
   test('a space counts once for a thing, whatever its sides', () => {
     const all = [
-      element({ padding: [8, 8, 8, 8], margin: [0, 0, 8, 0], gap: [8, 12] }),
-      element({ padding: [12, 0, 0, 0] }),
+      seenElement({ padding: [8, 8, 8, 8], margin: [0, 0, 8, 0], gap: [8, 12] }),
+      seenElement({ padding: [12, 0, 0, 0] }),
     ];
     expect(valuesOf(all, 'space')?.map(([value, count]) => [value, count])).toEqual([
       ['12 px', 2],
@@ -70,16 +44,16 @@ describe('what is on a page', () => {
 
   test('words are told by style, links by color of their own; what has no words has neither', () => {
     const all = [
-      element({ signs: 10 }),
-      element({ signs: 10, isLink: true, color: 'rgb(10, 20, 200)' }),
-      element({
+      seenElement({ signs: 10 }),
+      seenElement({ signs: 10, isLink: true, color: 'rgb(10, 20, 200)' }),
+      seenElement({
         signs: 4,
         sizePx: 32,
         weight: 700,
         lineHeightPx: undefined,
         letterSpacingPx: -0.5,
       }),
-      element({ color: 'rgb(1, 2, 3)' }),
+      seenElement({ color: 'rgb(1, 2, 3)' }),
     ];
     expect(valuesOf(all, 'text style')?.map(([value, count]) => [value, count])).toEqual([
       ['16/24 Archivo 400', 2],
@@ -91,10 +65,10 @@ describe('what is on a page', () => {
 
   test('pictures that make the page jump, and how much there is of everything', () => {
     const { withoutRoom, elements, words, pictures, drawings } = seenOn([
-      element({ hasRoom: false }),
-      element({ hasRoom: true }),
-      element({ isDrawing: true }),
-      element({ signs: 3 }),
+      seenElement({ hasRoom: false }),
+      seenElement({ hasRoom: true }),
+      seenElement({ isDrawing: true }),
+      seenElement({ signs: 3 }),
     ]);
     expect([withoutRoom, elements, words, pictures, drawings]).toEqual([[0], 4, 1, 2, 1]);
   });
@@ -109,7 +83,7 @@ describe('contrast as it is shown', () => {
     ['#959595', 24, 400, true],
     ['#949494', 19, 700, false],
   ])('%s at %d px and %d is too faint: %s', (color, sizePx, weight, isFaint) => {
-    const { faint } = seenOn([element({ signs: 1, color, sizePx, weight })]);
+    const { faint } = seenOn([seenElement({ signs: 1, color, sizePx, weight })]);
     expect(faint).toHaveLength(isFaint ? 1 : 0);
   });
 
@@ -118,7 +92,7 @@ describe('contrast as it is shown', () => {
     expect(groundSeen([])).toBe('#ffffff');
     expect(groundSeen(['rgb(0 0 0 / 0)'])).toBe('#ffffff');
     const [faint] = seenOn([
-      element({
+      seenElement({
         signs: 1,
         color: 'rgba(0, 0, 0, 0.4)',
         grounds: ['rgba(0, 0, 0, 0.2)', '#ffffff'],
@@ -131,9 +105,9 @@ describe('contrast as it is shown', () => {
 
   test('is not told over pictures, nor of what is no color', () => {
     const { faint, unjudged } = seenOn([
-      element({ signs: 1, color: '#ffffff', isOverPicture: true }),
-      element({ signs: 1, color: 'somewhat green' }),
-      element({ color: '#ffffff' }),
+      seenElement({ signs: 1, color: '#ffffff', isOverPicture: true }),
+      seenElement({ signs: 1, color: 'somewhat green' }),
+      seenElement({ color: '#ffffff' }),
     ]);
     expect([faint, unjudged]).toEqual([[], [0, 1]]);
   });
@@ -145,7 +119,7 @@ describe('contrast as it is shown', () => {
       .map((value) => `#${value.toString(16).padStart(6, '0')}`);
     fc.assert(
       fc.property(hex, hex, (color, ground) => {
-        const [found] = seenOn([element({ signs: 1, color, grounds: [ground] })]).faint;
+        const [found] = seenOn([seenElement({ signs: 1, color, grounds: [ground] })]).faint;
         const ratio = wcagContrast(color, ground);
         if (Math.abs(ratio - 4.5) < 1e-6) return;
         expect(found !== undefined).toBe(ratio < 4.5);

@@ -37,6 +37,12 @@ export interface SeenElement {
   /** Of an `img`: whether the page says how large it is before it has come. Nothing for anything else. */
   readonly hasRoom: boolean | undefined;
   readonly isDrawing: boolean;
+  /** Which heading it is, from 1 to 6; nothing for anything else. */
+  readonly level: number | undefined;
+  /** Whether the first of the grounds is its own. */
+  readonly hasOwnGround: boolean;
+  /** What one does with it, as its place in HTML says. */
+  readonly acts: 'button' | 'link' | 'field' | 'navigation' | undefined;
 }
 
 /** What is found on a page, in the order in which it is told. */
@@ -112,7 +118,7 @@ export function groundSeen(grounds: readonly string[]): Hex | undefined {
 const areaOf = ({ width, height }: Box): number => Math.max(0, width) * Math.max(0, height);
 
 /** About how much its own words cover: half of a square of the size for each sign. Common practice. */
-const wordsArea = ({ signs, sizePx }: SeenElement): number => signs * sizePx * sizePx * 0.5;
+export const wordsArea = ({ signs, sizePx }: SeenElement): number => signs * sizePx * sizePx * 0.5;
 
 const px = (value: number): string => `${sizeWords(value)} px`;
 
@@ -132,7 +138,7 @@ function valuesOf(
   const own = areaOf(one.box);
   const said: (readonly [SeenKind, string | undefined, number])[] = [];
   const [ground] = one.grounds;
-  if (ground !== undefined) said.push(['ground', colorWords(ground), own]);
+  if (ground !== undefined && one.hasOwnGround) said.push(['ground', colorWords(ground), own]);
   if (one.signs > 0) {
     const area = wordsArea(one);
     said.push(

@@ -1,17 +1,24 @@
+import { isHex } from '@garnish/core/color/srgb';
 import {
   MOST_BRAND_COLORS,
   readFrom,
   type FoundColor,
   type Proposal,
 } from '@garnish/core/reading/inferred';
+import { rolesSeen } from '@garnish/core/reading/roles-seen';
+import type { ShownPage } from '@garnish/core/reading/shown-page';
 import type { Patch } from '@garnish/core/system/patch';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { lookAt } from '../proof/reading/look.ts';
 import { announce } from '../ui/announce.tsx';
 import { ProgressLine } from '../ui/progress-line.tsx';
 import { SheetDrop } from '../ui/sheet-drop.tsx';
 import type { InferAnswer, InferQuestion } from './infer-worker.ts';
 
-type Found = Extract<InferAnswer, { kind: 'found' }>;
+type Found = Extract<InferAnswer, { kind: 'found' }> & {
+  /** What the page itself shows, beside what its sheets say. */
+  readonly seen: readonly Proposal[];
+};
 
 /** What of a page is taken for a new system. */
 export interface Taken {
@@ -43,8 +50,14 @@ const takenColors = ({ inferred }: Found, { colors }: Refused): readonly FoundCo
     .slice(0, MOST_BRAND_COLORS)
     .filter((color) => isUsuallyTaken(color) !== colors.has(color.hex));
 
-const takenProposals = ({ inferred }: Found, { proposals }: Refused): readonly Proposal[] =>
-  inferred.proposals.filter(({ id }) => !proposals.has(id));
+/** Everything that is proposed, by the sheets and by the page. */
+const proposalsOf = ({ inferred, seen }: Found): readonly Proposal[] => [
+  ...inferred.proposals,
+  ...seen,
+];
+
+const takenProposals = (found: Found, { proposals }: Refused): readonly Proposal[] =>
+  proposalsOf(found).filter(({ id }) => !proposals.has(id));
 
 function takenOf(found: Found, refused: Refused): Taken {
   const proposals = takenProposals(found, refused);
@@ -57,18 +70,43 @@ function takenOf(found: Found, refused: Refused): Taken {
   };
 }
 
+/** As wide a page is looked at for what it shows, in px. */
+const LOOKED_AT_PX = 1280;
+
 /** Reads files beside the window. */
 function useInferred() {
   const worker = useRef<Worker>(undefined);
   const [answer, setAnswer] = useState<InferAnswer>();
+  const [seen, setSeen] = useState<readonly Proposal[]>([]);
+  const [first, setFirst] = useState<ShownPage>();
+  // What the page shows is looked at once; joined colors change nothing of it.
+  useEffect(() => {
+    if (!first) return undefined;
+    let isOff = false;
+    void lookAt(
+      first,
+      LOOKED_AT_PX,
+      (sight) => rolesSeen(sight.map(([, one]) => one)),
+      () => isOff,
+    ).then((told) => {
+      if (told && !isOff) setSeen(told);
+    });
+    return () => {
+      isOff = true;
+    };
+  }, [first]);
   useEffect(() => () => worker.current?.terminate(), []);
   const ask = (question: InferQuestion): void => {
     if (question.files) {
       worker.current?.terminate();
+      setSeen([]);
+      setFirst(undefined);
       worker.current = new Worker(new URL('infer-worker.ts', import.meta.url), { type: 'module' });
       worker.current.onmessage = ({ data }: MessageEvent<InferAnswer>) => {
         setAnswer(data);
-        if (data.kind === 'found') announce('what was found can be chosen');
+        if (data.kind !== 'found') return;
+        if (data.pages) setFirst(data.pages[0]);
+        announce('what was found can be chosen');
       };
       worker.current.onerror = () =>
         setAnswer({ kind: 'problem', words: 'It could not be read here.' });
@@ -78,8 +116,9 @@ function useInferred() {
   const stop = (): void => {
     worker.current?.terminate();
     setAnswer(undefined);
+    setFirst(undefined);
   };
-  return { answer, ask, stop };
+  return { answer, seen, ask, stop };
 }
 
 const Swatch = ({ color }: { readonly color: string }) => (
@@ -150,7 +189,9 @@ const ProposalLine = ({
         onChange={onToggle}
       />
       <span className="grow">{name}</span>
-      <span className="figures whitespace-nowrap">{value}</span>
+      <span className="figures text-end">
+        {isHex(value) && <Swatch color={value} />} {value}
+      </span>
     </label>
     <p className="ps-6 text-xs text-quiet">
       instead of <span className="figures">{usual}</span>; {why}
@@ -171,9 +212,12 @@ interface FromAPageProps {
 
 /** What can be found of a system in style sheets or a page that exist, to be taken for a new one. */
 export function FromAPage({ onTaken }: FromAPageProps) {
-  const { answer, ask, stop } = useInferred();
+  const { answer, seen, ask, stop } = useInferred();
   const [refused, setRefused] = useState(NOTHING);
-  const found = answer?.kind === 'found' ? answer : undefined;
+  const found = useMemo(
+    (): Found | undefined => (answer?.kind === 'found' ? { ...answer, seen } : undefined),
+    [answer, seen],
+  );
   useEffect(() => {
     onTaken(found && takenOf(found, refused));
   }, [onTaken, found, refused]);
@@ -207,7 +251,7 @@ export function FromAPage({ onTaken }: FromAPageProps) {
       {found && inferred && (
         <section aria-label="What was found" className="mt-2">
           <ul aria-label="Decisions that were found">
-            {inferred.proposals.map((proposal) => (
+            {proposalsOf(found).map((proposal) => (
               <ProposalLine
                 key={proposal.id}
                 proposal={proposal}
@@ -237,7 +281,7 @@ export function FromAPage({ onTaken }: FromAPageProps) {
           </ul>
           <p className="border-t border-line pt-1 text-xs text-quiet">
             {[
-              ...(inferred.proposals.length === 0
+              ...(proposalsOf(found).length === 0
                 ? ['No scale, no unit and no corner could be told.']
                 : []),
               ...(inferred.colors.length === 0 ? ['Only grays stand in it.'] : []),

@@ -1,4 +1,5 @@
 import { inferredFrom, type Inferred } from '@garnish/core/reading/inferred';
+import { shownPages, type ShownPage } from '@garnish/core/reading/shown-page';
 import { answering, type Progress, type WorkerProblem } from '../ui/answering.ts';
 import { NOTHING_READ, readSheetFiles } from '../ui/sheet-files.ts';
 
@@ -16,6 +17,8 @@ export type InferAnswer =
       readonly inferred: Inferred;
       readonly files: readonly string[];
       readonly refused: readonly string[];
+      /** The pages among the files, as they can be shown; told once, when they were read. */
+      readonly pages?: readonly ShownPage[];
     };
 
 let read = NOTHING_READ;
@@ -34,5 +37,6 @@ answering<InferQuestion, InferAnswer>(async ({ files, apart }, tell) => {
     inferred: inferredFrom(sheets, new Set(apart)),
     files: read.files.map(({ file }) => file),
     refused,
+    ...(files && { pages: shownPages(read.assets) }),
   };
 });

@@ -1,12 +1,13 @@
 /**
- * A page on the proof's own address that nobody sees: no script runs in it, whatever it is given. Nothing where the
+ * A page on the address of the proof, or on that of other people’s pages, that nobody sees: no script runs in it, whatever it is given. Nothing where the
  * browser lets nobody read it.
  */
 export async function openHiddenFrame(
   title: string,
+  address: '/proof/' | '/reading/' = '/proof/',
 ): Promise<{ readonly page: Document; readonly frame: HTMLIFrameElement } | undefined> {
   const frame = document.createElement('iframe');
-  frame.src = '/proof/';
+  frame.src = address;
   frame.title = title;
   frame.setAttribute('aria-hidden', 'true');
   frame.tabIndex = -1;

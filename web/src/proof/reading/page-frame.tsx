@@ -2,11 +2,10 @@ import type { Box } from '@garnish/core/measures/geometry';
 import { seenOn, type SeenElement, type SeenPage } from '@garnish/core/reading/seen';
 import type { ShownPage } from '@garnish/core/reading/shown-page';
 import { useEffect, useRef, useState } from 'react';
-import { inBreaths } from '../../ui/in-breaths.ts';
 import { boxOf } from '../chosen.ts';
 import { useMeasured } from '../use-measured.ts';
 import { dressPage } from './dress-page.ts';
-import { seeing } from './see.ts';
+import { lookOver } from './look.ts';
 
 /** A page as it was looked at. */
 export interface Looked {
@@ -43,9 +42,7 @@ function useLooking(
     dressPage(document, page, theme);
     onLooked(undefined);
     const look = async (): Promise<void> => {
-      document.body.getBoundingClientRect();
-      await document.fonts.ready;
-      const found = await inBreaths(seeing(document), () => isOff);
+      const found = await lookOver(document, () => isOff);
       if (!found || isOff) return;
       const seen = found.map(([, one]) => one);
       onLooked({ elements: found.map(([element]) => element), seen, page: seenOn(seen) });

@@ -1,3 +1,4 @@
+import type { Box } from '@garnish/core/measures/geometry';
 import type { SeenElement } from '@garnish/core/reading/seen';
 import { boxOf, edgeOf, ownWordsOf, pxIn } from '../chosen.ts';
 
@@ -33,6 +34,19 @@ function behind(
   return { grounds, isOverPicture };
 }
 
+/** Whether a picture that stands elsewhere in the page lies where an element is: words are set over it. */
+function isOver(
+  element: Element,
+  box: Box,
+  pictures: readonly (readonly [Element, Box])[],
+): boolean {
+  const [x, y] = [box.left + box.width / 2, box.top + box.height / 2];
+  return pictures.some(
+    ([picture, { left, top, width, height }]) =>
+      x > left && x < left + width && y > top && y < top + height && !element.contains(picture),
+  );
+}
+
 /** An element in words: what it is in HTML, and its first class. */
 const nameOf = (element: Element): string => {
   const [first] = element.classList;
@@ -42,6 +56,26 @@ const nameOf = (element: Element): string => {
 /** Several values of one property, where they say anything. */
 const listOf = (value: string): readonly string[] =>
   (value.match(/(?:[^,(]|\([^)]*\))+/g) ?? []).map((one) => one.trim()).filter((one) => one !== '');
+
+/** Which heading something is. Source: HTML-AAM 1, headings. */
+function levelOf(element: Element): number | undefined {
+  const level = /^h([1-6])$/.exec(element.localName)?.[1];
+  if (level !== undefined) return Number(level);
+  if (element.getAttribute('role') !== 'heading') return undefined;
+  const said = Number(element.getAttribute('aria-level') ?? 2);
+  return said >= 1 && said <= 6 ? said : undefined;
+}
+
+const ACTING: readonly (readonly [selector: string, acts: NonNullable<SeenElement['acts']>])[] = [
+  ['button, [role="button"], input[type="submit"], input[type="button"], summary', 'button'],
+  ['a[href]', 'link'],
+  ['input:not([type="hidden"]), select, textarea', 'field'],
+  ['nav, [role="navigation"]', 'navigation'],
+];
+
+/** What one does with something. */
+const actingOf = (element: Element): SeenElement['acts'] =>
+  ACTING.find(([selector]) => element.matches(selector))?.[1];
 
 /** Whether an image is as large before it has come as after: by its attributes, or by the sheet. */
 const hasRoom = (element: Element, style: CSSStyleDeclaration): boolean =>
@@ -64,6 +98,9 @@ export function* seeing(
     styles.set(element, known);
     return known;
   };
+  const pictures = [...page.querySelectorAll('img, video, canvas')].map(
+    (one) => [one, boxOf(one)] as const,
+  );
   const found: (readonly [Element, SeenElement])[] = [];
   let looked = 0;
   for (const element of page.querySelectorAll('body, body *')) {
@@ -78,6 +115,7 @@ export function* seeing(
     const of = (name: string): string => style.getPropertyValue(name);
     const moves = listOf(style.transitionDuration).some((one) => pxIn(one) > 0);
     const spacing = pxIn(style.letterSpacing);
+    const ground = behind(element, styleOf);
     found.push([
       element,
       {
@@ -86,7 +124,8 @@ export function* seeing(
         signs: ownWordsOf(element).length,
         isLink: element.closest('a') !== null,
         color: style.color,
-        ...behind(element, styleOf),
+        ...ground,
+        isOverPicture: ground.isOverPicture || isOver(element, box, pictures),
         face: (listOf(style.fontFamily)[0] ?? '').replaceAll(/^["']|["']$/g, ''),
         sizePx: pxIn(style.fontSize),
         weight: pxIn(style.fontWeight),
@@ -107,6 +146,9 @@ export function* seeing(
         maxWidthPx: style.maxWidth.endsWith('px') ? pxIn(style.maxWidth) : undefined,
         hasRoom: element.localName === 'img' ? hasRoom(element, style) : undefined,
         isDrawing: element.localName === 'svg',
+        level: levelOf(element),
+        hasOwnGround: !isClear(style.backgroundColor),
+        acts: actingOf(element),
       },
     ]);
   }

@@ -1,0 +1,33 @@
+import type { SeenElement } from './seen.ts';
+
+/** An element as tests need it: usual words on white, but for what is said. */
+export const seenElement = (said: Partial<SeenElement> = {}): SeenElement => ({
+  name: 'p',
+  box: { left: 0, top: 0, width: 100, height: 20 },
+  signs: 0,
+  isLink: false,
+  color: 'rgb(0, 0, 0)',
+  grounds: ['rgb(255, 255, 255)'],
+  isOverPicture: false,
+  face: 'Archivo',
+  sizePx: 16,
+  weight: 400,
+  lineHeightPx: 24,
+  letterSpacingPx: 0,
+  margin: [0, 0, 0, 0],
+  padding: [0, 0, 0, 0],
+  gap: [0, 0],
+  corners: [0, 0, 0, 0],
+  edges: [],
+  shadow: '',
+  picture: '',
+  durations: [],
+  easings: [],
+  maxWidthPx: undefined,
+  hasRoom: undefined,
+  isDrawing: false,
+  level: undefined,
+  hasOwnGround: true,
+  acts: undefined,
+  ...said,
+});

@@ -49,6 +49,11 @@ test('sheets and a page are held against the system, mended by a patch, and held
   const figure = page.getByRole('region', { name: 'How much is the system’s' });
   await expect(figure).toContainText('16.6 %');
   await expect(figure).toContainText('1 equal, 3 near, 2 foreign of 2 files.');
+  // By component, and on how much of the page it stands.
+  await figure.getByText('by component').click();
+  await expect(figure.getByRole('row', { name: /^Card/ })).toContainText('33.3 %');
+  const onPages = page.getByRole('region', { name: 'On the pages' });
+  await expect(onPages.getByRole('listitem')).toContainText('1 of 2 things');
   const values = page.getByRole('region', { name: 'Values' });
   const rows = values.getByRole('list', { name: 'Values' }).getByRole('listitem');
   await expect(rows.first()).toContainText('1.03125rem');

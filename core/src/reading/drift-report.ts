@@ -58,6 +58,9 @@ export const percent = (share: number): string =>
 export const countsInWords = (counts: Counts): string =>
   MATCHES.map((match) => `${counts[match]} ${match}`).join(', ');
 
+/** What is told of values that are of no component. */
+export const NO_COMPONENT = 'none of the components';
+
 /** So many values of each match are told in words; all of them stand in the JSON. */
 const MOST_TOLD = 200;
 const MOST_PLACES = 4;
@@ -113,7 +116,7 @@ export function driftMarkdown({
   faults,
   problems,
 }: DriftReport): string {
-  const { rows, all, byKind, byFile, unjudged, own, nowhere } = drift;
+  const { rows, all, byKind, byFile, byComponent, unjudged, own, nowhere } = drift;
   const counted = (title: string, list: readonly (readonly [string, Counts])[]): string[] => [
     `| ${title} | equal | near | foreign | share |`,
     '| --- | ---: | ---: | ---: | ---: |',
@@ -133,6 +136,12 @@ export function driftMarkdown({
       : []),
     ...counted('kind', byKind),
     ...counted('file', byFile),
+    ...(byComponent.some(([name]) => name !== '')
+      ? counted(
+          'component',
+          byComponent.map(([name, counts]) => [name === '' ? NO_COMPONENT : name, counts]),
+        )
+      : []),
     '## Nearly a token',
     '',
     ...tableOf(rows.filter(({ match }) => match === 'near')),

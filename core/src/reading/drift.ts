@@ -1,8 +1,11 @@
 import type { Derived } from '../derive/derived.ts';
+import { COMPONENTS } from '../components/components.ts';
+import { namingOf } from '../formats/naming.ts';
 import { plainTokens, type PlainToken } from '../formats/plain-tokens.ts';
 import { withWhatTheyTake } from '../proof/token-uses.ts';
 import { inOrder, type Mode, type StyleDocument } from '../system/document.ts';
 import { modesOf } from '../system/themes.ts';
+import { componentsBySelector } from './component-of.ts';
 import { distanceOf, measured, type Compared, type Distance, type Measured } from './measured.ts';
 import type { ReadDeclaration, ReadSheet } from './read-sheet.ts';
 import { isDark, isOfRoot } from './theme-of.ts';
@@ -51,6 +54,8 @@ export interface Drift {
   readonly all: Counts;
   readonly byKind: readonly (readonly [kind: ValueKind, counts: Counts])[];
   readonly byFile: readonly (readonly [file: string, counts: Counts])[];
+  /** By the component whose class a rule asks for last, in their order; what asks for none stands last, under no name. */
+  readonly byComponent: readonly (readonly [component: string, counts: Counts])[];
   /** Values that hang on what is not known without a page: shares, em, what the text around it says. */
   readonly unjudged: number;
   /** Files that are the system’s own sheet, and count for nothing. */
@@ -379,12 +384,18 @@ export function driftOf(
 
   const all = [...rows.values()].map(({ row }) => row);
   const byKind = new Map<ValueKind, Counts>();
+  const componentOf = componentsBySelector(namingOf(document.tokens.sheet, derived));
+  const byComponent = new Map<string, Counts>();
   const byFile = new Map<string, Counts>(theirs.map(({ file }) => [file, NONE]));
   let total = NONE;
   for (const { kind, match, places } of all) {
     total = more(total, match, places.length);
     byKind.set(kind, more(byKind.get(kind), match, places.length));
-    for (const { file } of places) byFile.set(file, more(byFile.get(file), match, 1));
+    for (const { file, selector } of places) {
+      byFile.set(file, more(byFile.get(file), match, 1));
+      const component = componentOf(selector);
+      byComponent.set(component, more(byComponent.get(component), match, 1));
+    }
   }
   const used = new Set(withWhatTheyTake(derived, [...taken]).all);
   return {
@@ -398,6 +409,10 @@ export function driftOf(
       return counts ? [[kind, counts] as const] : [];
     }),
     byFile: [...byFile],
+    byComponent: [...COMPONENTS.map(({ name }) => name), ''].flatMap((name) => {
+      const counts = byComponent.get(name);
+      return counts ? [[name, counts] as const] : [];
+    }),
     unjudged,
     own: own.map(({ file }) => file),
     nowhere: tokens

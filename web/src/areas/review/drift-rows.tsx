@@ -1,5 +1,6 @@
 import type { DriftRow } from '@garnish/core/reading/drift';
 import type { Fault } from '@garnish/core/reading/faults';
+import { percent } from '@garnish/core/reading/drift-report';
 import { useState } from 'react';
 import { Copy } from '../../ui/copy.tsx';
 
@@ -51,7 +52,14 @@ export function Places({ places }: Pick<DriftRow | Fault, 'places'>) {
 }
 
 /** Values, each with the token that it should be and the places where it stands. */
-export function DriftRows({ rows }: { readonly rows: readonly DriftRow[] }) {
+export function DriftRows({
+  rows,
+  areaOf = () => undefined,
+}: {
+  readonly rows: readonly DriftRow[];
+  /** How much of the pages wears a value, 0 to 1; nothing where there is no page. */
+  readonly areaOf?: (row: DriftRow) => number | undefined;
+}) {
   const [open, setOpen] = useState<string>();
   if (rows.length === 0) return <p className="text-quiet">There is none of this kind.</p>;
   return (
@@ -66,6 +74,7 @@ export function DriftRows({ rows }: { readonly rows: readonly DriftRow[] }) {
           row.places[0]?.from,
         ].join('\n');
         const isOpen = open === key;
+        const area = areaOf(row);
         return (
           <li key={key} className="border-t border-line py-0.5">
             <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_4.5rem] items-baseline gap-x-3">
@@ -105,6 +114,9 @@ export function DriftRows({ rows }: { readonly rows: readonly DriftRow[] }) {
                 onClick={() => setOpen(isOpen ? undefined : key)}
               >
                 {placesWords(row)}
+                {area !== undefined && area > 0 && (
+                  <span className="figures block text-xs">{percent(area)} of the page</span>
+                )}
               </button>
             </div>
             {isOpen && <Places places={row.places} />}

@@ -1,6 +1,11 @@
 import { stateOf } from '@garnish/core/components/states';
 import { shareOf, type Counts, type Match } from '@garnish/core/reading/drift';
-import { countsInWords, driftMarkdown, percent } from '@garnish/core/reading/drift-report';
+import {
+  countsInWords,
+  driftMarkdown,
+  NO_COMPONENT,
+  percent,
+} from '@garnish/core/reading/drift-report';
 import type { ValueKind } from '@garnish/core/reading/values';
 import { readDocument } from '@garnish/core/system/upgrade';
 import { useMemo, useState } from 'react';
@@ -17,6 +22,7 @@ import type { DriftFound } from './drift-worker.ts';
 import { FaultList } from './fault-list.tsx';
 import { HowFar } from './how-far.tsx';
 import { useDrift, type Figure } from './use-drift.ts';
+import { areaOf, useDrifted, type Drifted } from './use-drifted.ts';
 
 const NOW = 'as it stands';
 
@@ -131,6 +137,18 @@ function FigureOf({
           ` ${drift.own.join(', ')} is the system’s own sheet and not counted.`}
       </p>
       <CountTable title="kind" rows={drift.byKind} />
+      {drift.byComponent.some(([name]) => name !== '') && (
+        <details className="mt-2">
+          <summary className="min-h-6 cursor-pointer text-quiet">by component</summary>
+          <CountTable
+            title="component"
+            rows={drift.byComponent.map(([name, counts]) => [
+              name === '' ? NO_COMPONENT : name,
+              counts,
+            ])}
+          />
+        </details>
+      )}
       {drift.byFile.length > 1 && (
         <details className="mt-2">
           <summary className="min-h-6 cursor-pointer text-quiet">by file</summary>
@@ -142,11 +160,20 @@ function FigureOf({
 }
 
 /** Every value of a match and a kind, and what is taken of them. */
-function Values({ found: { report, patch } }: { readonly found: DriftFound }) {
+function Values({
+  found: { report, patch },
+  drifted,
+}: {
+  readonly found: DriftFound;
+  readonly drifted: Drifted;
+}) {
   const { rows, all } = report.drift;
   const [match, setMatch] = useState<Match>('near');
   const [kind, setKind] = useState<ValueKind>();
-  const own = rows.filter((row) => row.match === match);
+  // What covers most of the pages is mended first; without pages, what stands in most places.
+  const own = rows
+    .filter((row) => row.match === match)
+    .toSorted((one, other) => (areaOf(drifted, other) ?? 0) - (areaOf(drifted, one) ?? 0));
   const kinds = [...new Set(own.map((row) => row.kind))];
   const shown = kind !== undefined && kinds.includes(kind) ? kind : undefined;
   const save = (name: string, text: string, type: string): void =>
@@ -204,7 +231,34 @@ function Values({ found: { report, patch } }: { readonly found: DriftFound }) {
           ))}
         </select>
       </div>
-      <DriftRows rows={own.filter((row) => shown === undefined || row.kind === shown)} />
+      <DriftRows
+        rows={own.filter((row) => shown === undefined || row.kind === shown)}
+        areaOf={(row) => areaOf(drifted, row)}
+      />
+    </Section>
+  );
+}
+
+/** How much of each page wears what is not the system’s. */
+function ByPage({ drifted }: { readonly drifted: Drifted }) {
+  if (drifted.length === 0) return null;
+  return (
+    <Section full title="On the pages" aside="as wide as 1280 px, light">
+      <ul aria-label="Pages">
+        {drifted.map(([{ file, title }, { count, of, area }]) => (
+          <li
+            key={file}
+            className="flex items-baseline justify-between gap-x-3 border-t border-line"
+          >
+            <span className="truncate" title={file}>
+              {title || file}
+            </span>
+            <span className="figures shrink-0 text-quiet">
+              {count} of {of} things, {percent(area)} of the page
+            </span>
+          </li>
+        ))}
+      </ul>
     </Section>
   );
 }
@@ -260,7 +314,12 @@ export function DriftView() {
   const { document, now, isFailed } = useStateOf(system, name);
   const { data: releases } = useSWR(releasesPath(system), (path: string) => get(path, releaseList));
   const state = name === NOW || !document ? NOW : `release ${name}`;
-  const { found, progress, problem, before, read, stop } = useDrift(system, document ?? now, state);
+  const { found, pages, progress, problem, before, read, stop } = useDrift(
+    system,
+    document ?? now,
+    state,
+  );
+  const drifted = useDrifted(pages, found);
   return (
     <>
       <Section full title="Drift" aside="nothing is sent anywhere">
@@ -296,7 +355,8 @@ export function DriftView() {
       {found && (
         <>
           <FigureOf found={found} before={before} />
-          <Values found={found} />
+          <ByPage drifted={drifted} />
+          <Values found={found} drifted={drifted} />
           <FaultList faults={found.report.faults} />
           <Besides found={found} />
         </>

@@ -56,7 +56,10 @@ function Kind({ kind, values, open, onOpen }: KindProps) {
       <ul aria-label={kind} className="pb-2">
         {(isWhole ? values : values.slice(0, FIRST_VALUES)).map(
           ({ value, count, area, places }) => (
-            <li key={value} className="grid grid-cols-[minmax(0,1fr)_3.5rem_4.5rem] gap-x-2">
+            <li
+              key={value}
+              className="grid items-baseline grid-cols-[minmax(0,1fr)_3.5rem_4.5rem] gap-x-2"
+            >
               <button
                 type="button"
                 aria-pressed={open === value}
@@ -91,7 +94,7 @@ function factsOfSeen(one: SeenElement): readonly (readonly [what: string, value:
   const ground = one.isOverPicture ? undefined : groundSeen(one.grounds);
   const color = ground && groundSeen([one.color, ground]);
   const isSome = (values: readonly number[]): boolean => values.some((value) => value !== 0);
-  const own = colorWords(one.grounds[0] ?? '');
+  const own = one.hasOwnGround ? colorWords(one.grounds[0] ?? '') : undefined;
   return [
     ['size', `${sizeWords(one.box.width)} × ${sizeWords(one.box.height)}`],
     ...(one.signs > 0
@@ -106,7 +109,7 @@ function factsOfSeen(one: SeenElement): readonly (readonly [what: string, value:
             'contrast',
             color && ground
               ? `${(Math.floor(contrastRatio(color, ground) * 100) / 100).toFixed(2)} on ${ground}`
-              : 'over a picture: not told',
+              : 'over a picture or a gradient: not told',
           ],
         ] as const)
       : []),

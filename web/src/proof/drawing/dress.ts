@@ -27,7 +27,7 @@ interface Kept {
 }
 
 /** What a selector asks of an element, whatever happens to it at the moment; all of it where nothing is left. */
-const lasting = (selector: string): string => {
+export const lasting = (selector: string): string => {
   const left = selector.replaceAll(MOMENTARY, '').trim();
   return left === '' || /[\s>+~(]$/.test(left) ? `${left}*` : left;
 };

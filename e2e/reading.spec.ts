@@ -106,6 +106,16 @@ test('a page saved by a browser as one file is shown as it was, and told by kind
   await expect(page.locator('svg[data-marked]')).not.toHaveAttribute('data-marked', '0');
   await expect(corner ?? region).toHaveAttribute('aria-pressed', 'true');
 
+  // Components by what one does with them and how they look: those that the system has on this page.
+  await region.locator('summary', { hasText: /^button/ }).click();
+  await expect(region.getByRole('list', { name: 'button' })).toContainText(
+    derive(system).tokenById.get('color.action')?.values.light.css ?? 'no such token',
+  );
+  await region.locator('summary', { hasText: /^card/ }).click();
+  await expect(
+    region.getByRole('list', { name: 'card' }).getByRole('listitem').first(),
+  ).toContainText(`corner ${system.shape.radii.items['soft']?.px} px`);
+
   // One thing by pointing: its facts are those of the system that made it.
   const heading = page.frameLocator(FRAME).locator('h1');
   await heading.scrollIntoViewIfNeeded();

@@ -74,6 +74,53 @@ describe('what is on a page', () => {
   });
 });
 
+describe('components', () => {
+  const box = { left: 0, top: 0, width: 300, height: 120 };
+  const padding = [8, 16, 8, 16];
+  const of = (kind: string, ...elements: readonly SeenElement[]) =>
+    valuesOf(elements, kind)?.map(([value, count]) => [value, count]);
+
+  test('are told by what one does with them, variant by variant', () => {
+    const main = {
+      acts: 'button',
+      padding,
+      signs: 9,
+      color: '#ffffff',
+      grounds: ['#c8452b'],
+      corners: [4, 4, 4, 4],
+    } as const;
+    const quiet = {
+      ...main,
+      acts: 'link',
+      isLink: true,
+      hasOwnGround: false,
+      color: '#c8452b',
+      edges: [
+        { px: 2, color: '#c8452b' },
+        { px: 2, color: '#c8452b' },
+      ],
+    } as const;
+    const plain = seenElement({ acts: 'link', isLink: true, signs: 5, hasOwnGround: false });
+    expect(of('button', seenElement(main), seenElement(main), seenElement(quiet), plain)).toEqual([
+      ['#c8452b, corner 4 px, words #ffffff 16', 2],
+      ['edge 2 px #c8452b, corner 4 px, words #c8452b 16', 1],
+    ]);
+    expect(of('field', seenElement({ acts: 'field', hasOwnGround: false }))).toEqual([
+      ['nothing around it', 1],
+    ]);
+  });
+
+  test('cards come in numbers, are padded, and hold something', () => {
+    const card = seenElement({ box, padding, shadow: '0 1px 2px #000' });
+    expect(of('card', card, card, seenElement({ box, padding, grounds: ['#eeeeee'] }))).toEqual([
+      ['#ffffff, a shadow', 2],
+    ]);
+    expect(of('card', card)).toBeUndefined();
+    expect(of('card', ...[1, 2].map(() => seenElement({ box })))).toBeUndefined();
+    expect(of('card', ...[1, 2].map(() => seenElement({ padding })))).toBeUndefined();
+  });
+});
+
 describe('contrast as it is shown', () => {
   // WCAG 2.2, 1.4.3: #767676 on white is the lightest gray that passes, #777777 fails.
   test.each([

@@ -60,6 +60,10 @@ export const SEEN_KINDS = [
   'gradient',
   'duration',
   'easing',
+  'button',
+  'field',
+  'card',
+  'navigation',
 ] as const;
 export type SeenKind = (typeof SEEN_KINDS)[number];
 
@@ -131,6 +135,50 @@ const styleWords = (one: SeenElement): string =>
     ...(one.letterSpacingPx === 0 ? [] : [`${sizeWords(one.letterSpacingPx)} px apart`]),
   ].join(' ');
 
+/** How a component looks: its ground, edge, corner and words. Two that look alike are of one variant. */
+const lookOf = (one: SeenElement): string =>
+  [
+    one.hasOwnGround && one.grounds[0] !== undefined ? colorWords(one.grounds[0]) : undefined,
+    one.picture === '' ? undefined : 'a picture behind it',
+    ...one.edges.slice(0, 1).map((edge) => `edge ${px(edge.px)} ${colorWords(edge.color) ?? ''}`),
+    one.corners.some((corner) => corner > 0) ? `corner ${px(Math.max(...one.corners))}` : undefined,
+    one.shadow === '' ? undefined : 'a shadow',
+    // Words may stand in something within.
+    one.signs > 0 || one.acts === 'button'
+      ? `words ${colorWords(one.color) ?? ''} ${sizeWords(one.sizePx)}`
+      : undefined,
+  ]
+    .filter((words) => words !== undefined)
+    .join(', ') || 'nothing around it';
+
+const LEAST_PADDING_PX = 4;
+/** A link that is higher is a card that leads on. Common practice. */
+const HIGHEST_BUTTON_PX = 96;
+/** A card holds something; what is smaller is a label or a mark. Common practice. */
+const LEAST_CARD = { width: 120, height: 64 } as const;
+
+/** The component that something is, by what one does with it and by how it looks; nothing for anything else. */
+function componentOf(one: SeenElement): 'button' | 'field' | 'card' | 'navigation' | undefined {
+  const isBoxed = one.hasOwnGround || one.edges.length >= 2 || one.picture !== '';
+  const isPadded = Math.max(...one.padding) >= LEAST_PADDING_PX;
+  switch (one.acts) {
+    case 'button':
+    case 'field':
+    case 'navigation':
+      return one.acts;
+    case 'link':
+      // A link in a box of its own is pressed, not read.
+      return isBoxed && isPadded && one.box.height <= HIGHEST_BUTTON_PX ? 'button' : undefined;
+    case undefined:
+      return (isBoxed || one.shadow !== '') &&
+        isPadded &&
+        one.box.width >= LEAST_CARD.width &&
+        one.box.height >= LEAST_CARD.height
+        ? 'card'
+        : undefined;
+  }
+}
+
 /** What an element has of each kind, with how much of the page that covers. */
 function valuesOf(
   one: SeenElement,
@@ -157,6 +205,8 @@ function valuesOf(
   if (one.picture.includes('gradient(')) said.push(['gradient', one.picture, own]);
   for (const duration of new Set(one.durations)) said.push(['duration', duration, own]);
   for (const easing of new Set(one.easings)) said.push(['easing', easing, own]);
+  const component = componentOf(one);
+  if (component) said.push([component, lookOf(one), own]);
   return said;
 }
 
@@ -201,7 +251,10 @@ export function seenOn(elements: readonly SeenElement[]): SeenPage {
     }
   return {
     kinds: SEEN_KINDS.flatMap((kind) => {
-      const values = [...(kinds.get(kind) ?? [])];
+      const values = [...(kinds.get(kind) ?? [])].filter(
+        // One thing in a box is no card: cards come in numbers.
+        ([, { places }]) => kind !== 'card' || places.length > 1,
+      );
       if (values.length === 0) return [];
       return [
         {

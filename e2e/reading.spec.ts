@@ -131,6 +131,8 @@ test('a page saved by a browser as one file is shown as it was, and told by kind
   await expect(page.getByRole('region', { name: 'How much is the system’s' })).toContainText('%');
   await page.getByRole('button', { name: 'page', exact: true }).click();
   await expect(page.frameLocator(FRAME).locator('h1')).toBeVisible();
+  // What was laid out to be held against the system is gone with that view.
+  await expect(page.locator('iframe[title="Reading"]')).toHaveCount(0);
 });
 
 test('from a page that a browser saved of a system its roles are found again', async ({

@@ -75,3 +75,10 @@ export const COMPONENTS: readonly Component[] = [
   artwork,
   footer,
 ];
+
+/** The components that have variants, by each of their classes. */
+export const COMPONENT_BY_CLASS: ReadonlyMap<string, Component> = new Map(
+  COMPONENTS.filter(({ variants = [] }) => variants.length > 0).flatMap((component) =>
+    component.classes.map(({ name }) => [name, component] as const),
+  ),
+);

@@ -1,3 +1,4 @@
+import { base64Of } from '../base64.ts';
 import type { Asset } from './saved-page.ts';
 
 /** A path without `.` and `..`. */
@@ -59,14 +60,6 @@ export function findingAssets(
     const base = path.slice(path.lastIndexOf('/') + 1);
     return byPath.get(normal(`${folderOf(from.name)}${path}`)) ?? byBase.get(base);
   };
-}
-
-/** Bytes as base 64. Source: RFC 4648, 4. */
-function base64Of(bytes: Uint8Array): string {
-  let text = '';
-  for (let at = 0; at < bytes.length; at += 0x8000)
-    text += String.fromCodePoint(...bytes.subarray(at, at + 0x8000));
-  return btoa(text);
 }
 
 /** Larger files are not shown: a page holds each in its own text. */

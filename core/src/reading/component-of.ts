@@ -1,4 +1,4 @@
-import { COMPONENTS } from '../components/components.ts';
+import { COMPONENT_BY_CLASS } from '../components/components.ts';
 import { namedClass, type Naming } from '../formats/naming.ts';
 
 /**
@@ -9,9 +9,7 @@ export function componentsBySelector(
   naming: Pick<Naming, 'classes'>,
 ): (selector: string) => string {
   const byClass = new Map(
-    COMPONENTS.filter(({ variants = [] }) => variants.length > 0).flatMap((component) =>
-      component.classes.map(({ name }) => [namedClass(name, naming), component.name] as const),
-    ),
+    [...COMPONENT_BY_CLASS].map(([name, component]) => [namedClass(name, naming), component.name]),
   );
   const known = new Map<string, string>();
   return (selector) => {

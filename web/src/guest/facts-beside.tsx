@@ -2,6 +2,7 @@ import type { FactUnit } from '@garnish/core/measures/facts';
 import { remWords, sizeWords, type Box } from '@garnish/core/measures/geometry';
 import type { ReactNode } from 'react';
 import { Copy } from '../ui/copy.tsx';
+import { Swatch } from '../ui/swatch.tsx';
 import type { Told } from '../proof/chosen.ts';
 
 export const SAID = ['value', 'token', 'both'] as const;
@@ -37,13 +38,7 @@ export function FactsBeside({ told, box, unit, said, children }: FactsProps) {
                 {(said !== 'token' || tokens.length === 0) && (
                   <span className="figures block break-words">
                     <Copy text={value} className="text-end!" label={`${what} ${value}`}>
-                      {/^#[\da-f]{6}$/.test(value) && (
-                        <span
-                          aria-hidden
-                          className="me-1.5 inline-block h-3 w-3.5 border border-line align-[-1px]"
-                          style={{ background: value }}
-                        />
-                      )}
+                      {/^#[\da-f]{6}$/.test(value) && <Swatch value={value} />}
                       {value}
                     </Copy>
                   </span>

@@ -9,10 +9,11 @@ import { rolesSeen } from '@garnish/core/reading/roles-seen';
 import type { ShownPage } from '@garnish/core/reading/shown-page';
 import type { Patch } from '@garnish/core/system/patch';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { lookAt } from '../proof/reading/look.ts';
+import { openSight } from '../proof/reading/look.ts';
 import { announce } from '../ui/announce.tsx';
 import { ProgressLine } from '../ui/progress-line.tsx';
 import { SheetDrop } from '../ui/sheet-drop.tsx';
+import { Swatch } from '../ui/swatch.tsx';
 import type { InferAnswer, InferQuestion } from './infer-worker.ts';
 
 type Found = Extract<InferAnswer, { kind: 'found' }> & {
@@ -82,18 +83,15 @@ function useInferred() {
   // What the page shows is looked at once; joined colors change nothing of it.
   useEffect(() => {
     if (!first) return undefined;
-    let isOff = false;
-    void lookAt(
-      first,
-      LOOKED_AT_PX,
-      (sight) => rolesSeen(sight.map(([, one]) => one)),
-      () => isOff,
-    ).then((told) => {
-      if (told && !isOff) setSeen(told);
-    });
-    return () => {
-      isOff = true;
-    };
+    const over = new AbortController();
+    openSight(first, LOOKED_AT_PX, over.signal)
+      .then((open) => {
+        if (open && !over.signal.aborted) setSeen(rolesSeen(open.sight.map(([, one]) => one)));
+        open?.close();
+      })
+      // What its sheets say is proposed all the same.
+      .catch(() => undefined);
+    return () => over.abort();
   }, [first]);
   useEffect(() => () => worker.current?.terminate(), []);
   const ask = (question: InferQuestion): void => {
@@ -121,14 +119,6 @@ function useInferred() {
   return { answer, seen, ask, stop };
 }
 
-const Swatch = ({ color }: { readonly color: string }) => (
-  <span
-    aria-hidden
-    className="inline-block h-3.5 w-4 border border-line align-[-2px]"
-    style={{ background: color }}
-  />
-);
-
 interface ColorLineProps {
   readonly color: FoundColor;
   readonly isTaken: boolean;
@@ -148,7 +138,7 @@ const ColorLine = ({ color, isTaken, onToggle, onApart }: ColorLineProps) => (
         checked={isTaken}
         onChange={onToggle}
       />
-      <Swatch color={color.hex} />
+      <Swatch value={color.hex} />
       <span className="figures">{color.hex}</span>
     </label>
     <span className="text-quiet">
@@ -164,7 +154,7 @@ const ColorLine = ({ color, isTaken, onToggle, onApart }: ColorLineProps) => (
         className="figures min-h-6 hover:underline"
         onClick={() => onApart(hex)}
       >
-        <Swatch color={hex} /> {hex}
+        <Swatch value={hex} /> {hex}
       </button>
     ))}
   </li>
@@ -190,7 +180,7 @@ const ProposalLine = ({
       />
       <span className="grow">{name}</span>
       <span className="figures text-end">
-        {isHex(value) && <Swatch color={value} />} {value}
+        {isHex(value) && <Swatch value={value} />} {value}
       </span>
     </label>
     <p className="ps-6 text-xs text-quiet">

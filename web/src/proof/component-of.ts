@@ -1,4 +1,4 @@
-import { COMPONENTS } from '@garnish/core/components/components';
+import { COMPONENT_BY_CLASS } from '@garnish/core/components/components';
 import type { Component, Variant } from '@garnish/core/components/component';
 
 /** The component that an element belongs to: itself, or the nearest around it that is one. */
@@ -10,17 +10,11 @@ export interface OfComponent {
   readonly root: Element;
 }
 
-const BY_CLASS: ReadonlyMap<string, Component> = new Map(
-  COMPONENTS.filter(({ variants = [] }) => variants.length > 0).flatMap((component) =>
-    component.classes.map(({ name }) => [name, component] as const),
-  ),
-);
-
 /** The component that an element is of; nothing where it is of none. */
 export function componentOf(element: Element): OfComponent | undefined {
   for (let one: Element | null = element; one && !one.matches('.site'); one = one.parentElement)
     for (const name of one.classList) {
-      const component = BY_CLASS.get(name);
+      const component = COMPONENT_BY_CLASS.get(name);
       if (component)
         return {
           component,

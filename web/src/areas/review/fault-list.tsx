@@ -1,6 +1,7 @@
 import { FAULT_KINDS, FAULT_REASONS, type Fault } from '@garnish/core/reading/faults';
 import { useState } from 'react';
 import { Section } from '../../ui/bench.tsx';
+import { Swatch } from '../../ui/swatch.tsx';
 import { Places, placesWords } from './drift-rows.tsx';
 
 const MOST_TOLD = 60;
@@ -28,11 +29,7 @@ export function FaultList({ faults }: { readonly faults: readonly Fault[] }) {
                       {fault.values.map((value) => (
                         <span key={value} className="me-3">
                           {fault.of === 'color' && !value.includes('var(') && (
-                            <span
-                              aria-hidden
-                              className="me-1.5 inline-block h-3 w-3.5 border border-line align-[-1px]"
-                              style={{ background: value }}
-                            />
+                            <Swatch value={value} />
                           )}
                           {value}
                         </span>

@@ -14,6 +14,7 @@ import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { SheetDrop } from '../../ui/sheet-drop.tsx';
+import { Swatch } from '../../ui/swatch.tsx';
 import { percent } from '@garnish/core/reading/drift-report';
 import { HowFar } from './how-far.tsx';
 import { useDrift } from './use-drift.ts';
@@ -29,14 +30,6 @@ const COLORED: ReadonlySet<SeenKind> = new Set([
   'line color',
   'gradient',
 ]);
-
-const Swatch = ({ value }: { readonly value: string }) => (
-  <span
-    aria-hidden
-    className="me-2 inline-block h-3.5 w-4 border border-line align-[-2px]"
-    style={{ background: value }}
-  />
-);
 
 interface KindProps {
   readonly kind: SeenKind;

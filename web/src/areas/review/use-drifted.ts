@@ -1,8 +1,8 @@
 import type { DriftRow } from '@garnish/core/reading/drift';
 import type { ShownPage } from '@garnish/core/reading/shown-page';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { driftedOn, type DriftedPage } from '../../proof/reading/drifted.ts';
-import { lookAt } from '../../proof/reading/look.ts';
+import { openSight, type OpenSight } from '../../proof/reading/look.ts';
 import type { DriftFound } from './drift-worker.ts';
 
 /** Pages, each with how much of it has drifted, the worst first. */
@@ -19,36 +19,43 @@ export function areaOf(drifted: Drifted, row: DriftRow): number | undefined {
   return sum / drifted.length;
 }
 
-/** Looks at pages that were read, one after the other, for how much of them has drifted. */
+/** Pages that were read, laid out where nobody sees them, as long as they are those that were read. */
+function useSights(pages: readonly ShownPage[] | undefined) {
+  const [sights, setSights] = useState<readonly (readonly [ShownPage, OpenSight])[]>([]);
+  useEffect(() => {
+    const over = new AbortController();
+    const look = async (): Promise<void> => {
+      const open: (readonly [ShownPage, OpenSight])[] = [];
+      for (const page of pages ?? []) {
+        // One that cannot be laid out is no reason to leave the others out.
+        const sight = await openSight(page, WIDE_PX, over.signal).catch(() => undefined);
+        if (over.signal.aborted) return;
+        if (sight) open.push([page, sight]);
+      }
+      setSights(open);
+    };
+    void look();
+    return () => {
+      over.abort();
+      setSights([]);
+    };
+  }, [pages]);
+  return sights;
+}
+
+/** How much of the pages that were read has drifted; they are laid out once, however often the system changes. */
 export function useDrifted(
   pages: readonly ShownPage[] | undefined,
   found: DriftFound | undefined,
 ): Drifted {
-  const [known, setKnown] = useState<{ readonly of: DriftFound; readonly drifted: Drifted }>();
-  useEffect(() => {
-    if (!pages || !found) return undefined;
-    let isOff = false;
-    const look = async (): Promise<void> => {
-      const drifted: (readonly [ShownPage, DriftedPage])[] = [];
-      for (const page of pages) {
-        const told = await lookAt(
-          page,
-          WIDE_PX,
-          (sight, document) => driftedOn(document, sight, found.report.drift),
-          () => isOff,
-        );
-        if (isOff) return;
-        if (told) drifted.push([page, told]);
-      }
-      setKnown({
-        of: found,
-        drifted: drifted.toSorted(([, one], [, other]) => other.area - one.area),
-      });
-    };
-    void look();
-    return () => {
-      isOff = true;
-    };
-  }, [pages, found]);
-  return known?.of === found ? (known?.drifted ?? NONE) : NONE;
+  const sights = useSights(pages);
+  return useMemo(() => {
+    if (!found || sights.length === 0) return NONE;
+    return sights
+      .map(
+        ([page, { document, sight }]) =>
+          [page, driftedOn(document, sight, found.report.drift)] as const,
+      )
+      .toSorted(([, one], [, other]) => other.area - one.area);
+  }, [sights, found]);
 }

@@ -1,14 +1,11 @@
 import mono from '@fontsource-variable/sometype-mono/files/sometype-mono-latin-wght-normal.woff2?url';
 import sans from '@fontsource-variable/hanken-grotesk/files/hanken-grotesk-latin-wght-normal.woff2?url';
+import { base64Of } from '@garnish/core/base64';
 import type { SheetBlock } from '@garnish/core/formats/sheet';
 
 /** An address that holds some bytes. */
-export function holding(bytes: Uint8Array, type: string): string {
-  let text = '';
-  for (let at = 0; at < bytes.length; at += 0x8000)
-    text += String.fromCodePoint(...bytes.subarray(at, at + 0x8000));
-  return `data:${type};base64,${btoa(text)}`;
-}
+export const holding = (bytes: Uint8Array, type: string): string =>
+  `data:${type};base64,${base64Of(bytes)}`;
 
 const dataOf = new Map<string, Promise<string>>();
 

@@ -21,25 +21,42 @@ export async function lookOver(
 
 const HIGH_PX = 900;
 
+/** A page that was looked at where nobody sees it; it stays laid out until it is closed. */
+export interface OpenSight {
+  readonly sight: Sight;
+  readonly document: Document;
+  readonly close: () => void;
+}
+
 /**
- * Looks at a page where nobody sees it, and tells what is to be told while it stands there.
+ * Lays a page out where nobody sees it, and looks at it.
+ * @param signal closes it at once, whatever it is waiting for
  * @returns nothing where it was called off, or the browser lets nobody read such a page
  */
-export async function lookAt<Told>(
+export async function openSight(
   page: ShownPage,
   widthPx: number,
-  tell: (sight: Sight, document: Document) => Told,
-  isOff: () => boolean,
-): Promise<Told | undefined> {
-  const hidden = await openHiddenFrame('Page that is read', '/reading/');
+  signal: AbortSignal,
+): Promise<OpenSight | undefined> {
+  const hidden = await openHiddenFrame('Reading', '/reading/');
   if (!hidden) return undefined;
-  try {
-    hidden.frame.style.width = `${widthPx}px`;
-    hidden.frame.style.height = `${HIGH_PX}px`;
-    dressPage(hidden.page, page, 'light');
-    const sight = await lookOver(hidden.page, isOff);
-    return sight && !isOff() ? tell(sight, hidden.page) : undefined;
-  } finally {
-    hidden.frame.remove();
+  const { frame, page: document } = hidden;
+  const close = (): void => frame.remove();
+  if (signal.aborted) {
+    close();
+    return undefined;
   }
+  signal.addEventListener('abort', close, { once: true });
+  frame.style.width = `${widthPx}px`;
+  frame.style.height = `${HIGH_PX}px`;
+  try {
+    dressPage(document, page, 'light');
+    const sight = await lookOver(document, () => signal.aborted);
+    if (sight) return { sight, document, close };
+  } catch (error) {
+    close();
+    throw error;
+  }
+  close();
+  return undefined;
 }

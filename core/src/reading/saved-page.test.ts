@@ -188,7 +188,7 @@ describe('sheets of a page', () => {
     const [page] = shownPages([
       file(
         'index.html',
-        '<style>a{color:red}</style><link rel=stylesheet href=b.css media=print><link rel="alternate stylesheet" href=b.css><style>@import "c.css" (min-width:40em);d{color:blue}</style>',
+        '<style>a{color:red}</style><link rel=stylesheet href=b.css media=print><link rel="alternate stylesheet" href=b.css><style media="screen">@import "c.css" (min-width:40em);d{color:blue}</style>',
       ),
       file('b.css', 'b{color:green}'),
       file('c.css', '@import url(e.css);@import url("c.css");c{color:gray}'),
@@ -197,8 +197,8 @@ describe('sheets of a page', () => {
       .map((css) => css.replaceAll(/\s+/g, ' ').trim())
       .filter((css) => css !== '');
     expect(flat?.slice(0, 2)).toEqual(['a{color:red}', '@media print { b{color:green} }']);
-    expect(flat?.at(-1)).toBe('d{color:blue}');
-    expect(flat).toContain('@media (min-width:40em) { c{color:gray} }');
+    expect(flat?.at(-1)).toBe('@media screen { d{color:blue} }');
+    expect(flat).toContain('@media screen { @media (min-width:40em) { c{color:gray} } }');
     // What imports itself ends.
     expect(flat?.length).toBeLessThan(14);
     expect(page?.missing).toEqual(['e.css', 'c.css']);

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { wcagContrast } from 'culori';
 import fc from 'fast-check';
 import { seenElement } from './seen-element.ts';
-import { colorWords, groundSeen, seenOn, type SeenElement } from './seen.ts';
+import { colorWords, groundSeen, opacityOf, seenOn, type SeenElement } from './seen.ts';
 
 const valuesOf = (elements: readonly SeenElement[], kind: string) =>
   seenOn(elements)
@@ -186,4 +186,19 @@ test.each([
   ['nonsense', undefined],
 ])('%s is told as %s', (css, words) => {
   expect(colorWords(css)).toBe(words);
+});
+
+// As browsers compute colors. Source: CSS Color 4, 15, serializing color values.
+test.each([
+  ['rgb(0, 0, 0)', 1],
+  ['rgb(255, 165, 0)', 1],
+  ['rgba(0, 0, 0, 0)', 0],
+  ['rgba(10, 20, 30, 0.25)', 0.25],
+  ['color(srgb 1 0 0)', 1],
+  ['oklch(0.5 0.1 0)', 1],
+  ['oklch(0.5 0.1 0 / 0)', 0],
+  ['color(srgb 1 0 0 / 0.4)', 0.4],
+  ['what nobody reads', 1],
+])('%s is opaque by %d', (css, opacity) => {
+  expect(opacityOf(css)).toBeCloseTo(opacity, 6);
 });

@@ -101,6 +101,12 @@ export interface SeenPage {
   readonly drawings: number;
 }
 
+/** How opaque a color is, from 0 to 1; what cannot be read hides what is behind it, whatever it is. */
+export function opacityOf(css: string): number {
+  const read = parseTransparentColor(css);
+  return read.ok ? read.alpha : 1;
+}
+
 /** A color as it is told: as hexadecimal digits, with its share where something shines through. */
 export function colorWords(css: string): string | undefined {
   const read = parseTransparentColor(css);

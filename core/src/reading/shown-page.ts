@@ -99,8 +99,8 @@ function cutAt(tree: DefaultTreeAdapterTypes.Document): boolean {
 const DEEPEST_IMPORT = 8;
 
 /** A sheet under a condition, as a browser takes it with `media`. */
-const under = (media: string | undefined, css: string): string =>
-  media === undefined || media.trim() === '' || /^all$/i.test(media.trim())
+const under = (css: string, media: string): string =>
+  media.trim() === '' || /^all$/i.test(media.trim())
     ? css
     : `@media ${media.replaceAll(/[{};]/g, ' ')} {\n${css}\n}`;
 
@@ -141,20 +141,16 @@ export function shownPages(assets: readonly Asset[]): readonly ShownPage[] {
         (from: Asset) =>
         (address: string): string | undefined =>
           held(find(address, from));
-      const take = (css: string, from: Asset, media: string | undefined, depth: number): void => {
+      /** `media` is asked by what stands around it, the outermost last. */
+      const take = (css: string, from: Asset, media: readonly string[], depth = 0): void => {
         for (const one of importsOf(css)) {
           const asset = find(one.address, from);
           if (asset && depth < DEEPEST_IMPORT)
-            take(
-              text(asset),
-              asset,
-              [media, one.media].find((said) => said?.trim()),
-              depth + 1,
-            );
+            take(text(asset), asset, [one.media, ...media], depth + 1);
           else missing.add(one.address);
         }
         const safe = sheltered(css, show(from));
-        sheets.push(under(media, safe.css));
+        sheets.push(media.reduce(under, safe.css));
         for (const address of safe.missing) missing.add(address);
       };
       let title = '';
@@ -166,14 +162,14 @@ export function shownPages(assets: readonly Asset[]): readonly ShownPage[] {
         const words = (): string =>
           childNodes.map((node) => ('value' in node ? node.value : '')).join('');
         if (tagName === 'title' && title === '') title = words().trim();
-        else if (tagName === 'style') take(words(), page, of('media'), 0);
+        else if (tagName === 'style') take(words(), page, [of('media') ?? '']);
         else if (tagName === 'link') {
           const href = of('href');
           const rel = (of('rel') ?? '').toLowerCase().split(/\s+/);
           if (!rel.includes('stylesheet') || rel.includes('alternate') || href === undefined)
             continue;
           const asset = find(href, page);
-          if (asset) take(text(asset), asset, of('media'), 0);
+          if (asset) take(text(asset), asset, [of('media') ?? '']);
           else missing.add(href);
         } else if (/^(?:script|iframe|frame|object|embed|audio|track)$/.test(tagName)) {
           const address = of('src') ?? of('data');

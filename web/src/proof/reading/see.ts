@@ -1,5 +1,5 @@
 import type { Box } from '@garnish/core/measures/geometry';
-import type { SeenElement } from '@garnish/core/reading/seen';
+import { opacityOf, type SeenElement } from '@garnish/core/reading/seen';
 import { boxOf, edgeOf, ownWordsOf, pxIn } from '../chosen.ts';
 
 /** So many elements are looked at before others may have their turn. */
@@ -12,11 +12,6 @@ const CORNERS = ['top-left', 'top-right', 'bottom-right', 'bottom-left'] as cons
 /** What shows nothing of its own. */
 const UNSEEN = /^(?:script|style|head|title|meta|link|br|wbr|source|option|optgroup)$/;
 
-const isClear = (color: string): boolean =>
-  color === 'transparent' || /[,/]\s*0(?:%|\.0+)?\)$/.test(color);
-const isOpaque = (color: string): boolean =>
-  !/^(?:rgba|transparent)/.test(color) && !/\/\s*(?:0?\.\d+|0)\s*\)$/.test(color);
-
 /** What lies behind the words of an element, its own ground first. */
 function behind(
   element: Element,
@@ -27,9 +22,9 @@ function behind(
   for (let one: Element | null = element; one; one = one.parentElement) {
     const { backgroundColor, backgroundImage } = styleOf(one);
     if (backgroundImage !== 'none') isOverPicture = true;
-    if (isClear(backgroundColor)) continue;
-    grounds.push(backgroundColor);
-    if (isOpaque(backgroundColor)) break;
+    const opacity = opacityOf(backgroundColor);
+    if (opacity > 0) grounds.push(backgroundColor);
+    if (opacity === 1) break;
   }
   return { grounds, isOverPicture };
 }
@@ -147,7 +142,7 @@ export function* seeing(
         hasRoom: element.localName === 'img' ? hasRoom(element, style) : undefined,
         isDrawing: element.localName === 'svg',
         level: levelOf(element),
-        hasOwnGround: !isClear(style.backgroundColor),
+        hasOwnGround: opacityOf(style.backgroundColor) > 0,
         acts: actingOf(element),
       },
     ]);

@@ -77,7 +77,7 @@ export function DriftRows({
         const area = areaOf(row);
         return (
           <li key={key} className="border-t border-line py-0.5">
-            <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_4.5rem] items-baseline gap-x-3">
+            <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_7rem] items-baseline gap-x-3">
               <span className="figures truncate" title={row.value}>
                 <Swatches row={row} />
                 {row.value}
@@ -115,7 +115,9 @@ export function DriftRows({
               >
                 {placesWords(row)}
                 {area !== undefined && area > 0 && (
-                  <span className="figures block text-xs">{percent(area)} of the page</span>
+                  <span className="block text-xs whitespace-nowrap">
+                    {percent(area)} of the page
+                  </span>
                 )}
               </button>
             </div>

@@ -28,6 +28,8 @@ import { createPictures } from './pictures/pictures.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { createSettings } from './db/settings.ts';
 import { guard } from './guard.ts';
+import { keptPageRoutes } from './kept-pages/routes.ts';
+import { createKeptPages } from './kept-pages/store.ts';
 import { noteRoutes } from './notes/routes.ts';
 import { createNotes } from './notes/store.ts';
 import { registerPersons } from './person.ts';
@@ -87,9 +89,12 @@ const PROOF_POLICY =
  * A page of somebody else’s is shown in this: it asks for nothing, whatever it says, and nothing in it acts. In the box
  * scripts are allowed only so that whoever shows it can listen to it; none is by `script-src`.
  */
-const READING_POLICY =
-  "default-src 'none'; script-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:; " +
+const readingPolicy = (fonts: string): string =>
+  `default-src 'none'; script-src 'none'; style-src 'unsafe-inline'; font-src ${fonts}; img-src data:; ` +
   "base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-same-origin allow-scripts";
+const READING_POLICY = readingPolicy('data:');
+/** One that wears a system has its faces, which stand beside it; it asks for nothing else. */
+const WORN_POLICY = readingPolicy("data: 'self'");
 
 const PROOF_PAGE =
   '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Proof</title>' +
@@ -178,6 +183,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await app.register(exportRoutes(store, downloads));
   await app.register(releaseRoutes(releases));
   await app.register(noteRoutes(notes));
+  await app.register(keptPageRoutes(createKeptPages(database, store, storage)));
   await app.register(messageRoutes(messages));
   await app.register(
     guestRoutes({
@@ -200,6 +206,14 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
       .header('x-frame-options', 'SAMEORIGIN')
       .type('text/html; charset=utf-8')
       .send(PROOF_PAGE.replace('<title>Proof', '<title>Page')),
+  );
+
+  app.get('/proof/worn', { schema: { hide: true } }, async (_, reply) =>
+    reply
+      .header('content-security-policy', WORN_POLICY)
+      .header('x-frame-options', 'SAMEORIGIN')
+      .type('text/html; charset=utf-8')
+      .send(PROOF_PAGE),
   );
 
   if (webFolder === undefined) {

@@ -32,6 +32,8 @@ const KINDS = {
   'link-refused': [409, 'This link cannot be made'],
   'unknown-note': [404, 'There is no such note'],
   'note-refused': [403, 'This note cannot be written'],
+  'unknown-page': [404, 'There is no such page'],
+  'page-refused': [409, 'This page cannot be kept'],
   'receiver-refused': [409, 'This channel cannot be told'],
   'unknown-receiver': [404, 'There is no such channel'],
   'unknown-message': [404, 'There is no such message'],

@@ -164,7 +164,9 @@ const HIGHEST_BUTTON_PX = 96;
 const LEAST_CARD = { width: 120, height: 64 } as const;
 
 /** The component that something is, by what one does with it and by how it looks; nothing for anything else. */
-function componentOf(one: SeenElement): 'button' | 'field' | 'card' | 'navigation' | undefined {
+export function componentOf(
+  one: SeenElement,
+): 'button' | 'field' | 'card' | 'navigation' | undefined {
   const isBoxed = one.hasOwnGround || one.edges.length >= 2 || one.picture !== '';
   const isPadded = Math.max(...one.padding) >= LEAST_PADDING_PX;
   switch (one.acts) {

@@ -336,6 +336,27 @@ const STEPS: readonly Step[] = [
       await sequelize.query('ALTER TABLE links DROP COLUMN for_client');
     },
   },
+  {
+    // Pages that were read from outside, on which a system is proved.
+    name: '0014-kept-pages',
+    up: async ({ sequelize }) => {
+      await sequelize.query(`
+        CREATE TABLE kept_pages (
+          id uuid PRIMARY KEY,
+          system_id uuid NOT NULL REFERENCES systems (id) ON DELETE CASCADE,
+          name text NOT NULL,
+          html text NOT NULL,
+          sheets jsonb NOT NULL,
+          alike jsonb NOT NULL,
+          at timestamptz NOT NULL DEFAULT now()
+        );
+        CREATE INDEX kept_pages_of_system ON kept_pages (system_id, at);
+      `);
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('DROP TABLE kept_pages');
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

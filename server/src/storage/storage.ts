@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
 
-/** What fonts and pictures may take together, in bytes. */
+/** What fonts, pictures and kept pages may take together, in bytes. */
 export const MOST_STORED = 1_000_000_000;
 
 export interface Stored {
@@ -64,7 +64,7 @@ export function createStorage({ sequelize }: Database) {
       const [[systems], deleted, own, kept] = await Promise.all([
         rows<{ readonly count: number; readonly bytes: number }>(
           `SELECT count(*)::int AS count,
-             (pg_total_relation_size('systems') + pg_total_relation_size('changes'))::float8 AS bytes FROM systems`,
+             (pg_total_relation_size('systems') + pg_total_relation_size('changes') + pg_total_relation_size('kept_pages'))::float8 AS bytes FROM systems`,
         ),
         rows<{ readonly id: string; readonly name: string; readonly bytes: number }>(`
           SELECT id, name, (pg_column_size(document) +
@@ -86,11 +86,12 @@ export function createStorage({ sequelize }: Database) {
     async makeRoom(bytes: number): Promise<void> {
       const [taken] = await rows<{ readonly bytes: number }>(`
         SELECT ((SELECT coalesce(sum(octet_length(bytes)), 0) FROM own_font_files) +
-                (SELECT coalesce(sum(octet_length(bytes)), 0) FROM pictures))::float8 AS bytes`);
+                (SELECT coalesce(sum(octet_length(bytes)), 0) FROM pictures) +
+                (SELECT coalesce(sum(octet_length(html) + octet_length(sheets::text)), 0) FROM kept_pages))::float8 AS bytes`);
       if ((taken?.bytes ?? 0) + bytes > MOST_STORED)
         throw new Problem(
           'no-room',
-          'Fonts and pictures may take 1 GB together. Delete some under Storage first. Nothing was stored.',
+          'Fonts, pictures and kept pages may take 1 GB together. Delete some under Storage first. Nothing was stored.',
         );
     },
 

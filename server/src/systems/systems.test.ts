@@ -667,6 +667,9 @@ test('pages and answers come under a strict policy', async () => {
   const reading = (await call('GET', '/reading/')).headers.get('content-security-policy') ?? '';
   expect(reading).toContain("default-src 'none'; script-src 'none'");
   expect(reading.replaceAll("frame-ancestors 'self'", '')).not.toMatch(/'self'|http|blob:|\*/);
+  // Where it wears the system it has the faces of that, and no more.
+  const worn = (await call('GET', '/proof/worn')).headers.get('content-security-policy') ?? '';
+  expect(worn.replace("font-src data: 'self'", 'font-src data:')).toBe(reading);
 });
 
 describe('a new system', () => {

@@ -12,7 +12,7 @@ import {
   type Preferences,
 } from '../ui/preferences.ts';
 import { SHEET_OF_PARTS } from '@garnish/core/proof/sheet-of-parts';
-import { useShownPage } from '../system/shown-page.ts';
+import { useShownKeptPage, useShownPage } from '../system/shown-page.ts';
 import { useSystem, useSystemLater } from '../system/system-context.ts';
 import { handle } from '../ui/handle.ts';
 import { NumberField } from '../ui/number-field.tsx';
@@ -40,6 +40,7 @@ const Uses = lazyPart(() => import('./uses.ts'));
 const Layers = lazyPart(() => import('./layers.tsx'));
 const Beside = lazyPart(() => import('./beside.tsx'));
 const Following = lazyPart(() => import('./following.tsx'));
+const WornPage = lazyPart(() => import('./worn/worn-page.tsx'));
 
 const NAMED: readonly [number, ...number[]] = [375, 720, 1440];
 const NONE: readonly number[] = [];
@@ -143,13 +144,16 @@ export function Proof() {
   const { proofWidth: widthPx, wide, proofFonts } = preferences;
   // The sheet of parts is made of decisions: nothing is written on it.
   const isSheet = useShownPage() === SHEET_OF_PARTS;
-  const editing = preferences.editing && !isSheet;
+  const kept = useShownKeptPage();
+  const isMade = isSheet || kept !== undefined;
+  const editing = preferences.editing && !isMade;
   const { proofRoot, proofZoom, proofDrawn, proofSeen, proofSeverity, proofBlur } = preferences;
   const [asReader, setAsReader] = useState(false);
   const [page, setPage] = useState<Document>();
   const frame = useRef<HTMLIFrameElement>(null);
   const room = useRef<HTMLDivElement>(null);
   const [over, setOver] = useState<HTMLDivElement | null>(null);
+  const [foot, setFoot] = useState<HTMLDivElement | null>(null);
   const { width: roomPx, height: roomHeightPx } = useMeasured(room);
   const layer = useRef<Element>(undefined);
   const stepTo = useCallback((element: Element | undefined): void => {
@@ -160,7 +164,7 @@ export function Proof() {
   const isCalm = useCalm();
   useWriting(page, editing);
   // Over the full window other widths stand beside it, all in one scale.
-  const beside = wide ? preferences.proofBeside : NONE;
+  const beside = wide && kept === undefined ? preferences.proofBeside : NONE;
   const { scale, starts } = sideBySide([widthPx, ...beside], roomPx);
   const topPx = beside.length > 0 ? BESIDE_TOP_PX : 0;
   const heightPx = roomHeightPx - topPx;
@@ -172,7 +176,8 @@ export function Proof() {
     setPage(document);
     setPageInFrame(document);
   }, []);
-  useEffect(() => () => setPageInFrame(undefined), []);
+  // What is shown instead is no page of the site: nothing measures or marks it as one.
+  useEffect(() => () => setPageInFrame(undefined), [kept]);
   const changed =
     proofRoot !== ROOT_PX || proofZoom !== 100 || proofSeen !== 'usual' || proofBlur > 0;
   const said =
@@ -229,7 +234,7 @@ export function Proof() {
             {named}
           </button>
         ))}
-        {wide && beside.length < MOST_BESIDE && (
+        {wide && kept === undefined && beside.length < MOST_BESIDE && (
           <button
             type="button"
             title="The same page at another width beside this one"
@@ -247,10 +252,10 @@ export function Proof() {
         <button
           type="button"
           aria-pressed={editing}
-          disabled={isSheet}
+          disabled={isMade}
           title={
-            isSheet
-              ? 'The sheet of parts is made of the decisions; words are written on pages'
+            isMade
+              ? 'Words are written on the pages of the site'
               : 'Change the words in the proof where they stand'
           }
           className="min-h-6 px-1 text-quiet hover:text-base-content disabled:opacity-50 aria-pressed:font-semibold aria-pressed:text-base-content"
@@ -311,78 +316,106 @@ export function Proof() {
       <SeenFilters severity={proofSeverity / 100} />
       <Ruler widthPx={widthPx} onChange={setWidth} lengthPx={roomPx} />
       <div ref={room} className="relative min-h-0 flex-1">
-        {beside.length > 0 && <p className="figures pt-1 text-quiet">{widthPx} px</p>}
-        <div
-          ref={setOver}
-          className="absolute bottom-0 start-0 outline-1 outline-line"
-          style={{ width: widthPx * scale, top: topPx }}
-        >
-          <div className="h-full overflow-hidden" style={{ filter }}>
-            <Frame
-              frame={frame}
-              theme={theme}
-              editing={editing}
-              widthPx={pagePx}
-              heightPx={heightPx}
-              scale={scale * zoom}
-              onReady={ready}
-            />
-          </div>
-          {page && editing && (
-            <Suspense>
-              <ShapingBar page={page} scale={scale * zoom} />
-            </Suspense>
-          )}
-          {page && (
-            <Overlays
-              page={page}
-              theme={theme}
-              scale={scale * zoom}
-              widthPx={pagePx}
-              rootPx={proofRoot}
-              drawn={proofDrawn}
-            />
-          )}
-          <div
-            {...edge}
-            className="absolute inset-y-0 -end-3 w-6 cursor-ew-resize touch-none"
-            onPointerDown={(event) => {
-              setGrab({ x: event.clientX, width: widthPx });
-              edge.onPointerDown(event);
-            }}
-          />
-        </div>
-        {page && beside.length > 0 && (
+        {kept === undefined ? (
+          <>
+            {beside.length > 0 && <p className="figures pt-1 text-quiet">{widthPx} px</p>}
+            <div
+              ref={setOver}
+              className="absolute bottom-0 start-0 outline-1 outline-line"
+              style={{ width: widthPx * scale, top: topPx }}
+            >
+              <div className="h-full overflow-hidden" style={{ filter }}>
+                <Frame
+                  frame={frame}
+                  theme={theme}
+                  editing={editing}
+                  widthPx={pagePx}
+                  heightPx={heightPx}
+                  scale={scale * zoom}
+                  onReady={ready}
+                />
+              </div>
+              {page && editing && (
+                <Suspense>
+                  <ShapingBar page={page} scale={scale * zoom} />
+                </Suspense>
+              )}
+              {page && (
+                <Overlays
+                  page={page}
+                  theme={theme}
+                  scale={scale * zoom}
+                  widthPx={pagePx}
+                  rootPx={proofRoot}
+                  drawn={proofDrawn}
+                />
+              )}
+              <div
+                {...edge}
+                className="absolute inset-y-0 -end-3 w-6 cursor-ew-resize touch-none"
+                onPointerDown={(event) => {
+                  setGrab({ x: event.clientX, width: widthPx });
+                  edge.onPointerDown(event);
+                }}
+              />
+            </div>
+            {page && beside.length > 0 && (
+              <Suspense>
+                <Beside
+                  page={page}
+                  widths={beside}
+                  starts={starts.slice(1)}
+                  theme={theme}
+                  heightPx={heightPx}
+                  scale={scale}
+                  zoom={zoom}
+                  filter={filter}
+                />
+              </Suspense>
+            )}
+          </>
+        ) : (
           <Suspense>
-            <Beside
-              page={page}
-              widths={beside}
-              starts={starts.slice(1)}
+            <WornPage
+              key={kept}
+              id={kept}
               theme={theme}
-              heightPx={heightPx}
-              scale={scale}
+              widthPx={widthPx}
+              roomPx={roomPx}
+              roomHeightPx={roomHeightPx}
               zoom={zoom}
+              rootPx={proofRoot}
               filter={filter}
+              foot={foot}
             />
           </Suspense>
         )}
       </div>
       <div className="flex items-center gap-x-3 pt-1">
-        <div className="figures min-h-6 min-w-0 grow truncate text-xs text-quiet">
-          {said ||
-            (page && isPointed && !editing && (
-              <Suspense>
-                <Layers
-                  page={page}
-                  theme={theme}
-                  scale={scale * zoom}
-                  over={over}
-                  onLayer={stepTo}
-                />
-              </Suspense>
-            ))}
-        </div>
-        {page && !editing && (
+        {kept !== undefined && (
+          <div className="min-h-6 min-w-0 grow text-quiet">
+            {isTrying && <p className="figures text-xs">{said}</p>}
+            {/* What is put in from elsewhere has it for itself. */}
+            <div ref={setFoot} />
+          </div>
+        )}
+        {kept === undefined && (
+          <div className="figures min-h-6 min-w-0 grow truncate text-xs text-quiet">
+            {said ||
+              (page && isPointed && !editing && (
+                <Suspense>
+                  <Layers
+                    page={page}
+                    theme={theme}
+                    scale={scale * zoom}
+                    over={over}
+                    onLayer={stepTo}
+                  />
+                </Suspense>
+              ))}
+          </div>
+        )}
+        {kept === undefined && page && !editing && (
           <Suspense>
             <Following page={page} />
           </Suspense>

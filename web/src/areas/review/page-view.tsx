@@ -16,6 +16,7 @@ import { Copy } from '../../ui/copy.tsx';
 import { SheetDrop } from '../../ui/sheet-drop.tsx';
 import { Swatch } from '../../ui/swatch.tsx';
 import { percent } from '@garnish/core/reading/drift-report';
+import { KeepButton } from '../../proof/worn/keep-button.tsx';
 import { HowFar } from './how-far.tsx';
 import { useDrift } from './use-drift.ts';
 
@@ -294,6 +295,7 @@ export function PageView() {
                 ? `${looked.page.elements} things, ${looked.page.words} with words, ${looked.page.pictures} pictures, ${looked.page.drawings} drawings. Click one, and it is told below.`
                 : 'Looking …'}
             </p>
+            <KeepButton key={shown.file} page={shown} />
           </>
         )}
       </Section>

@@ -1,0 +1,38 @@
+import { useEffect } from 'react';
+import useSWR from 'swr';
+import { get } from '../api/client.ts';
+import { keptPageList, keptPageRecord, keptPagesPath } from '../api/kept-pages.ts';
+import { onNews } from './news.ts';
+import { hideKeptPage } from './shown-page.ts';
+
+/** The pages that are kept with a system to prove it on, by name. */
+export function useKeptPages(system: string) {
+  const known = useSWR(keptPagesPath(system), (path: string) => get(path, keptPageList));
+  const { mutate } = known;
+  useEffect(() => onNews(() => void mutate()), [mutate]);
+  return known;
+}
+
+/**
+ * A kept page with all that stands on it; what another window says of it is taken over. One that was deleted is
+ * shown no longer.
+ */
+export function useKeptPage(system: string, id: string) {
+  const { data: list, mutate: renewList } = useKeptPages(system);
+  const isGone = list?.pages.every((page) => page.id !== id) === true;
+  useEffect(() => {
+    if (isGone) hideKeptPage(system);
+  }, [isGone, system]);
+  const known = useSWR(`${keptPagesPath(system)}/${id}`, (path: string) =>
+    get(path, keptPageRecord),
+  );
+  const { mutate } = known;
+  useEffect(() => {
+    const renew = async (): Promise<void> => {
+      const next = await renewList();
+      if (next?.pages.some((page) => page.id === id) === true) await mutate();
+    };
+    return onNews(() => void renew());
+  }, [renewList, mutate, id]);
+  return known;
+}

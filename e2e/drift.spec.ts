@@ -192,11 +192,31 @@ test('a site that exists becomes a system: every proposal is seen, near blues ar
   const asked: string[] = [];
   page.on('request', (one) => asked.push(one.url()));
   await choose.setInputFiles('samples/before-garnish.html');
-  const decisions = dialog.getByRole('list', { name: 'Decisions that were found' });
+  const decisions = dialog.getByRole('group', { name: 'Decisions that were found' });
   await expect(decisions).toContainText('16 px × 1.25');
   await expect(decisions).toContainText('not explained: ');
-  // Five from its sheets, eight from the page as it is shown.
-  await expect(decisions.getByRole('listitem')).toHaveCount(13);
+  // From its sheets and from the page as it is shown, by the areas in which they are decided.
+  for (const [area, count] of [
+    ['Type', 3],
+    ['Color', 7],
+    ['Space', 11],
+  ] as const)
+    await expect(decisions.getByRole('region', { name: area }).getByRole('listitem')).toHaveCount(
+      count,
+    );
+  // The old value stands beside the new one, with its color.
+  const surface = decisions.getByRole('listitem').filter({ hasText: 'color of surfaces' });
+  await expect(surface).toContainText(/instead of\s+#[0-9a-f]{6}/);
+  // Another value that explains less is chosen; all of an area are left out and taken again.
+  await decisions.getByRole('combobox', { name: 'Which corner of cards' }).selectOption('5 px');
+  const ofSpace = decisions.getByRole('region', { name: 'Space' });
+  await ofSpace.getByRole('button', { name: 'none of these' }).click();
+  await expect(ofSpace.getByRole('checkbox', { checked: true })).toHaveCount(0);
+  await ofSpace.getByRole('button', { name: 'all of these' }).click();
+  await expect(ofSpace.getByRole('checkbox', { checked: true })).toHaveCount(11);
+  await expect(dialog.getByRole('region', { name: 'Components that were found' })).toContainText(
+    'missing: focus, pressed, off',
+  );
   await expect(decisions.getByRole('checkbox', { name: /^color of the page/ })).toBeChecked();
   await decisions.getByRole('checkbox', { name: /^color of lines/ }).uncheck();
   const colors = dialog.getByRole('list', { name: 'Colors that were found' });
@@ -212,12 +232,15 @@ test('a site that exists becomes a system: every proposal is seen, near blues ar
   expect(asked.filter((url) => !url.startsWith(new URL(page.url()).origin))).toEqual([]);
   await dialog.getByRole('button', { name: 'Make it' }).click();
   await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible();
+  // The page itself is the proof, in the new system.
+  const own = page.frameLocator('iframe[title$=", in this system"]');
+  await expect(own.locator('h1')).toHaveAttribute('data-worn', /type-h1/);
 
   const [, id = ''] = /systems\/([^/]+)\//.exec(page.url()) ?? [];
   const { type, space, shape, color, layout, description } = await documentOf(request, id);
   expect(type.anchors.items['wide']).toMatchObject({ base: 16, ratio: 1.25 });
   expect(space.unit).toBe(8);
-  expect(shape.radii.items['round']?.px).toBe(6);
+  expect(shape.radii.items['round']?.px).toBe(5);
   expect(layout.grid.at['wide']?.container).toBe(1080);
   expect(color.roles.items['page']?.light).toEqual({ kind: 'own', value: '#fbf9f4' });
   expect(color.roles.items['line']?.light).not.toMatchObject({ kind: 'own' });

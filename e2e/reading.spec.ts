@@ -151,7 +151,7 @@ test('from a page that a browser saved of a system its roles are found again', a
     .getByRole('group', { name: 'Style sheets or a page' })
     .getByLabel('Choose files')
     .setInputFiles(saved);
-  const decisions = dialog.getByRole('list', { name: 'Decisions that were found' });
+  const decisions = dialog.getByRole('group', { name: 'Decisions that were found' });
   for (const [name, token] of [
     ['color of the page', 'color.page'],
     ['color of surfaces', 'color.surface'],

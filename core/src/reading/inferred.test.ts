@@ -6,7 +6,8 @@ import { patched, type Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { seeded } from '../seeded.ts';
-import { inferredFrom, readFrom, type Inferred, type Proposal } from './inferred.ts';
+import { inferredFrom, readFrom, type Inferred } from './inferred.ts';
+import type { Proposal } from './proposal.ts';
 import { readSheet } from './read-sheet.ts';
 import { sheetsIn } from './sheets-in.ts';
 
@@ -148,9 +149,12 @@ test('the page from before is read as a system', () => {
   expect(found.proposals.map(({ id }) => id)).toEqual([
     'scale',
     'unit',
+    'breakpoints',
+    'gutter',
     'controls',
     'cards',
     'container',
+    'light',
   ]);
   expect(proposal(found, 'scale')?.value).toBe('16 px × 1.25');
   expect(proposal(found, 'container')?.value).toBe('1120 px');

@@ -7,41 +7,14 @@ import { fitScales, type FittedScale } from '../type/read-sizes.ts';
 import { unitOf } from './faults.ts';
 import { pxOn, type Screen } from './lengths.ts';
 import { measured } from './measured.ts';
-import type { ReadDeclaration, ReadSheet } from './read-sheet.ts';
-import { isDark, isOfRoot } from './theme-of.ts';
+import { componentsRead, type ReadComponent } from './components-read.ts';
+import { breakpointsFrom, flowFrom, gridFrom, lightFrom } from './layout-read.ts';
+import { likelihoodOf, OFF_PX, scaleOfNoisy, unitOfNoisy } from './noisy.ts';
+import { MOST_ALTERNATIVES, type Proposal, type Proposed } from './proposal.ts';
+import { rampsIn, type FoundRamp } from './ramps-in.ts';
+import type { ReadSheet } from './read-sheet.ts';
+import { counted, holdsOn, NARROW, percent, round, saidIn, WIDE, type Said } from './said.ts';
 import { partsOfDeclaration } from './values.ts';
-import { filling } from './variables.ts';
-
-/** What could be decided for a system, because sheets say so. */
-export interface Proposal {
-  readonly id:
-    | 'scale'
-    | 'unit'
-    | 'controls'
-    | 'cards'
-    | 'container'
-    | 'page'
-    | 'surface'
-    | 'text'
-    | 'quiet'
-    | 'link'
-    | 'line'
-    | 'heading lines'
-    | 'text lines';
-  /** What is decided. */
-  readonly name: string;
-  readonly value: string;
-  /** What a new system begins with. */
-  readonly usual: string;
-  /** The figures that it rests on, in words. */
-  readonly why: string;
-  /** How much of what it is about it explains, 0 to 1. */
-  readonly explains: number;
-  /** Values that it does not explain, as they are written. */
-  readonly unexplained: readonly string[];
-  /** The change of a new system that decides it. */
-  readonly patch: Patch;
-}
 
 /** A color of some sheets, with those that are nearly the same. */
 export interface FoundColor {
@@ -60,12 +33,13 @@ export interface Inferred {
   /** Colors of the brand, what acts first; then by how often they stand. */
   readonly colors: readonly FoundColor[];
   readonly neutrals: readonly FoundColor[];
+  /** The ramps that its colors stand in. */
+  readonly ramps: readonly FoundRamp[];
+  /** The components that rules speak of, with their states. */
+  readonly components: readonly ReadComponent[];
   /** Families by how often they are set, as they are called. */
   readonly faces: readonly (readonly [family: string, places: number])[];
 }
-
-const WIDE: Screen = { widthPx: 1440, heightPx: 900, rootPx: 16 };
-const NARROW: Screen = { widthPx: 360, heightPx: 780, rootPx: 16 };
 
 /** Below this chroma of OKLCH a color is told as a gray. Common practice. */
 const GRAY_CHROMA = 0.04;
@@ -79,54 +53,6 @@ const FIELD =
 const CARD = /\.(?:[\w-]*-)?(?:card|panel|tile|box)(?![a-z])/i;
 const HELD = /\.(?:[\w-]*-)?(?:wrap|wrapper|container|inner)(?![a-z])/i;
 const ON_TOUCH = /:(?:hover|focus|active|visited|disabled)/i;
-
-/** A declaration with its custom properties filled in, on the usual screen and in the usual theme. */
-interface Said extends ReadDeclaration {
-  readonly isNarrow: boolean;
-}
-
-/** Whether what stands in some at-rules holds on a screen; what is asked of anything but its width holds. */
-function holdsOn(within: readonly string[], { widthPx, rootPx }: Screen): boolean {
-  return within.every((one) => {
-    if (/^@media\s+print/i.test(one)) return false;
-    if (!/^@media/i.test(one)) return true;
-    const bounds = [
-      ...one.matchAll(/\((min|max)-width\s*:\s*([\d.]+)(px|r?em)\)/gi),
-    ] as unknown as readonly [string, string, string, string][];
-    const ranges = [
-      ...one.matchAll(/\(width\s*([<>])=?\s*([\d.]+)(px|r?em)\)/gi),
-    ] as unknown as readonly [string, string, string, string][];
-    const px = (number: string, unit: string): number =>
-      Number(number) * (unit.toLowerCase() === 'px' ? 1 : rootPx);
-    return (
-      bounds.every(([, bound, number, unit]) =>
-        bound.toLowerCase() === 'min' ? widthPx >= px(number, unit) : widthPx <= px(number, unit),
-      ) &&
-      ranges.every(([, sign, number, unit]) =>
-        sign === '>' ? widthPx >= px(number, unit) : widthPx <= px(number, unit),
-      )
-    );
-  });
-}
-
-/** Everything that the sheets say in the usual theme, with custom properties filled in. */
-function saidIn(sheets: readonly ReadSheet[]): readonly Said[] {
-  const all = sheets.flatMap(({ declarations }) => declarations).filter((one) => !isDark(one));
-  const ofRoot = new Map<string, string>();
-  for (const one of all)
-    if (one.property.startsWith('--') && (isOfRoot(one) || !ofRoot.has(one.property)))
-      ofRoot.set(one.property, one.value);
-  const filled = filling((name) => ofRoot.get(name));
-  return all
-    .filter(({ property }) => !property.startsWith('--'))
-    .flatMap((one) => {
-      const value = filled(one.value);
-      if (value === undefined) return [];
-      const isWide = holdsOn(one.within, WIDE);
-      const isNarrow = holdsOn(one.within, NARROW);
-      return isWide || isNarrow ? [{ ...one, value, isNarrow: !isWide }] : [];
-    });
-}
 
 interface Sized {
   readonly selector: string;
@@ -153,9 +79,6 @@ const HEADING = /(?:^|[\s>+~])h([1-6])(?![\w-])[^\s>+~]*$/i;
 /** Fits that are looked through for one from the size of running text. */
 const MOST_FITS = 40;
 
-const round = (value: number, digits: number): number => Number(value.toFixed(digits));
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
-
 type Fitted = Pick<FittedScale, 'base' | 'ratio'>;
 
 /** So much off the scale is a size still on it: what rounding to whole px makes, or a hundredth. */
@@ -169,28 +92,9 @@ function placeOf(px: number, { base, ratio }: Fitted): { place: number; isOn: bo
   return { place, isOn: off <= Math.max(ROUNDED_PX, ROUNDED_SHARE * px) };
 }
 
-/** The base and the ratio that explain most text sizes, on a phone and on a wide screen. */
-function scaleFrom(said: readonly Said[]): readonly Proposal[] {
-  const [wide, narrow] = [sizesOn(said, WIDE), sizesOn(said, NARROW)];
-  const bodyOf = (sizes: readonly Sized[]): number | undefined =>
-    sizes.find(({ selector }) => BODY.test(selector))?.px;
-  /** The scale of some sizes: of running text and headings alone, where those are enough to tell. */
-  const fitted = (sizes: readonly Sized[]): Fitted | undefined => {
-    const told = sizes.filter(({ selector }) => BODY.test(selector) || HEADING.test(selector));
-    const isEnough = new Set(told.map(({ px }) => px)).size >= 3;
-    const body = bodyOf(sizes);
-    const all = fitScales(
-      (isEnough ? told : sizes).map(({ px }) => px),
-      MOST_FITS,
-    );
-    return all.find(({ base }) => base === body) ?? all[0];
-  };
-  const atWide = fitted(wide);
-  if (!atWide) return [];
-  const atNarrow = fitted(narrow);
-  const base = bodyOf(narrow) ?? atNarrow?.base ?? atWide.base;
-  const ratio = atNarrow?.base === base ? atNarrow.ratio : atWide.ratio;
-  const placed = wide.map((one) => ({ ...one, ...placeOf(one.px, atWide) }));
+/** What a scale says of some sizes: where each stands, and which are on none of its places. */
+function explaining(sizes: readonly Sized[], scale: Fitted) {
+  const placed = sizes.map((one) => ({ ...one, ...placeOf(one.px, scale) }));
   const off = placed.filter(({ isOn }) => !isOn);
   const places = new Map<string, number>();
   for (const { selector, place, isOn } of placed) {
@@ -198,20 +102,85 @@ function scaleFrom(said: readonly Said[]): readonly Proposal[] {
     if (level !== undefined && isOn)
       places.set(`h${level}`, Math.max(places.get(`h${level}`) ?? place, place));
   }
-  const explains = 1 - off.length / wide.length;
-  const [low, high] = [
-    { base: round(base, 2), ratio: round(ratio, 3) },
-    { base: round(atWide.base, 2), ratio: round(atWide.ratio, 3) },
-  ];
-  const words = ({ base: px, ratio: times }: typeof low): string => `${px} px × ${times}`;
-  return [
-    {
-      id: 'scale',
-      name: 'base size and ratio',
-      value: words(low) === words(high) ? words(high) : `${words(low)} to ${words(high)}`,
-      usual: '16 px × 1.2 to 18 px × 1.25',
-      why: `${wide.length - off.length} of ${wide.length} text sizes are on it`,
-      explains,
+  return { off, places };
+}
+
+const scaleWords = ({ base, ratio }: Fitted): string => `${base} px × ${ratio}`;
+const rounded = ({ base, ratio }: Fitted): Fitted => ({
+  base: round(base, 2),
+  ratio: round(ratio, 3),
+});
+
+/** Sizes that grow with the screen by themselves. */
+const isFluid = (text: string): boolean => /v(?:w|i|min|max)\b/i.test(text);
+
+/** Whether most sizes are whole or half px: nothing has moved them from where they were meant. */
+const areRound = (sizes: readonly number[]): boolean =>
+  sizes.filter((px) => Math.abs(px * 2 - Math.round(px * 2)) < 0.02).length > 0.6 * sizes.length;
+
+/** The size of running text on a screen of some width, as a page shows it. */
+export type RunningText = (widthPx: number) => number | undefined;
+
+/** The base and the ratio that explain most text sizes, on a phone and on a wide screen. */
+function scaleFrom(
+  said: readonly Said[],
+  [fromPx, toPx]: readonly [number, number],
+  running: RunningText | undefined,
+): readonly Proposal[] {
+  // Where sizes flow, the scales are those of the screens that they flow between.
+  const screens = [
+    { ...WIDE, widthPx: toPx },
+    { ...NARROW, widthPx: fromPx },
+  ] as const;
+  const wide = sizesOn(said, screens[0]);
+  const narrow = sizesOn(said, screens[1]);
+  const bodyOf = (sizes: readonly Sized[]): number | undefined =>
+    sizes === wide && running
+      ? running(screens[0].widthPx)
+      : running
+        ? running(screens[1].widthPx)
+        : sizes.find(({ selector }) => BODY.test(selector))?.px;
+  /** The scales of some sizes: of running text and headings alone, where those are enough to tell; from the size of text at first. */
+  const fitted = (sizes: readonly Sized[]): readonly Fitted[] => {
+    const told = sizes.filter(({ selector }) => BODY.test(selector) || HEADING.test(selector));
+    const isEnough = new Set(told.map(({ px }) => px)).size >= 3;
+    const body = bodyOf(sizes);
+    const all = fitScales(
+      (isEnough ? told : sizes).map(({ px }) => px),
+      MOST_FITS,
+    );
+    const own = body === undefined ? [] : all.filter(({ base }) => Math.abs(base - body) < 0.02);
+    const others = all.filter((one) => !own.includes(one));
+    const best = own[0] ?? others[0];
+    const distinct = [...new Set(sizes.map(({ px }) => px))];
+    const score = best ? likelihoodOf(distinct, best, ROUNDED_PX) : -Infinity;
+    const meant =
+      body === undefined || areRound(distinct) ? undefined : scaleOfNoisy(distinct, body);
+    return [
+      ...(meant && meant.score > score + 1 ? [meant] : []),
+      ...own,
+      ...(running ? [] : others),
+    ];
+  };
+  const [atWide, ...others] = fitted(wide);
+  if (!atWide) return [];
+  const [atNarrow] = fitted(narrow);
+  const fluid = said.filter((one) =>
+    partsOfDeclaration(one).some(({ kind, text }) => kind === 'size' && isFluid(text)),
+  ).length;
+  const proposed = (onWide: Fitted, onNarrow: Fitted | undefined): Proposed => {
+    const base = bodyOf(narrow) ?? onNarrow?.base ?? onWide.base;
+    const isOfText = onNarrow !== undefined && Math.abs(onNarrow.base - base) <= OFF_PX;
+    const low = rounded(isOfText ? onNarrow : { base, ratio: onWide.ratio });
+    const high = rounded(onWide);
+    const { off, places } = explaining(wide, onWide);
+    return {
+      value:
+        scaleWords(low) === scaleWords(high)
+          ? scaleWords(high)
+          : `${scaleWords(low)} to ${scaleWords(high)}`,
+      why: `${wide.length - off.length} of ${wide.length} text sizes are on it${fluid === 0 ? '' : `, ${fluid} of them flow`}`,
+      explains: 1 - off.length / wide.length,
       unexplained: off.map(({ px, selector }) => `${round(px, 2)} px, ${selector}`),
       patch: [
         { op: 'replace', path: '/type/anchors/items/narrow/base', value: low.base },
@@ -224,6 +193,23 @@ function scaleFrom(said: readonly Said[]): readonly Proposal[] {
           value: Math.min(20, Math.max(-8, place)),
         })),
       ],
+    };
+  };
+  const first = proposed(atWide, atNarrow);
+  const known = new Set([first.value]);
+  return [
+    {
+      id: 'scale',
+      name: 'base size and ratio',
+      usual: '16 px × 1.2 to 18 px × 1.25',
+      ...first,
+      // From the same base another ratio; where text is set otherwise nobody knows it.
+      alternatives: others
+        .filter(({ base }) => base === atWide.base)
+        .map((one) => proposed(one, one))
+        .filter(({ value }) => !known.has(value) && known.add(value))
+        .toSorted((one, other) => other.explains - one.explains)
+        .slice(0, MOST_ALTERNATIVES),
     },
   ];
 }
@@ -237,31 +223,75 @@ function unitFrom(said: readonly Said[]): readonly Proposal[] {
     }),
   );
   const found = unitOf(spaces.map(({ px }) => px));
-  if (found === undefined) return [];
-  const isOn = (px: number): boolean =>
-    Math.abs(px / found - Math.round(px / found)) * found < 0.02;
-  const off = spaces.filter(({ px }) => !isOn(px));
-  const unit = found < 5 ? found * Math.ceil(5 / found) : found;
-  const explains = 1 - off.length / spaces.length;
+  if (found === undefined) return unitFromNoisy(spaces.map(({ px }) => px));
+  const proposed = (base: number): Proposed => {
+    const off = spaces.filter(
+      ({ px }) => Math.abs(px / base - Math.round(px / base)) * base >= 0.02,
+    );
+    const unit = base < 5 ? base * Math.ceil(5 / base) : base;
+    const explains = 1 - off.length / spaces.length;
+    return {
+      value: unit === base ? `${unit} px` : `${unit} px, halved where it is ${base} px`,
+      why: `${percent(explains)} of ${spaces.length} spaces are multiples of ${base} px`,
+      explains,
+      unexplained: [...new Set(off.map(({ text }) => text))],
+      patch: [{ op: 'replace', path: '/space/unit', value: unit }],
+    };
+  };
   return [
     {
       id: 'unit',
       name: 'unit of space',
-      value: unit === found ? `${unit} px` : `${unit} px, halved where it is ${found} px`,
       usual: '8 px',
-      why: `${percent(explains)} of ${spaces.length} spaces are multiples of ${found} px`,
-      explains,
-      unexplained: [...new Set(off.map(({ text }) => text))],
-      patch: [{ op: 'replace', path: '/space/unit', value: unit }],
+      ...proposed(found),
+      alternatives: UNITS.filter((unit) => unit !== found)
+        .map(proposed)
+        .filter(({ explains }) => explains >= 0.5)
+        .toSorted((one, other) => other.explains - one.explains)
+        .slice(0, MOST_ALTERNATIVES),
     },
   ];
 }
 
-/** The value that stands most often among some, and how often. */
-function mostOften<Value>(values: readonly Value[]): readonly [Value, number] | undefined {
-  const counts = new Map<Value, number>();
-  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1);
-  return [...counts].toSorted(([, one], [, other]) => other - one)[0];
+/** The unit of spaces that lie about where they were meant. */
+function unitFromNoisy(spaces: readonly number[]): readonly Proposal[] {
+  const found = unitOfNoisy(spaces);
+  if (!found) return [];
+  const { unit, share } = found;
+  const off = spaces.filter((px) => Math.abs(px - Math.round(px / unit) * unit) > 1.05);
+  return [
+    {
+      id: 'unit',
+      name: 'unit of space',
+      value: `${unit} px`,
+      usual: '8 px',
+      why: `${percent(share)} of ${spaces.length} spaces are within a px of its multiples`,
+      explains: share,
+      unexplained: [...new Set(off)].map((px) => `${round(px, 2)} px`),
+      patch: [
+        { op: 'replace', path: '/space/unit', value: unit < 5 ? unit * Math.ceil(5 / unit) : unit },
+      ],
+    },
+  ];
+}
+
+/** Units that are usual. Common practice. */
+const UNITS = [4, 5, 6, 8, 10] as const;
+
+/** The values that some things have, the most frequent first, each as what could be decided. */
+function eachOf(
+  values: readonly number[],
+  why: (count: number) => string,
+  patchTo: (px: number) => Patch,
+): readonly Proposed[] {
+  const all = counted(values);
+  return all.map(([px, count]) => ({
+    value: `${px} px`,
+    why: why(count),
+    explains: count / values.length,
+    unexplained: all.flatMap(([other]) => (other === px ? [] : [`${other} px`])),
+    patch: patchTo(px),
+  }));
 }
 
 function cornersFrom(said: readonly Said[]): readonly Proposal[] {
@@ -278,20 +308,18 @@ function cornersFrom(said: readonly Said[]): readonly Proposal[] {
           return px === undefined ? [] : [round(px, 2)];
         }),
       );
-    const [px, count] = mostOften(corners) ?? [];
     // Rounder than anything is high: a pill, which is no corner of a scale.
-    if (px === undefined || count === undefined || px > 60) return [];
-    const explains = count / corners.length;
+    const [first, ...others] = eachOf(
+      corners.filter((px) => px <= 60),
+      (count) => `${count} of ${corners.length} have it`,
+      patchTo,
+    );
+    if (!first) return [];
     return [
       {
-        id,
-        name: `corner of ${id}`,
-        value: `${px} px`,
-        usual: '4 px',
-        why: `${count} of ${corners.length} have it`,
-        explains,
-        unexplained: [...new Set(corners)].filter((one) => one !== px).map((one) => `${one} px`),
-        patch: patchTo(px),
+        ...{ id, name: `corner of ${id}`, usual: '4 px' },
+        ...first,
+        alternatives: others.slice(0, MOST_ALTERNATIVES),
       },
     ];
   };
@@ -323,18 +351,17 @@ function containerFrom(said: readonly Said[]): readonly Proposal[] {
       const px = pxOn(value, WIDE);
       return px !== undefined && px >= 700 && px <= 2000 ? [Math.round(px)] : [];
     });
-  const [px, count] = mostOften(widths) ?? [];
-  if (px === undefined || count === undefined) return [];
+  const [first, ...others] = eachOf(
+    widths,
+    (count) => `${count} of ${widths.length} that hold pages are so wide`,
+    (px) => [{ op: 'replace', path: '/layout/grid/at/wide/container', value: px }],
+  );
+  if (!first) return [];
   return [
     {
-      id: 'container',
-      name: 'widest content',
-      value: `${px} px`,
-      usual: '1080 px',
-      why: `${count} of ${widths.length} that hold pages are so wide`,
-      explains: count / widths.length,
-      unexplained: [...new Set(widths)].filter((one) => one !== px).map((one) => `${one} px`),
-      patch: [{ op: 'replace', path: '/layout/grid/at/wide/container', value: px }],
+      ...{ id: 'container', name: 'widest content', usual: '1080 px' },
+      ...first,
+      alternatives: others.slice(0, MOST_ALTERNATIVES),
     },
   ];
 }
@@ -389,6 +416,14 @@ function colorsFrom(said: readonly Said[], apart: ReadonlySet<string>): readonly
   }));
 }
 
+/** The screens that sizes flow between: those of a new system, where nothing flows. */
+function flowWidths([flow]: readonly Proposal[]): readonly [number, number] {
+  const [from, to] = (flow?.patch ?? []).flatMap((one) =>
+    'value' in one && typeof one.value === 'number' ? [one.value] : [],
+  );
+  return from !== undefined && to !== undefined ? [from, to] : [NARROW.widthPx, WIDE.widthPx];
+}
+
 /** What a new system takes as colors of the brand at most. */
 export const MOST_BRAND_COLORS = 8;
 
@@ -396,13 +431,16 @@ export const MOST_BRAND_COLORS = 8;
  * What of a system can be found in some style sheets: each proposal with its figures and with what it does not explain.
  * Sheets alone are read; what covers how much of a page is not known.
  * @param apart colors that are not joined to others, however near
+ * @param running the size of running text, where a page shows it; where absent it is that of the body’s rules
  */
 export function inferredFrom(
   sheets: readonly ReadSheet[],
   apart: ReadonlySet<string> = new Set(),
+  running?: RunningText,
 ): Inferred {
   const said = saidIn(sheets);
   const onWide = said.filter(({ isNarrow }) => !isNarrow);
+  const flow = flowFrom(onWide);
   const colors = colorsFrom(onWide, apart);
   const vivid = colors.filter(({ isNeutral }) => !isNeutral);
   const faces = new Map<string, number>();
@@ -419,15 +457,21 @@ export function inferredFrom(
     }
   return {
     proposals: [
-      ...scaleFrom(said),
+      ...scaleFrom(said, flowWidths(flow), running),
+      ...flow,
       ...unitFrom(onWide),
+      ...breakpointsFrom(sheets),
+      ...gridFrom(onWide),
       ...cornersFrom(onWide),
       ...containerFrom(onWide),
+      ...lightFrom(onWide),
     ],
     colors: [
       ...vivid.filter(({ use }) => use === 'action'),
       ...vivid.filter(({ use }) => use !== 'action'),
     ],
+    ramps: rampsIn(vivid.map(({ hex }) => hex)),
+    components: componentsRead(sheets),
     neutrals: colors.filter(({ isNeutral }) => isNeutral),
     faces: [...faces].toSorted(([, one], [, other]) => other - one),
   };

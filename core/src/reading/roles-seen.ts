@@ -4,8 +4,8 @@ import { oklabOf, oklchOf } from '../color/oklab.ts';
 import { parseTransparentColor } from '../color/parse-color.ts';
 import { rgbOf, type Hex } from '../color/srgb.ts';
 import type { Patch } from '../system/patch.ts';
-import type { Proposal } from './inferred.ts';
-import { groundSeen, wordsArea, type SeenElement } from './seen.ts';
+import type { Proposal } from './proposal.ts';
+import { componentOf, groundSeen, ownGround, wordsArea, type SeenElement } from './seen.ts';
 
 /** Nearer than this after CIEDE2000 two colors are one here. Common practice. */
 const SAME = 1.5;
@@ -17,6 +17,10 @@ const LIGHT_FROM = 0.6;
 const GOOD_PART = 0.25;
 /** Words that stand out less than this are no words of the page. Common practice. */
 const LEAST_CONTRAST = 2;
+/** White words on it are read. Source: WCAG 2.2, 1.4.3, AA. */
+const ON_WHITE = 4.5;
+/** Less of a page than this is no ground of its own. Common practice. */
+const LEAST_BAND = 0.02;
 /** Less of all words than this is no role of its own. Common practice. */
 const LEAST_SHARE = 0.01;
 
@@ -69,6 +73,7 @@ const MOST_OTHERS = 6;
 const USUAL: Readonly<Partial<Record<Proposal['id'], string>>> = {
   page: 'gray 1',
   surface: 'gray 2',
+  support: 'a companion of the brand',
   text: 'gray 15',
   quiet: 'gray 11',
   link: 'brand 11',
@@ -129,6 +134,24 @@ function colorRoles(seen: readonly SeenElement[]): readonly Proposal[] {
       why: `it is the largest ground on the page, ${share(Math.min(all, surface[1]), all)} of it`,
       explains: Math.min(1, surface[1] / all),
       others: [],
+    });
+  const bands = largest(
+    seen.flatMap((one): readonly (readonly [Hex, number])[] => {
+      const own = ownGround(one);
+      const isBand = own !== undefined && componentOf(one) !== 'button' && !isQuietColor([own, 0]);
+      return isBand ? [[own, Math.min(all, areaOf(one))]] : [];
+    }),
+  );
+  // White stands on what supports the brand in a new system.
+  const support = bands.find(([hex]) => contrastRatio('#ffffff', hex) >= ON_WHITE);
+  if (support && support[1] / all >= LEAST_BAND)
+    found.push({
+      id: 'support',
+      name: 'color of grounds of the brand',
+      hex: support[0],
+      why: `it lies behind ${share(Math.min(all, support[1]), all)} of the page, and is no button`,
+      explains: support[1] / bands.reduce((sum, [, area]) => sum + area, 0),
+      others: bands.filter((one) => one !== support).map(([hex]) => hex),
     });
   // Words on the page and its surfaces: those on grounds of the brand have other colors.
   const isPlain = (one: SeenElement): boolean => {

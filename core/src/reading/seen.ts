@@ -130,6 +130,51 @@ const areaOf = ({ width, height }: Box): number => Math.max(0, width) * Math.max
 /** About how much its own words cover: half of a square of the size for each sign. Common practice. */
 export const wordsArea = ({ signs, sizePx }: SeenElement): number => signs * sizePx * sizePx * 0.5;
 
+const hexOf = (css: string | undefined): Hex | undefined => {
+  const read = parseTransparentColor(css ?? '');
+  return read.ok && read.alpha === 1 ? read.hex : undefined;
+};
+
+/** A color in a gradient as browsers compute it. Source: CSS Color 4, 15. */
+const FIRST_COLOR = /#[\da-f]{3,8}\b|(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]*\)/i;
+
+/** The ground of something by itself; of a gradient what it begins with; nothing where there is a picture. */
+export function ownGround({ picture, hasOwnGround, grounds }: SeenElement): Hex | undefined {
+  if (picture !== '')
+    return picture.includes('url(') ? undefined : hexOf(FIRST_COLOR.exec(picture)?.[0]);
+  return hasOwnGround ? hexOf(grounds[0]) : undefined;
+}
+
+/** What weighs most among some. */
+export function mostWeighted<Value>(
+  found: readonly (readonly [Value, number])[],
+): Value | undefined {
+  const sums = new Map<Value, number>();
+  for (const [value, weight] of found) sums.set(value, (sums.get(value) ?? 0) + weight);
+  return [...sums].toSorted(([, one], [, other]) => other - one)[0]?.[0];
+}
+
+const runningWords = (seen: readonly SeenElement[]): readonly SeenElement[] =>
+  seen.filter((one) => one.signs > 0 && one.level === undefined && !one.isLink);
+
+/** The size that most running words are set in, in px; nothing where there are none. */
+export const runningSize = (seen: readonly SeenElement[]): number | undefined =>
+  mostWeighted(runningWords(seen).map((one) => [one.sizePx, wordsArea(one)] as const));
+
+/** The faces of a page as they are called, with their weights: of most running words, and of the highest heading. */
+export function facesSeen(seen: readonly SeenElement[]): {
+  readonly text: string | undefined;
+  readonly heading: { readonly face: string; readonly weight: number } | undefined;
+} {
+  const [heading] = seen
+    .filter(({ level, signs }) => level !== undefined && signs > 0)
+    .toSorted((one, other) => (one.level ?? 0) - (other.level ?? 0));
+  return {
+    text: mostWeighted(runningWords(seen).map((one) => [one.face, wordsArea(one)] as const)),
+    heading,
+  };
+}
+
 const px = (value: number): string => `${sizeWords(value)} px`;
 
 /** A text style in one line: face, size, line height, weight and spacing. */

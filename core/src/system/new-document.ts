@@ -83,6 +83,9 @@ export interface Start {
   readonly logo?: string;
 }
 
+/** The color of the brand where nobody has named one. */
+export const USUAL_BRAND = '#3b6ea5' satisfies Hex;
+
 /** A new system with a decision in every place, so that its proof stands from the first moment. */
 export function newDocument(start: Start): StyleDocument {
   const { name, brand, heading, text, kind, colors = [], logo } = start;

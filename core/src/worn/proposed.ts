@@ -9,8 +9,10 @@ import { rolesSeen } from '../reading/roles-seen.ts';
 import {
   componentOf,
   groundSeen,
+  mostWeighted as most,
   opacityOf,
-  wordsArea,
+  ownGround,
+  runningSize,
   type SeenElement,
 } from '../reading/seen.ts';
 import type { StyleDocument } from '../system/document.ts';
@@ -104,13 +106,6 @@ interface Reading {
   readonly headings: readonly (readonly [level: number, px: number])[];
 }
 
-/** What covers most among some. */
-function most<Value>(found: readonly (readonly [Value, number])[]): Value | undefined {
-  const sums = new Map<Value, number>();
-  for (const [value, weight] of found) sums.set(value, (sums.get(value) ?? 0) + weight);
-  return [...sums].toSorted(([, one], [, other]) => other - one)[0]?.[0];
-}
-
 const areaOf = ({ box }: SeenElement): number => box.width * box.height;
 
 function readingOf(seen: readonly SeenElement[]): Reading {
@@ -120,7 +115,6 @@ function readingOf(seen: readonly SeenElement[]): Reading {
     return hex === undefined ? [] : [[hex, one]];
   });
   const buttons = own.filter(([, one]) => componentOf(one) === 'button');
-  const running = seen.filter((one) => one.signs > 0 && one.level === undefined && !one.isLink);
   const headings = new Map<number, number>();
   for (const { level, sizePx } of seen)
     if (level !== undefined && !headings.has(level)) headings.set(level, sizePx);
@@ -134,7 +128,7 @@ function readingOf(seen: readonly SeenElement[]): Reading {
         buttons.filter(([hex]) => isVivid(hex)).map(([hex, one]) => [hex, areaOf(one)] as const),
       ) ?? most(buttons.map(([hex, one]) => [hex, areaOf(one)] as const)),
     widthPx: Math.max(1, ...seen.map(({ box }) => box.left + box.width)),
-    bodyPx: most(running.map((one) => [one.sizePx, wordsArea(one)] as const)) ?? 16,
+    bodyPx: runningSize(seen) ?? 16,
     headings: [...headings].toSorted(([one], [other]) => one - other),
   };
 }
@@ -225,16 +219,6 @@ function spacesOf(one: SeenElement, { steps }: Wardrobe, isInset: boolean): Wear
 /** Something that goes over the whole page, or is a part of it by name, is no card on it. */
 const isBand = ({ box, name }: SeenElement, { widthPx }: Reading): boolean =>
   box.width >= 0.8 * widthPx || /^(?:body|main|header|footer|section|nav)(?:\.|$)/.test(name);
-
-/** A color in a gradient as browsers compute it. Source: CSS Color 4, 15. */
-const FIRST_COLOR = /#[\da-f]{3,8}\b|(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]*\)/i;
-
-/** The ground of something by itself; of a gradient what it begins with; nothing where there is a picture. */
-function ownGround({ picture, hasOwnGround, grounds }: SeenElement): Hex | undefined {
-  if (picture !== '')
-    return picture.includes('url(') ? undefined : hexOf(FIRST_COLOR.exec(picture)?.[0]);
-  return hasOwnGround ? hexOf(grounds[0]) : undefined;
-}
 
 /** What something takes of a system, as far as its looks and its place tell. */
 function proposed(

@@ -1,4 +1,4 @@
-import { newDocument } from '@garnish/core/system/new-document';
+import { newDocument, USUAL_BRAND } from '@garnish/core/system/new-document';
 import { patched } from '@garnish/core/system/patch';
 import { upgradePatch } from '@garnish/core/system/upgrade';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
@@ -23,7 +23,7 @@ import type { Store, StoredChange } from './store.ts';
 import { streamEvents } from './stream.ts';
 
 /** What a new system starts from: quiet faces and a color that nobody mistakes for a choice. */
-const START = { heading: 'archivo', text: 'literata', brand: '#3b6ea5' } as const;
+const START = { heading: 'archivo', text: 'literata' } as const;
 
 const SUMMARY_AFTER_MS = 500;
 
@@ -74,7 +74,7 @@ export const systemRoutes =
       async ({ body }, reply) => {
         const document = newDocument({
           name: body.name,
-          brand: body.colors?.[0] ?? START.brand,
+          brand: body.colors?.[0] ?? USUAL_BRAND,
           ...(body.kind && { kind: body.kind }),
           ...(body.colors && { colors: body.colors.slice(1) }),
           ...(body.logo !== undefined && { logo: body.logo }),

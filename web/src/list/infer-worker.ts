@@ -7,6 +7,8 @@ import { NOTHING_READ, readSheetFiles } from '../ui/sheet-files.ts';
 export interface InferQuestion {
   readonly files?: readonly File[];
   readonly apart: readonly string[];
+  /** The size of running text on screens of some widths, in px, where a page was looked at. */
+  readonly running?: readonly (readonly [widthPx: number, px: number])[];
 }
 
 export type InferAnswer =
@@ -23,7 +25,18 @@ export type InferAnswer =
 
 let read = NOTHING_READ;
 
-answering<InferQuestion, InferAnswer>(async ({ files, apart }, tell) => {
+/** The size of running text on the screen that is nearest to one of some width. */
+const runningAt = (
+  running: NonNullable<InferQuestion['running']>,
+): ((widthPx: number) => number | undefined) | undefined =>
+  running.length === 0
+    ? undefined
+    : (wanted) =>
+        running.toSorted(
+          ([one], [other]) => Math.abs(one - wanted) - Math.abs(other - wanted),
+        )[0]?.[1];
+
+answering<InferQuestion, InferAnswer>(async ({ files, apart, running = [] }, tell) => {
   if (files) read = await readSheetFiles(files, tell);
   const sheets = read.sheets.flatMap((one) => one.sheets);
   const { refused } = read;
@@ -34,7 +47,7 @@ answering<InferQuestion, InferAnswer>(async ({ files, apart }, tell) => {
     };
   return {
     kind: 'found',
-    inferred: inferredFrom(sheets, new Set(apart)),
+    inferred: inferredFrom(sheets, new Set(apart), runningAt(running)),
     files: read.files.map(({ file }) => file),
     refused,
     ...(files && { pages: shownPages(read.assets) }),

@@ -8,6 +8,8 @@ import { send } from '../api/client.ts';
 import { systemSummary } from '../api/resources.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
+import { announce } from '../ui/announce.tsx';
+import { proveOn } from '../proof/worn/prove-on.ts';
 import { FromAPage, type Taken } from './from-a-page.tsx';
 
 const ADDRESS = '/api/systems';
@@ -84,7 +86,13 @@ export default function NewSystem({ onClose }: { readonly onClose: () => void })
       ...(taken && { patch: taken.patch }),
       ...(logo !== undefined && { logo }),
     });
-    await navigate(`/systems/${systemSummary.parse(answer).id}/brief`);
+    const { id } = systemSummary.parse(answer);
+    if (taken?.page)
+      // The system is made, whatever becomes of the page: it can be read again in Review.
+      await proveOn(id, taken.page).catch((error: unknown) =>
+        announce(error instanceof Error ? error.message : 'The page could not be kept.'),
+      );
+    await navigate(`/systems/${id}/brief`);
   };
   const submit = (event: SyntheticEvent<HTMLFormElement>): void => {
     event.preventDefault();
@@ -94,7 +102,7 @@ export default function NewSystem({ onClose }: { readonly onClose: () => void })
     });
   };
   return (
-    <Dialog title="A new system" onClose={onClose}>
+    <Dialog title="A new system" onClose={onClose} wide={taken !== undefined}>
       <form onSubmit={submit}>
         <label className="block text-quiet" htmlFor="new-name">
           Name of the site

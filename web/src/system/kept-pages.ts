@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import useSWR from 'swr';
 import { get } from '../api/client.ts';
-import { keptPageList, keptPageRecord, keptPagesPath } from '../api/kept-pages.ts';
+import { keepingPages, keptPageList, keptPageRecord, keptPagesPath } from '../api/kept-pages.ts';
 import { onNews } from './news.ts';
 import { hideKeptPage } from './shown-page.ts';
 
@@ -11,6 +11,20 @@ export function useKeptPages(system: string) {
   const { mutate } = known;
   useEffect(() => onNews(() => void mutate()), [mutate]);
   return known;
+}
+
+/** Pages that are being deleted from here: nobody asks for them any more. */
+const going = new Set<string>();
+
+/** Deletes a page; what is asked for meanwhile is not that page. */
+export async function deleteKeptPage(system: string, id: string): Promise<void> {
+  going.add(id);
+  try {
+    await keepingPages(system).remove(id);
+  } catch (error) {
+    going.delete(id);
+    throw error;
+  }
 }
 
 /**
@@ -30,7 +44,7 @@ export function useKeptPage(system: string, id: string) {
   useEffect(() => {
     const renew = async (): Promise<void> => {
       const next = await renewList();
-      if (next?.pages.some((page) => page.id === id) === true) await mutate();
+      if (next?.pages.some((page) => page.id === id) === true && !going.has(id)) await mutate();
     };
     return onNews(() => void renew());
   }, [renewList, mutate, id]);

@@ -25,6 +25,8 @@ const HIGH_PX = 900;
 export interface OpenSight {
   readonly sight: Sight;
   readonly document: Document;
+  /** Lays it out at another width, and looks again; nothing where it was called off. */
+  readonly at: (widthPx: number) => Promise<Sight | undefined>;
   readonly close: () => void;
 }
 
@@ -52,7 +54,11 @@ export async function openSight(
   try {
     dressPage(document, page, 'light');
     const sight = await lookOver(document, () => signal.aborted);
-    if (sight) return { sight, document, close };
+    const at = (px: number): Promise<Sight | undefined> => {
+      frame.style.width = `${px}px`;
+      return lookOver(document, () => signal.aborted);
+    };
+    if (sight) return { sight, document, at, close };
   } catch (error) {
     close();
     throw error;

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { keepingPages } from '../../api/kept-pages.ts';
+import { deleteKeptPage } from '../../system/kept-pages.ts';
 import { Dialog } from '../../ui/dialog.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 
@@ -58,7 +59,7 @@ export function PageDialog(props: PageDialogProps) {
           disabled={isBusy}
           onClick={() =>
             void act(async () => {
-              await keeping.remove(id);
+              await deleteKeptPage(system, id);
               await onRemoved();
             })
           }

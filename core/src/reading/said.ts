@@ -1,0 +1,65 @@
+import type { Screen } from './lengths.ts';
+import type { ReadDeclaration, ReadSheet } from './read-sheet.ts';
+import { isDark, isOfRoot } from './theme-of.ts';
+import { filling } from './variables.ts';
+
+export const WIDE: Screen = { widthPx: 1440, heightPx: 900, rootPx: 16 };
+export const NARROW: Screen = { widthPx: 360, heightPx: 780, rootPx: 16 };
+
+/** A declaration with its custom properties filled in, on the usual screen and in the usual theme. */
+export interface Said extends ReadDeclaration {
+  readonly isNarrow: boolean;
+}
+
+/** Whether what stands in some at-rules holds on a screen; what is asked of anything but its width holds. */
+export function holdsOn(within: readonly string[], { widthPx, rootPx }: Screen): boolean {
+  return within.every((one) => {
+    if (/^@media\s+print/i.test(one)) return false;
+    if (!/^@media/i.test(one)) return true;
+    const bounds = [
+      ...one.matchAll(/\((min|max)-width\s*:\s*([\d.]+)(px|r?em)\)/gi),
+    ] as unknown as readonly [string, string, string, string][];
+    const ranges = [
+      ...one.matchAll(/\(width\s*([<>])=?\s*([\d.]+)(px|r?em)\)/gi),
+    ] as unknown as readonly [string, string, string, string][];
+    const px = (number: string, unit: string): number =>
+      Number(number) * (unit.toLowerCase() === 'px' ? 1 : rootPx);
+    return (
+      bounds.every(([, bound, number, unit]) =>
+        bound.toLowerCase() === 'min' ? widthPx >= px(number, unit) : widthPx <= px(number, unit),
+      ) &&
+      ranges.every(([, sign, number, unit]) =>
+        sign === '>' ? widthPx >= px(number, unit) : widthPx <= px(number, unit),
+      )
+    );
+  });
+}
+
+/** Everything that the sheets say in the usual theme, with custom properties filled in. */
+export function saidIn(sheets: readonly ReadSheet[]): readonly Said[] {
+  const all = sheets.flatMap(({ declarations }) => declarations).filter((one) => !isDark(one));
+  const ofRoot = new Map<string, string>();
+  for (const one of all)
+    if (one.property.startsWith('--') && (isOfRoot(one) || !ofRoot.has(one.property)))
+      ofRoot.set(one.property, one.value);
+  const filled = filling((name) => ofRoot.get(name));
+  return all
+    .filter(({ property }) => !property.startsWith('--'))
+    .flatMap((one) => {
+      const value = filled(one.value);
+      if (value === undefined) return [];
+      const isWide = holdsOn(one.within, WIDE);
+      const isNarrow = holdsOn(one.within, NARROW);
+      return isWide || isNarrow ? [{ ...one, value, isNarrow: !isWide }] : [];
+    });
+}
+
+export const round = (value: number, digits: number): number => Number(value.toFixed(digits));
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** Values with how often each stands, the most frequent first. */
+export function counted<Value>(values: readonly Value[]): readonly (readonly [Value, number])[] {
+  const counts = new Map<Value, number>();
+  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1);
+  return [...counts].toSorted(([, one], [, other]) => other - one);
+}

@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { inFullCascade } from '@garnish/core/reading/cascade';
 import { readSheet } from '@garnish/core/reading/read-sheet';
 import { pxOn } from '@garnish/core/reading/lengths';
 import { filling } from '@garnish/core/reading/variables';
@@ -172,6 +173,52 @@ test('lengths and custom properties that are read from sheets are what Chromium 
       css,
       there.map(plain),
     ]);
+  }
+});
+
+test('of custom properties that several rules set, that holds which Chromium takes: layers, force, specificity, order', async ({
+  page,
+}) => {
+  const random = seeded('cascade');
+  const pick = <Value>(values: readonly Value[]): Value =>
+    values[Math.floor(random() * values.length)] as Value;
+  await page.goto('about:blank');
+  for (let turn = 0; turn < 150; turn += 1) {
+    let value = 0;
+    const rule = (): string => {
+      value += 1;
+      const selector = pick([
+        ':root',
+        'html',
+        ':root:root',
+        'html:root',
+        '*:root, b',
+        ':where(:root)',
+      ]);
+      return `${selector} { --p: ${value}${random() < 0.2 ? ' !important' : ''} }`;
+    };
+    const block = (depth: number): string => {
+      if (depth === 0 || random() < 0.4) return rule();
+      const inner = Array.from({ length: 1 + Math.floor(random() * 3) }, () => block(depth - 1));
+      return `@layer ${pick(['a', 'b', 'c', 'a.b'])} { ${inner.join(' ')} }`;
+    };
+    const css = [
+      ...(random() < 0.3 ? ['@layer c, a, b;'] : []),
+      ...Array.from({ length: 6 }, () => block(3)),
+    ].join('\n');
+    const sheet = readSheet(css, 'x.css');
+    const last = inFullCascade(
+      sheet.declarations.filter(({ selector }) => /root|html/.test(selector)),
+      [sheet],
+    ).at(-1);
+    const there = await page.evaluate((text) => {
+      document.head.innerHTML = '';
+      const style = document.createElement('style');
+      style.textContent = text;
+      document.head.append(style);
+      return getComputedStyle(document.documentElement).getPropertyValue('--p');
+    }, css);
+    expect([css, last?.value]).toEqual([css, there.trim()]);
   }
 });
 

@@ -299,3 +299,14 @@ test('a report in words says the figure, the parts, what is to be mended and wha
   expect(text).not.toContain('<b>');
   expect(text).toContain('a\\|b.css');
 });
+
+test('a rem is what the root of the sheets says that it is', () => {
+  const css = '.a { padding: 1.6rem }';
+  const matchOf = (text: string) =>
+    driftOf(system, derived, [readSheet(text, 'x.css')]).rows.map(({ match, value }) => [
+      match,
+      value,
+    ]);
+  expect(matchOf(`html { font-size: 62.5% } ${css}`)).toContainEqual(['equal', '1.6rem']);
+  expect(matchOf(css)).not.toContainEqual(['equal', '1.6rem']);
+});

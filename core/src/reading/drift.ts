@@ -1,14 +1,17 @@
 import type { Derived } from '../derive/derived.ts';
+import { rootShare } from '../derive/type/styles.ts';
+import { ROOT_PX } from '../type/fluid.ts';
 import { COMPONENTS } from '../components/components.ts';
 import { namingOf } from '../formats/naming.ts';
 import { plainTokens, type PlainToken } from '../formats/plain-tokens.ts';
 import { withWhatTheyTake } from '../proof/token-uses.ts';
 import { inOrder, type Mode, type StyleDocument } from '../system/document.ts';
 import { modesOf } from '../system/themes.ts';
+import { inFullCascade } from './cascade.ts';
 import { componentsBySelector } from './component-of.ts';
 import { distanceOf, measured, type Compared, type Distance, type Measured } from './measured.ts';
 import type { ReadDeclaration, ReadSheet } from './read-sheet.ts';
-import { isDark, isOfRoot } from './theme-of.ts';
+import { isDark, isOfRoot, rootPxOf } from './theme-of.ts';
 import { partsOfDeclaration, VALUE_KINDS, type ValueKind } from './values.ts';
 import { filling, namesReferred, soleReference } from './variables.ts';
 
@@ -163,19 +166,21 @@ function definitionsIn(
   sheets: readonly ReadSheet[],
   isForDark: boolean,
 ): (name: string) => string | undefined {
-  const ofRoot = new Map<string, string>();
+  const all = sheets
+    .flatMap(({ declarations }) => declarations)
+    .filter(({ property }) => property.startsWith('--'));
   const anywhere = new Map<string, string | undefined>();
-  for (const { declarations } of sheets)
-    for (const one of declarations) {
-      if (!one.property.startsWith('--')) continue;
-      const dark = isDark(one);
-      if (isOfRoot(one) && (!dark || isForDark)) ofRoot.set(one.property, one.value);
-      const before = anywhere.has(one.property);
-      anywhere.set(
-        one.property,
-        before && anywhere.get(one.property) !== one.value ? undefined : one.value,
-      );
-    }
+  for (const { property, value } of all) {
+    const isOther = anywhere.has(property) && anywhere.get(property) !== value;
+    anywhere.set(property, isOther ? undefined : value);
+  }
+  const own = inFullCascade(all.filter(isOfRoot), sheets);
+  // What is for the dark theme holds there, whatever else is said.
+  const ofRoot = new Map(
+    [...own.filter((one) => !isDark(one)), ...own.filter((one) => isForDark && isDark(one))].map(
+      ({ property, value }) => [property, value],
+    ),
+  );
   return (name) => ofRoot.get(name) ?? anywhere.get(name);
 }
 
@@ -194,9 +199,10 @@ const more = (counts: Counts | undefined, match: Match, by: number): Counts => {
 
 const ORDER: Readonly<Record<Match, number>> = { near: 0, foreign: 1, equal: 2 };
 
-/** The screens that lengths of a system are compared on: its anchors. */
+/** The screens that lengths of a system are compared on: its anchors, at its own root. */
 const comparedOn = ({ type }: Pick<StyleDocument, 'type'>): Compared => ({
   widthsPx: inOrder(type.anchors).map(([, { width }]) => width),
+  rootPx: ROOT_PX * rootShare(type),
 });
 
 /**
@@ -213,6 +219,7 @@ export function driftOf(
   const { tokens } = plainTokens(document, derived);
   const [first, second] = modesOf(derived.themes);
   const compared = comparedOn(document);
+  const comparedThere = { ...compared, rootPx: rootPxOf(sheets) ?? ROOT_PX };
   const byProperty = new Map(tokens.map((token) => [`--${token.name}`, token]));
   const candidates = candidatesOf(tokens, compared);
   const own = sheets.filter((sheet) => isOwnSheet(sheet, new Set(byProperty.keys())));
@@ -293,7 +300,7 @@ export function driftOf(
       taken.add(whole.id);
       return { ...said, match: 'equal', token: told(whole), isTaken: true };
     }
-    const value = filled === undefined ? undefined : measured(kind, filled, compared);
+    const value = filled === undefined ? undefined : measured(kind, filled, comparedThere);
     if (!value) {
       // What hangs on a page can still be what a token says, word by word.
       const same = filled === undefined ? undefined : asWritten(kind, theme, filled);
@@ -332,9 +339,8 @@ export function driftOf(
     const filled = fillers[theme === 'dark' ? 1 : 0]?.(one.value);
     if (!kind || filled === undefined || squeezed(filled) === squeezed(token.values[theme].css))
       return;
-    const [value, wanted] = [filled, token.values[theme].css].map((css) =>
-      measured(kind, css, compared),
-    );
+    const value = measured(kind, filled, comparedThere);
+    const wanted = measured(kind, token.values[theme].css, compared);
     const distance = value && wanted ? distanceOf(kind, value, wanted) : undefined;
     if (distance?.far === 0) return;
     const { file, line, selector, within, property, from, to } = one;

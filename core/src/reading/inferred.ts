@@ -342,15 +342,15 @@ function cornersFrom(said: readonly Said[]): readonly Proposal[] {
 
 /** How wide the pages are held, from what is called a container or holds one in the middle. */
 function containerFrom(said: readonly Said[]): readonly Proposal[] {
-  const widths = said
-    .filter(
-      ({ property, selector }) =>
-        /^max-(?:width|inline-size)$/.test(property) && HELD.test(selector),
-    )
-    .flatMap(({ value }) => {
-      const px = pxOn(value, WIDE);
-      return px !== undefined && px >= 700 && px <= 2000 ? [Math.round(px)] : [];
-    });
+  // Of each selector the last width holds on a wide screen.
+  const bySelector = new Map<string, number>();
+  for (const { property, selector, value } of said) {
+    if (!/^max-(?:width|inline-size)$/.test(property)) continue;
+    const px = pxOn(value, WIDE);
+    for (const one of selector.split(',').map((part) => part.trim()))
+      if (HELD.test(one) && px !== undefined) bySelector.set(one, Math.round(px));
+  }
+  const widths = [...bySelector.values()].filter((px) => px >= 700 && px <= 2000);
   const [first, ...others] = eachOf(
     widths,
     (count) => `${count} of ${widths.length} that hold pages are so wide`,

@@ -112,7 +112,16 @@ export function breakpointsIn(
       ),
     ]),
   );
-  return counted(found).filter(([px]) => px >= 200 && px <= 4000);
+  const all = counted(found).filter(([px]) => px >= 200 && px <= 4000);
+  // What one rule holds up to is where another begins: they are one, told by the second.
+  return all
+    .filter(([px]) => !all.some(([other]) => other > px && other - px <= 1))
+    .map(([px, count]): readonly [number, number] => [
+      px,
+      count +
+        all.reduce((sum, [other, more]) => (other < px && px - other <= 1 ? sum + more : sum), 0),
+    ])
+    .toSorted(([, one], [, other]) => other - one);
 }
 
 /** The breakpoints: the two that most is changed at, and others that much is. */

@@ -22,6 +22,8 @@ interface Layer {
 /** Screens that lengths are compared on: from the narrowest to the widest of a system. */
 export interface Compared {
   readonly widthsPx: readonly number[];
+  /** What a rem is, in px; 16 where absent. */
+  readonly rootPx?: number;
 }
 
 const HEIGHT_PX = 900;
@@ -49,10 +51,8 @@ function colorOf(text: string): (Measured & { readonly kind: 'color' }) | undefi
     : undefined;
 }
 
-function lengthOf(text: string, { widthsPx }: Compared): Measured | undefined {
-  const px = widthsPx.map((widthPx) =>
-    pxOn(text, { widthPx, heightPx: HEIGHT_PX, rootPx: ROOT_PX }),
-  );
+function lengthOf(text: string, { widthsPx, rootPx = ROOT_PX }: Compared): Measured | undefined {
+  const px = widthsPx.map((widthPx) => pxOn(text, { widthPx, heightPx: HEIGHT_PX, rootPx }));
   return px.some((one) => one === undefined) ? undefined : { kind: 'length', px: px as number[] };
 }
 

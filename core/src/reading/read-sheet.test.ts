@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { pxOn } from './lengths.ts';
+import { rootPxOf } from './theme-of.ts';
 import { readSheet } from './read-sheet.ts';
 import { isDark, isOfRoot } from './theme-of.ts';
 import { partsOfDeclaration } from './values.ts';
@@ -320,4 +321,15 @@ describe('what a declaration decides', () => {
   ])('%s: %s', (property, value, found) => {
     expect(parts(property, value)).toEqual(found);
   });
+});
+
+test.each([
+  ['html { font-size: 62.5% }', 10],
+  [':root { font-size: 18px }', 18],
+  ['html, body { font-size: 1.25em }', 20],
+  ['@media (min-width: 40em) { html { font-size: 20px } }', undefined],
+  ['html { font-size: calc(14px + 0.2vw) }', undefined],
+  ['body { font-size: 20px }', undefined],
+])('a root that says %s has a rem of %s px', (css, px) => {
+  expect(rootPxOf([readSheet(css, 'x.css')])).toBe(px);
 });

@@ -45,6 +45,8 @@ export interface ReadSheet {
   readonly media: readonly { readonly condition: string; readonly line: number }[];
   /** The addresses of `@import`: nothing is fetched, so what stands there is missing. */
   readonly imports: readonly string[];
+  /** The cascade layers with those around them, joined by dots, in the order in which they are named. */
+  readonly layers: readonly string[];
   /** The families that the sheet brings itself. */
   readonly families: readonly string[];
   readonly problems: readonly SheetProblem[];
@@ -82,7 +84,7 @@ const firstFamily = (value: string): string =>
  * @param file what it is called where its places are told
  */
 export function readSheet(css: string, file: string): ReadSheet {
-  const nothing = { file, declarations: [], media: [], imports: [], families: [] };
+  const nothing = { file, declarations: [], media: [], imports: [], layers: [], families: [] };
   const refused = (message: string): ReadSheet => ({
     ...nothing,
     problems: [{ file, line: 1, message }],
@@ -93,6 +95,7 @@ export function readSheet(css: string, file: string): ReadSheet {
   const declarations: ReadDeclaration[] = [];
   const media: { condition: string; line: number }[] = [];
   const imports: string[] = [];
+  const layers: string[] = [];
   const families: string[] = [];
   // Offsets are told without the mark that a file may begin with.
   const mark = css.startsWith('\uFEFF') ? 1 : 0;
@@ -136,6 +139,11 @@ export function readSheet(css: string, file: string): ReadSheet {
       imports.push(/^(?:url\()?\s*["']?([^"')]*)/.exec(prelude)?.[1] ?? prelude);
       return;
     }
+    if (name === 'layer') {
+      const around = within.flatMap((one) => /^@layer (.+)$/i.exec(one)?.[1] ?? []);
+      for (const own of prelude.split(',')) layers.push([...around, own.trim()].join('.'));
+      if (!node.nodes) return;
+    }
     if (name === 'media') media.push({ condition: prelude, line });
     if (name === 'font-face')
       node.each((one) => {
@@ -166,7 +174,7 @@ export function readSheet(css: string, file: string): ReadSheet {
     });
   };
   inBlock(sheet, '', [], 0);
-  return { file, declarations, media, imports, families: [...new Set(families)], problems };
+  return { file, declarations, media, imports, layers, families: [...new Set(families)], problems };
 }
 
 const spaced = (text: string): string => text.replaceAll(/\s+/g, ' ').trim();

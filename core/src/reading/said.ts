@@ -1,8 +1,10 @@
 import type { Screen } from './lengths.ts';
+import { inCascade, inFullCascade } from './cascade.ts';
 import type { ReadDeclaration, ReadSheet } from './read-sheet.ts';
-import { isDark, isOfRoot } from './theme-of.ts';
+import { isDark, isOfRoot, rootPxOf } from './theme-of.ts';
 import { filling } from './variables.ts';
 
+const USUAL_ROOT_PX = 16;
 export const WIDE: Screen = { widthPx: 1440, heightPx: 900, rootPx: 16 };
 export const NARROW: Screen = { widthPx: 360, heightPx: 780, rootPx: 16 };
 
@@ -14,7 +16,8 @@ export interface Said extends ReadDeclaration {
 /** Whether what stands in some at-rules holds on a screen; what is asked of anything but its width holds. */
 export function holdsOn(within: readonly string[], { widthPx, rootPx }: Screen): boolean {
   return within.every((one) => {
-    if (/^@media\s+print/i.test(one)) return false;
+    // What asks whether something is not there is for browsers of old.
+    if (/^@media\s+print|^@supports\s+not\b/i.test(one)) return false;
     if (!/^@media/i.test(one)) return true;
     const bounds = [
       ...one.matchAll(/\((min|max)-width\s*:\s*([\d.]+)(px|r?em)\)/gi),
@@ -37,17 +40,37 @@ export function holdsOn(within: readonly string[], { widthPx, rootPx }: Screen):
 
 /** Everything that the sheets say in the usual theme, with custom properties filled in. */
 export function saidIn(sheets: readonly ReadSheet[]): readonly Said[] {
-  const all = sheets.flatMap(({ declarations }) => declarations).filter((one) => !isDark(one));
+  const all = inCascade(sheets).filter((one) => !isDark(one));
   const ofRoot = new Map<string, string>();
-  for (const one of all)
-    if (one.property.startsWith('--') && (isOfRoot(one) || !ofRoot.has(one.property)))
-      ofRoot.set(one.property, one.value);
+  const own = all.filter(({ property }) => property.startsWith('--'));
+  for (const one of own)
+    if (!isOfRoot(one) && !ofRoot.has(one.property)) ofRoot.set(one.property, one.value);
+  for (const one of inFullCascade(own.filter(isOfRoot), sheets))
+    ofRoot.set(one.property, one.value);
   const filled = filling((name) => ofRoot.get(name));
+  const rootPx = rootPxOf(sheets) ?? USUAL_ROOT_PX;
+  /** A value as if the root had the usual size: what a rem is there, and what an em of the page itself is. */
+  const atUsualRoot = ({ selector, property }: ReadDeclaration, value: string): string => {
+    const times = rootPx / USUAL_ROOT_PX;
+    const rooted =
+      times === 1 || !/rem/i.test(value)
+        ? value
+        : value.replaceAll(
+            /(?<![\w#.-])((?:\d+\.?\d*|\.\d+))rem(?![\w-])/gi,
+            (_, number: string) => `${round(Number(number) * times, 6)}rem`,
+          );
+    const ofPage = /^([\d.]+)(em|%)$/i.exec(rooted.trim());
+    // On the page itself an em, and a share, are of the root.
+    return property === 'font-size' && ofPage && /^body$/i.test(selector.trim())
+      ? `${round(Number(ofPage[1]) * rootPx * (ofPage[2] === '%' ? 0.01 : 1), 4)}px`
+      : rooted;
+  };
   return all
     .filter(({ property }) => !property.startsWith('--'))
     .flatMap((one) => {
-      const value = filled(one.value);
-      if (value === undefined) return [];
+      const full = filled(one.value);
+      if (full === undefined) return [];
+      const value = atUsualRoot(one, full);
       const isWide = holdsOn(one.within, WIDE);
       const isNarrow = holdsOn(one.within, NARROW);
       return isWide || isNarrow ? [{ ...one, value, isNarrow: !isWide }] : [];

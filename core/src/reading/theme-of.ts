@@ -20,3 +20,28 @@ export const isDark = ({ selector, within }: Pick<SheetPlace, 'selector' | 'with
 /** Whether what is said there holds for the whole page. */
 export const isOfRoot = ({ selector }: Pick<SheetPlace, 'selector'>): boolean =>
   selector.split(',').some((one) => USUAL_ROOT.test(one.trim()) || DARK_ROOT.test(one.trim()));
+
+const HTML = /^(?:html|:root)$/i;
+
+/**
+ * The size of the root’s text that some sheets say, in px at the usual size of a browser: what a rem is there. Source:
+ * CSS Values 4, 6.1.1. Nothing where they say none, or one that grows with the screen.
+ */
+export function rootPxOf(
+  sheets: readonly { readonly declarations: readonly RootSize[] }[],
+): number | undefined {
+  const said = sheets
+    .flatMap(({ declarations }) => declarations)
+    .findLast(
+      ({ property, selector, within }) =>
+        property === 'font-size' &&
+        within.every((one) => !/^@(?:media|container)/i.test(one)) &&
+        selector.split(',').some((one) => HTML.test(one.trim())),
+    );
+  const [, number, unit] = /^([\d.]+)(px|%|r?em)$/i.exec(said?.value.trim() ?? '') ?? [];
+  if (number === undefined || unit === undefined) return undefined;
+  const px = unit === '%' ? (Number(number) / 100) * 16 : Number(number) * (unit === 'px' ? 1 : 16);
+  return px > 0 ? px : undefined;
+}
+
+type RootSize = SheetPlace & { readonly property: string; readonly value: string };

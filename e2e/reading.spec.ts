@@ -3,9 +3,25 @@ import type { StyleDocument } from '@garnish/core/system/document';
 import { derive } from '@garnish/core/derive/derive';
 import { sitePage } from '@garnish/core/proof/site';
 import { parseColor } from '@garnish/core/color/parse-color';
+import { differenceOf } from '@garnish/core/color/difference';
 import { flattened } from '@garnish/core/color/transparent';
-import type { Page } from '@playwright/test';
-import { BRACKWATER, copyOf, documentOf, expect, openArea, test, violationsOf } from './garnish.ts';
+import { writeCss } from '@garnish/core/formats/css';
+import { firstPage } from '@garnish/core/proof/site';
+import { rewritten } from '@garnish/core/reading/rewritten';
+import { inOrder } from '@garnish/core/system/document';
+import { modesOf } from '@garnish/core/system/themes';
+import type { Locator, Page } from '@playwright/test';
+import {
+  BRACKWATER,
+  KESTREL,
+  TALLOW,
+  copyOf,
+  documentOf,
+  expect,
+  openArea,
+  test,
+  violationsOf,
+} from './garnish.ts';
 import { servePlain } from './plain.ts';
 
 /** How everything on a page looks, as the browser has computed it; no boxes, as Chromium saves no fonts with a page. */
@@ -171,6 +187,85 @@ test('from a page that a browser saved of a system its roles are found again', a
     `${system.space.unit} px`,
   );
 });
+
+/** The value of a decision that was found, as it stands in the dialog. */
+const foundValue = async (decisions: Locator, name: string): Promise<string> => {
+  const line = decisions.getByRole('listitem').filter({ hasText: name });
+  const select = line.getByRole('combobox');
+  return (await select.count()) > 0
+    ? await select.inputValue()
+    : ((await line.locator('.figures').first().textContent()) ?? '').trim();
+};
+
+for (const name of [BRACKWATER, KESTREL, TALLOW])
+  test(`${name}, built by hand with other names, a px and 2 % of color off: its roles, its scale, its unit and its components are found again`, async ({
+    page,
+    request,
+  }) => {
+    const id = await copyOf(request, name);
+    const system = await documentOf(request, id);
+    const derived = derive(system);
+    const [mode] = modesOf(derived.themes);
+    const built = rewritten(
+      writeCss(derived, system.tokens.sheet),
+      [writeHtml(sitePage(system, derived, firstPage(system)), () => '')],
+      { seed: name, noisePx: 1, noiseColor: 0.02 },
+    );
+    const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Built</title><style>${built.css}</style></head><body>${built.pages[0] ?? ''}</body></html>`;
+    const file = { name: 'built.html', mimeType: 'text/html', buffer: Buffer.from(html) };
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New system' }).click();
+    const dialog = page.getByRole('dialog', { name: 'A new system' });
+    await dialog.getByText('From a site that exists').click();
+    await dialog
+      .getByRole('group', { name: 'Style sheets or a page' })
+      .getByLabel('Choose files')
+      .setInputFiles(file);
+    const decisions = dialog.getByRole('group', { name: 'Decisions that were found' });
+    await expect(decisions.getByRole('region', { name: 'Color' })).toBeVisible();
+    for (const [words, role] of [
+      ['color of the page', 'page'],
+      ['color of text', 'text'],
+    ] as const) {
+      const hex = (await foundValue(decisions, words)) as `#${string}`;
+      const was = derived.tokenById.get(`color.${role}`)?.values[mode].css as `#${string}`;
+      // Two of a hundred of each channel are less than six of CIEDE2000.
+      expect([words, differenceOf(hex, was) < 6, hex, was]).toEqual([words, true, hex, was]);
+    }
+    const anchors = inOrder(system.type.anchors).map(([, anchor]) => anchor);
+    await expect
+      .poll(async () => {
+        const found = [
+          ...(await foundValue(decisions, 'base size and ratio')).matchAll(
+            /([\d.]+) px × ([\d.]+)/g,
+          ),
+        ];
+        const [low, high] = [found[0], found.at(-1)].map((one) => [
+          Number(one?.[1]),
+          Number(one?.[2]),
+        ]);
+        return [
+          Math.abs((low?.[0] ?? 0) - (anchors[0]?.base ?? 0)) < 0.8,
+          Math.abs((high?.[0] ?? 0) - (anchors.at(-1)?.base ?? 0)) < 0.8,
+          Math.abs((low?.[1] ?? 0) - (anchors[0]?.ratio ?? 0)) < 0.03,
+          Math.abs((high?.[1] ?? 0) - (anchors.at(-1)?.ratio ?? 0)) < 0.03,
+          found.map(([words]) => words),
+        ].slice(0, 4);
+      })
+      .toEqual([true, true, true, true]);
+    const unit = Number.parseFloat(await foundValue(decisions, 'unit of space'));
+    expect(unit % system.space.unit).toBe(0);
+    await dialog.getByRole('button', { name: 'Not now' }).click();
+
+    // What one presses is told as that, whatever it is called.
+    await openArea(page, id, 'review?view=page');
+    await page.locator('main input[type=file]').first().setInputFiles(file);
+    const region = page.getByRole('region', { name: 'What is on it' });
+    await region.locator('summary', { hasText: /^button/ }).click();
+    const buttons = region.getByRole('list', { name: 'button' }).getByRole('listitem');
+    expect(await buttons.count()).toBeGreaterThan(0);
+    await expect(page.frameLocator(FRAME).locator('body')).toBeVisible();
+  });
 
 const HOSTILE = `<!doctype html><html lang="en" onload="top.pwned=1"><head>
 <base href="https://evil.example/"><meta http-equiv="refresh" content="0;url=https://evil.example/go">

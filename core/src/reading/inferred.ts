@@ -9,7 +9,7 @@ import { pxOn, type Screen } from './lengths.ts';
 import { measured } from './measured.ts';
 import { componentsRead, type ReadComponent } from './components-read.ts';
 import { breakpointsFrom, flowFrom, gridFrom, lightFrom } from './layout-read.ts';
-import { likelihoodOf, OFF_PX, scaleOfNoisy, unitOfNoisy } from './noisy.ts';
+import { likelihoodOf, OFF_PX, scaleOfNoisy, scaleThrough, unitOfNoisy } from './noisy.ts';
 import { MOST_ALTERNATIVES, type Proposal, type Proposed } from './proposal.ts';
 import { rampsIn, type FoundRamp } from './ramps-in.ts';
 import type { ReadSheet } from './read-sheet.ts';
@@ -114,6 +114,12 @@ const rounded = ({ base, ratio }: Fitted): Fitted => ({
 /** Sizes that grow with the screen by themselves. */
 const isFluid = (text: string): boolean => /v(?:w|i|min|max)\b/i.test(text);
 
+/** So near to the size of running text a base is that size, in px. */
+const SAME_BASE = 0.15;
+
+/** Whether a scale is what was meant, rather than what is there. */
+const isMeant = (scale: Fitted & { readonly score?: number }): boolean => scale.score !== undefined;
+
 /** Whether most sizes are whole or half px: nothing has moved them from where they were meant. */
 const areRound = (sizes: readonly number[]): boolean =>
   sizes.filter((px) => Math.abs(px * 2 - Math.round(px * 2)) < 0.02).length > 0.6 * sizes.length;
@@ -164,14 +170,29 @@ function scaleFrom(
   };
   const [atWide, ...others] = fitted(wide);
   if (!atWide) return [];
-  const [atNarrow] = fitted(narrow);
+  const [ownNarrow] = fitted(narrow);
+  // Where sizes lie about where they were meant, a phone has few of them: there they are told by their places.
+  const onPhone = new Map(narrow.map(({ selector, px }) => [selector, px]));
+  const atNarrow = isMeant(atWide)
+    ? scaleThrough(
+        wide.flatMap(({ selector, px }) => {
+          const { place } = placeOf(px, atWide);
+          const small = onPhone.get(selector);
+          const isNear = Math.abs(px - atWide.base * atWide.ratio ** place) <= OFF_PX;
+          return isNear && small !== undefined ? [{ place, px: small }] : [];
+        }),
+      )
+    : ownNarrow;
   const fluid = said.filter((one) =>
     partsOfDeclaration(one).some(({ kind, text }) => kind === 'size' && isFluid(text)),
   ).length;
   const proposed = (onWide: Fitted, onNarrow: Fitted | undefined): Proposed => {
     const base = bodyOf(narrow) ?? onNarrow?.base ?? onWide.base;
     const isOfText = onNarrow !== undefined && Math.abs(onNarrow.base - base) <= OFF_PX;
-    const low = rounded(isOfText ? onNarrow : { base, ratio: onWide.ratio });
+    const isSame = isOfText && Math.abs(onNarrow.base - base) <= SAME_BASE;
+    const low = rounded(
+      isOfText && !isSame ? onNarrow : { base, ratio: (isOfText ? onNarrow : onWide).ratio },
+    );
     const high = rounded(onWide);
     const { off, places } = explaining(wide, onWide);
     return {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { seeded } from '../seeded.ts';
-import { scaleOfNoisy, unitOfNoisy } from './noisy.ts';
+import { scaleOfNoisy, scaleThrough, unitOfNoisy } from './noisy.ts';
 
 /** Values that are each moved by a px at most. */
 const moved = (values: readonly number[], seed: string): readonly number[] => {
@@ -43,4 +43,26 @@ describe('what was meant, where each value is a px off', () => {
     expect(unitOfNoisy([8, 16, 24])).toBeUndefined();
     expect(scaleOfNoisy([16, 20], 16)).toBeUndefined();
   });
+});
+
+test('a scale is drawn through sizes of known places', () => {
+  const exact = [-1, 0, 2, 5].map((place) => ({ place, px: 17 * 1.2 ** place }));
+  const found = scaleThrough(exact);
+  expect(found?.base).toBeCloseTo(17, 9);
+  expect(found?.ratio).toBeCloseTo(1.2, 9);
+  for (const seed of SEEDS) {
+    const px = moved(
+      exact.map((one) => one.px),
+      seed,
+    );
+    const drawn = scaleThrough(exact.map(({ place }, index) => ({ place, px: px[index] ?? 0 })));
+    expect(Math.abs((drawn?.base ?? 0) - 17)).toBeLessThan(1);
+    expect(Math.abs((drawn?.ratio ?? 0) - 1.2)).toBeLessThan(0.03);
+  }
+  expect(
+    scaleThrough([
+      { place: 1, px: 20 },
+      { place: 1, px: 21 },
+    ]),
+  ).toBeUndefined();
 });

@@ -73,6 +73,23 @@ const [LEAST_RATIO, MOST_RATIO, STEP] = [1.06, 1.65, 0.0025];
 /** So much likelier, as a logarithm, has another base to make them. Common practice. */
 const CLEARLY = 1;
 
+/**
+ * The scale that sizes of known places are on, drawn through all of them: the straight line of their logarithms, by
+ * least squares. Nothing where they stand in one place.
+ */
+export function scaleThrough(
+  placed: readonly { readonly place: number; readonly px: number }[],
+): { readonly base: number; readonly ratio: number } | undefined {
+  const count = placed.length;
+  const sum = (of: (one: (typeof placed)[number]) => number): number =>
+    placed.reduce((total, one) => total + of(one), 0);
+  const [places, logs] = [sum(({ place }) => place), sum(({ px }) => Math.log(px))];
+  const spread = count * sum(({ place }) => place * place) - places * places;
+  if (spread === 0) return undefined;
+  const slope = (count * sum(({ place, px }) => place * Math.log(px)) - places * logs) / spread;
+  return { base: Math.exp((logs - slope * places) / count), ratio: Math.exp(slope) };
+}
+
 /** How finely a base is looked for around the size of running text, in px. */
 const BASE_STEP = 0.1;
 

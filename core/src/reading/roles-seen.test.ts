@@ -76,11 +76,28 @@ describe('roles of colors', () => {
     expect(roles).not.toHaveProperty('quiet');
   });
 
-  test('a dark page is decided otherwise; an empty one says nothing but its ground', () => {
-    const night = { ...body, grounds: ['#10151a'] };
-    expect(
-      rolesSeen([night, words({ color: '#ffffff', grounds: ['#10151a'] })]).map(({ id }) => id),
-    ).toEqual(['text lines']);
+  test('a dark page is of a site that is dark first; an empty one says nothing but its ground', () => {
+    const grounds = ['#10151a'];
+    const night = { ...body, grounds };
+    const roles = rolesSeen([
+      night,
+      seenElement({ grounds: ['#1d242b'], box: { left: 0, top: 0, width: 600, height: 400 } }),
+      words({ color: '#ffffff', grounds }),
+      words({ color: '#9aa7b0', grounds, signs: 90 }),
+    ]);
+    expect(Object.fromEntries(roles.map(({ id, value }) => [id, value]))).toMatchObject({
+      ...{ page: '#10151a', surface: '#1d242b', text: '#ffffff', quiet: '#9aa7b0' },
+    });
+    const result = patched(
+      sampleDocument(),
+      roles.flatMap(({ patch }) => patch),
+    );
+    if (!result.ok) throw new Error(JSON.stringify(result.problems));
+    expect(result.document.color.themes).toBe('dark first');
+    expect(result.document.color.roles.items['page']?.dark).toEqual({
+      ...{ kind: 'own', value: '#10151a' },
+    });
+    expect(validate(result.document).ok).toBe(true);
     expect(rolesSeen([]).map(({ id, value }) => [id, value])).toEqual([['page', '#ffffff']]);
   });
 });

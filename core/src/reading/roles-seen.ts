@@ -11,8 +11,10 @@ import { componentOf, groundSeen, ownGround, wordsArea, type SeenElement } from 
 const SAME = 1.5;
 /** More chroma of OKLCH than this has a color of a brand rather than a ground, words or a line. Common practice. */
 const MOST_CHROMA = 0.06;
-/** Darker pages than this lightness of OKLab are made for the dark first. Common practice. */
+/** Darker pages than this lightness of OKLab are dark by themselves. Common practice. */
 const LIGHT_FROM = 0.6;
+/** A surface is about as light as its page, in OKLab. Common practice. */
+const NEAR_PAGE = 0.37;
 /** So much of what covers most is a good part as well. Common practice. */
 const GOOD_PART = 0.25;
 /** Words that stand out less than this are no words of the page. Common practice. */
@@ -80,8 +82,11 @@ const USUAL: Readonly<Partial<Record<Proposal['id'], string>>> = {
   line: 'gray 4',
 };
 
-/** A role of the colors, decided for the light theme; the dark one follows from the ramps. */
-const proposed = ({ id, name, hex, why, explains, others }: Found): Proposal => ({
+/** A role of the colors, decided for the theme that the page is in; the other one follows from the ramps. */
+const proposed = (
+  { id, name, hex, why, explains, others }: Found,
+  isDarkPage: boolean,
+): Proposal => ({
   id,
   name,
   value: hex,
@@ -92,9 +97,13 @@ const proposed = ({ id, name, hex, why, explains, others }: Found): Proposal => 
   patch: [
     {
       op: 'replace',
-      path: `/color/roles/items/${id}/light`,
+      path: `/color/roles/items/${id}/${isDarkPage ? 'dark' : 'light'}`,
       value: { kind: 'own', value: hex },
     },
+    // A page that is dark by itself is of a site that is dark first.
+    ...(isDarkPage && id === 'page'
+      ? [{ op: 'add' as const, path: '/color/themes', value: 'dark first' }]
+      : []),
   ],
 });
 
@@ -111,8 +120,11 @@ function colorRoles(seen: readonly SeenElement[]): readonly Proposal[] {
     }),
   );
   const [page, pageArea] = grounds[0] ?? (['#ffffff', all] as const);
-  // The ramps of a new system begin light: a dark page is decided otherwise.
-  if (lchOf(page).lightness < LIGHT_FROM) return [];
+  const pageLightness = lchOf(page).lightness;
+  const isDarkPage = pageLightness < LIGHT_FROM;
+  /** Whether a color lies behind words as the page does: about as light, and hardly a color. */
+  const isLikePage = (hex: Hex): boolean =>
+    isQuietColor([hex, 0]) && Math.abs(lchOf(hex).lightness - pageLightness) <= NEAR_PAGE;
   const found: Found[] = [
     {
       id: 'page',
@@ -123,9 +135,7 @@ function colorRoles(seen: readonly SeenElement[]): readonly Proposal[] {
       others: grounds.slice(1).map(([hex]) => hex),
     },
   ];
-  const surface = grounds
-    .slice(1)
-    .find(([hex]) => isQuietColor([hex, 0]) && lchOf(hex).lightness >= LIGHT_FROM);
+  const surface = grounds.slice(1).find(([hex]) => isLikePage(hex));
   if (surface)
     found.push({
       id: 'surface',
@@ -156,9 +166,7 @@ function colorRoles(seen: readonly SeenElement[]): readonly Proposal[] {
   // Words on the page and its surfaces: those on grounds of the brand have other colors.
   const isPlain = (one: SeenElement): boolean => {
     const ground = one.isOverPicture ? undefined : groundSeen(one.grounds);
-    return (
-      ground !== undefined && isQuietColor([ground, 0]) && lchOf(ground).lightness >= LIGHT_FROM
-    );
+    return ground !== undefined && isLikePage(ground);
   };
   const onPage = seen.filter((one) => one.signs > 0 && isPlain(one));
   const wordsOf = (list: readonly SeenElement[]): readonly [Hex, number][] =>
@@ -236,7 +244,7 @@ function colorRoles(seen: readonly SeenElement[]): readonly Proposal[] {
       explains: line[1] / drawn,
       others: lines.slice(1).map(([hex]) => hex),
     });
-  return found.map(proposed);
+  return found.map((one) => proposed(one, isDarkPage));
 }
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));

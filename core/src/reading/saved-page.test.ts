@@ -204,6 +204,34 @@ describe('sheets of a page', () => {
     expect(page?.missing).toEqual(['e.css', 'c.css']);
   });
 
+  test('keep the layers and the conditions under which they are imported', () => {
+    const [page] = shownPages([
+      file(
+        'index.html',
+        `<style>@import "a.css" layer(base.reset) supports(display: grid) screen;
+         @import url(b.css) layer; @import "c.css" supports((gap: 1px) and (not (float: none)));</style>`,
+      ),
+      file('a.css', 'a{color:red}'),
+      file('b.css', 'b{color:red}'),
+      file('c.css', 'c{color:red}'),
+    ]);
+    expect(page?.sheets.map((css) => css.replaceAll(/\s+/g, ' ').trim()).slice(0, 3)).toEqual([
+      '@supports (display: grid) { @media screen { @layer base.reset { a{color:red} } } }',
+      '@layer { b{color:red} }',
+      '@supports (gap: 1px) and (not (float: none)) { c{color:red} }',
+    ]);
+  });
+
+  test('a page in the letters of another encoding keeps its words', () => {
+    const html = Uint8Array.from([
+      ...bytes('<meta charset="windows-1251"><title>'),
+      ...[0xcf, 0xe0, 0xf0, 0xee, 0xec],
+    ]);
+    expect(shownPages([{ name: 'a.html', type: 'text/html', bytes: html }])[0]?.title).toBe(
+      'Паром',
+    );
+  });
+
   test('a page of 20,000 elements that stand in each other is read', () => {
     const [page] = shownPages([file('a.html', `${'<div>'.repeat(20_000)}<img src=x.png>`)]);
     expect(page?.missing).toEqual(['x.png', 'what stands in more than 400 others']);

@@ -2,6 +2,7 @@ import { parse, serialize, type DefaultTreeAdapterTypes } from 'parse5';
 import type { AtRule } from 'postcss';
 import safeParse from 'postcss-safe-parser';
 import { asShown, findingAssets } from './assets.ts';
+import { textOfBytes } from './encoding.ts';
 import type { Asset } from './saved-page.ts';
 import { sheltered, shelteredStyle } from './sheltered.ts';
 import { elementsIn, isHtml } from './sheets-in.ts';
@@ -98,23 +99,43 @@ function cutAt(tree: DefaultTreeAdapterTypes.Document): boolean {
 /** Sheets that import others deeper than this are left out. */
 const DEEPEST_IMPORT = 8;
 
-/** A sheet under a condition, as a browser takes it with `media`. */
-const under = (css: string, media: string): string =>
-  media.trim() === '' || /^all$/i.test(media.trim())
-    ? css
-    : `@media ${media.replaceAll(/[{};]/g, ' ')} {\n${css}\n}`;
+/** A sheet within an at-rule. */
+const under = (css: string, around: string): string => `${around} {\n${css}\n}`;
+
+const plain = (text: string): string => text.replaceAll(/[{};]/g, ' ').trim();
+
+/** The at-rule that `media` is; none where it asks for nothing. */
+const asMedia = (media: string): readonly string[] =>
+  media.trim() === '' || /^all$/i.test(media.trim()) ? [] : [`@media ${plain(media)}`];
+
+const SUPPORTS = /^supports\(((?:[^()]|\((?:[^()]|\([^()]*\))*\))*)\)/i;
 
 /** The sheets that a sheet imports, with what is said of each. Source: CSS Cascade 5, 2. */
-function importsOf(css: string): readonly { readonly address: string; readonly media: string }[] {
+function importsOf(
+  css: string,
+): readonly { readonly address: string; readonly around: readonly string[] }[] {
   if (!css.includes('@import')) return [];
-  const found: { address: string; media: string }[] = [];
+  const found: { address: string; around: readonly string[] }[] = [];
   safeParse(css).walkAtRules(/^import$/i, (rule: AtRule) => {
     const [, inUrl, quoted, media = ''] =
       /^(?:url\(\s*["']?([^"')]*)["']?\s*\)|["']([^"']*)["'])\s*([^]*)$/i.exec(rule.params) ?? [];
     const address = inUrl ?? quoted;
     if (address === undefined) return;
-    // Layers and conditions of support are left to the sheet itself.
-    found.push({ address, media: media.replaceAll(/(?:layer|supports)(?:\([^)]*\))?/gi, '') });
+    const [whole, name] = /^layer(?:\(([^()]*)\))?(?=\s|$)/i.exec(media.trim()) ?? [];
+    const rest = whole === undefined ? media.trim() : media.trim().slice(whole.length).trim();
+    const [asked, condition = ''] = SUPPORTS.exec(rest) ?? [];
+    const isBare = /^[\w-]+\s*:/.test(condition);
+    found.push({
+      address,
+      // The innermost first.
+      around: [
+        ...(whole === undefined ? [] : [`@layer ${plain(name ?? '')}`.trim()]),
+        ...asMedia(asked === undefined ? rest : rest.slice(asked.length)),
+        ...(asked === undefined
+          ? []
+          : [`@supports ${isBare ? `(${plain(condition)})` : plain(condition)}`]),
+      ],
+    });
   });
   return found;
 }
@@ -125,7 +146,7 @@ function importsOf(css: string): readonly { readonly address: string; readonly m
  */
 export function shownPages(assets: readonly Asset[]): readonly ShownPage[] {
   const find = findingAssets(assets);
-  const text = (asset: Asset): string => new TextDecoder().decode(asset.bytes);
+  const text = (asset: Asset): string => textOfBytes(asset.bytes) ?? '';
   const data = new Map<Asset, string | undefined>();
   const held = (asset: Asset | undefined): string | undefined => {
     if (!asset) return undefined;
@@ -141,16 +162,16 @@ export function shownPages(assets: readonly Asset[]): readonly ShownPage[] {
         (from: Asset) =>
         (address: string): string | undefined =>
           held(find(address, from));
-      /** `media` is asked by what stands around it, the outermost last. */
-      const take = (css: string, from: Asset, media: readonly string[], depth = 0): void => {
+      /** What stands around it, the outermost last. */
+      const take = (css: string, from: Asset, around: readonly string[], depth = 0): void => {
         for (const one of importsOf(css)) {
           const asset = find(one.address, from);
           if (asset && depth < DEEPEST_IMPORT)
-            take(text(asset), asset, [one.media, ...media], depth + 1);
+            take(text(asset), asset, [...one.around, ...around], depth + 1);
           else missing.add(one.address);
         }
         const safe = sheltered(css, show(from));
-        sheets.push(media.reduce(under, safe.css));
+        sheets.push(around.reduce(under, safe.css));
         for (const address of safe.missing) missing.add(address);
       };
       let title = '';
@@ -162,14 +183,14 @@ export function shownPages(assets: readonly Asset[]): readonly ShownPage[] {
         const words = (): string =>
           childNodes.map((node) => ('value' in node ? node.value : '')).join('');
         if (tagName === 'title' && title === '') title = words().trim();
-        else if (tagName === 'style') take(words(), page, [of('media') ?? '']);
+        else if (tagName === 'style') take(words(), page, asMedia(of('media') ?? ''));
         else if (tagName === 'link') {
           const href = of('href');
           const rel = (of('rel') ?? '').toLowerCase().split(/\s+/);
           if (!rel.includes('stylesheet') || rel.includes('alternate') || href === undefined)
             continue;
           const asset = find(href, page);
-          if (asset) take(text(asset), asset, [of('media') ?? '']);
+          if (asset) take(text(asset), asset, asMedia(of('media') ?? ''));
           else missing.add(href);
         } else if (/^(?:script|iframe|frame|object|embed|audio|track)$/.test(tagName)) {
           const address = of('src') ?? of('data');

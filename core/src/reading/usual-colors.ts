@@ -1,11 +1,12 @@
 import { derive } from '../derive/derive.ts';
 import type { FontFamily } from '../fonts/family.ts';
 import type { Hex } from '../color/srgb.ts';
+import { MODES } from '../system/document.ts';
 import { newDocument } from '../system/new-document.ts';
 
 /**
- * The colors that a new system would have by itself, by their roles: what stands instead where one is not taken from a
- * page. As CSS, in the light theme.
+ * The colors that a new system would have by itself, by role and theme (`page light`): what stands instead where one is
+ * not taken from a page. As CSS.
  * @param brand the colors of the brand that it begins with, the first one first
  * @param family any family: no color hangs on it
  */
@@ -21,8 +22,12 @@ export function usualColors(
   return new Map(
     tokens.flatMap(({ id, values }) => {
       const role = /^color\.([a-z-]+)$/.exec(id)?.[1];
-      const { css } = values.light;
-      return role === undefined || css === undefined ? [] : [[role, css] as const];
+      return role === undefined
+        ? []
+        : MODES.flatMap((mode) => {
+            const { css } = values[mode];
+            return css === undefined ? [] : [[`${role} ${mode}`, css] as const];
+          });
     }),
   );
 }

@@ -101,10 +101,17 @@ function ProposalLine({ proposal, said, usualColor, onSay }: LineProps) {
   );
 }
 
+/** The role of colors that a proposal decides, with its theme; empty where it decides something else. */
+const roleOf = ({ patch: [first] }: Proposal): string => {
+  const [, role = '', mode = ''] =
+    /^\/color\/roles\/items\/([^/]+)\/(light|dark)$/.exec(first?.path ?? '') ?? [];
+  return `${role} ${mode}`;
+};
+
 interface FoundDecisionsProps {
   readonly proposals: readonly Proposal[];
   readonly said: Said;
-  /** The colors of a new system by their roles. */
+  /** The colors of a new system by role and theme. */
   readonly usual: ReadonlyMap<string, string>;
   readonly onSay: (said: Said) => void;
 }
@@ -147,7 +154,7 @@ export function FoundDecisions({ proposals, said, usual, onSay }: FoundDecisions
                   key={proposal.id}
                   proposal={proposal}
                   said={said}
-                  usualColor={name === 'Color' ? usual.get(proposal.id) : undefined}
+                  usualColor={usual.get(roleOf(proposal))}
                   onSay={onSay}
                 />
               ))}

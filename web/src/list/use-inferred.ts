@@ -37,35 +37,43 @@ const screensOf = ({ inferred }: Found): readonly number[] => {
   return widths.length === 2 ? widths : SCREENS_PX;
 };
 
-/** Looks at a page where nobody sees it: once for what it shows, then for its running text on other screens. */
+/** No more pages of a site are looked at: the others say the same. */
+const MOST_PAGES = 4;
+
+/**
+ * Looks at pages where nobody sees them: at each for what it shows, at the first for its running text on other screens.
+ */
 async function lookAt(
-  page: ShownPage,
+  pages: readonly ShownPage[],
   screens: readonly number[],
   signal: AbortSignal,
 ): Promise<Seen | undefined> {
-  const open = await openSight(page, LOOKED_AT_PX, signal);
-  if (!open) return undefined;
-  try {
-    const elements = open.sight.map(([, one]) => one);
-    const running: (readonly [number, number])[] = [];
-    for (const px of screens) {
-      const sight = await open.at(px);
-      const size = sight && runningSize(sight.map(([, one]) => one));
-      if (size !== undefined) running.push([px, size]);
+  const elements: SeenElement[] = [];
+  const running: (readonly [number, number])[] = [];
+  for (const [index, page] of pages.slice(0, MOST_PAGES).entries()) {
+    const open = await openSight(page, LOOKED_AT_PX, signal);
+    if (!open) return undefined;
+    try {
+      elements.push(...open.sight.map(([, one]) => one));
+      for (const px of index === 0 ? screens : []) {
+        const sight = await open.at(px);
+        const size = sight && runningSize(sight.map(([, one]) => one));
+        if (size !== undefined) running.push([px, size]);
+      }
+    } finally {
+      open.close();
     }
-    return { elements, roles: rolesSeen(elements), running };
-  } finally {
-    open.close();
   }
+  return { elements, roles: rolesSeen(elements), running };
 }
 
-/** Reads files beside the window, and looks at the first page among them. */
+/** Reads files beside the window, and looks at the pages among them. */
 export function useInferred() {
   const worker = useRef<Worker>(undefined);
   const [answer, setAnswer] = useState<InferAnswer>();
   const [seen, setSeen] = useState<Seen>();
   const [first, setFirst] = useState<{
-    readonly page: ShownPage;
+    readonly pages: readonly ShownPage[];
     readonly screens: readonly number[];
   }>();
   const { data: catalogue = NONE } = useSWR('/api/fonts', (path: string) => get(path, familyList));
@@ -75,7 +83,7 @@ export function useInferred() {
   useEffect(() => {
     if (!first) return undefined;
     const over = new AbortController();
-    lookAt(first.page, first.screens, over.signal)
+    lookAt(first.pages, first.screens, over.signal)
       .then((next) => {
         if (!next || over.signal.aborted) return;
         setSeen(next);
@@ -99,8 +107,8 @@ export function useInferred() {
     worker.current.onmessage = ({ data }: MessageEvent<InferAnswer>) => {
       setAnswer(data);
       if (data.kind !== 'found') return;
-      const [page] = data.pages ?? [];
-      if (page) setFirst({ page, screens: screensOf(data) });
+      const { pages = [] } = data;
+      if (pages.length > 0) setFirst({ pages, screens: screensOf(data) });
       announce('what was found can be chosen');
     };
     worker.current.onerror = () =>
@@ -111,8 +119,8 @@ export function useInferred() {
     answer,
     /** What the page shows, once it was looked at; nothing where there is no page. */
     seen,
-    /** The page that was looked at. */
-    page: first?.page,
+    /** The first of the pages that were looked at. */
+    page: first?.pages[0],
     faces,
     catalogue,
     read,

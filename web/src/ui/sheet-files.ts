@@ -1,8 +1,9 @@
 import { typeByName } from '@garnish/core/reading/assets';
+import { textOfBytes } from '@garnish/core/reading/encoding';
 import { isSavedPage, readSavedPage, type Asset } from '@garnish/core/reading/saved-page';
 import { sheetsIn, type ReadFile, type SheetsOfFile } from '@garnish/core/reading/sheets-in';
 import type { Progress } from './answering.ts';
-import { entriesOf, textOf, type FileBytes } from './text-files.ts';
+import { entriesOf, type FileBytes } from './text-files.ts';
 
 /** What style sheets and pages are called. */
 const SHEETS_AND_PAGES = /\.(css|x?html?)$/i;
@@ -51,9 +52,9 @@ export async function readSheetFiles(
   const files: ReadFile[] = [];
   for (const { name, bytes } of assets) {
     if (!SHEETS_AND_PAGES.test(name)) continue;
-    const text = textOf({ name, bytes });
-    if (typeof text === 'string') refused.push(text);
-    else files.push({ file: name, text: text.text });
+    const text = textOfBytes(bytes);
+    if (text === undefined) refused.push(`${name} is no text.`);
+    else files.push({ file: name, text });
   }
   return { files, sheets: files.map(sheetsIn), assets, refused };
 }

@@ -1,6 +1,7 @@
 import { derive } from '@garnish/core/derive/derive';
 import { reportOf, type DriftReport } from '@garnish/core/reading/drift-report';
 import { patchOf } from '@garnish/core/reading/mending';
+import { factsOfSheets, type SheetFacts } from '@garnish/core/reading/sheet-facts';
 import { shownPages, type ShownPage } from '@garnish/core/reading/shown-page';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { answering, type Progress, type WorkerProblem } from '../../ui/answering.ts';
@@ -32,6 +33,8 @@ export type DriftAnswer =
       readonly found: DriftFound;
       /** The pages among the files, as they can be shown; told once, when they were read. */
       readonly pages?: readonly ShownPage[];
+      /** What is told of all their sheets; told once too. */
+      readonly facts?: SheetFacts;
     };
 
 /** What was read last: it is held against each state of the system without being read again. */
@@ -53,6 +56,9 @@ answering<DriftQuestion, DriftAnswer>(async ({ files, document, state }, tell) =
   return {
     kind: 'found',
     found: { report, patch, missing, refused, files: count },
-    ...(files && { pages: shownPages(read.assets) }),
+    ...(files && {
+      pages: shownPages(read.assets),
+      facts: factsOfSheets(all.flatMap((one) => one.sheets)),
+    }),
   };
 });

@@ -1,213 +1,23 @@
-import {
-  colorWords,
-  groundSeen,
-  type SeenElement,
-  type SeenKind,
-  type SeenValue,
-} from '@garnish/core/reading/seen';
-import { contrastRatio } from '@garnish/core/color/contrast';
-import { sizeWords } from '@garnish/core/measures/geometry';
 import { useCallback, useState } from 'react';
 import { PageFrame, type Looked } from '../../proof/reading/page-frame.tsx';
+import { KeepButton } from '../../proof/worn/keep-button.tsx';
 import { useSystem, useSystemLater } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { Copy } from '../../ui/copy.tsx';
 import { SheetDrop } from '../../ui/sheet-drop.tsx';
-import { Swatch } from '../../ui/swatch.tsx';
-import { percent } from '@garnish/core/reading/drift-report';
-import { KeepButton } from '../../proof/worn/keep-button.tsx';
+import { ChosenThing } from './chosen-thing.tsx';
 import { HowFar } from './how-far.tsx';
+import { Kind, Things, Wrong, type ListProps } from './seen-lists.tsx';
+import { SheetFactsView } from './sheet-facts-view.tsx';
 import { useDrift } from './use-drift.ts';
 
 const WIDTHS = ['375', '720', '1280'] as const;
 const THEMES = ['light', 'dark'] as const;
-/** So many values of a kind are told at once. */
-const FIRST_VALUES = 8;
-const COLORED: ReadonlySet<SeenKind> = new Set([
-  'ground',
-  'text color',
-  'link color',
-  'line color',
-  'gradient',
-]);
-
-interface KindProps {
-  readonly kind: SeenKind;
-  readonly values: readonly SeenValue[];
-  readonly open: string | undefined;
-  readonly onOpen: (value: string | undefined, places: readonly number[]) => void;
-}
-
-/** The values of a kind, each with how often and on how much of the page it stands; a click marks where. */
-function Kind({ kind, values, open, onOpen }: KindProps) {
-  const [isWhole, setWhole] = useState(false);
-  return (
-    <details className="border-t border-line">
-      <summary className="min-h-7 cursor-pointer">
-        {kind} <span className="figures float-end text-quiet">{values.length}</span>
-      </summary>
-      <ul aria-label={kind} className="pb-2">
-        {(isWhole ? values : values.slice(0, FIRST_VALUES)).map(
-          ({ value, count, area, places }) => (
-            <li
-              key={value}
-              className="grid items-baseline grid-cols-[minmax(0,1fr)_3.5rem_4.5rem] gap-x-2"
-            >
-              <button
-                type="button"
-                aria-pressed={open === value}
-                className="figures min-h-6 truncate text-start hover:underline aria-pressed:font-semibold"
-                title={value}
-                onClick={() => onOpen(open === value ? undefined : value, places)}
-              >
-                {COLORED.has(kind) && <Swatch value={value} />}
-                {value}
-              </button>
-              <span className="figures text-end text-quiet">{count} ×</span>
-              <span className="figures text-end text-quiet">{percent(area)}</span>
-            </li>
-          ),
-        )}
-        {!isWhole && values.length > FIRST_VALUES && (
-          <li>
-            <button type="button" className="act" onClick={() => setWhole(true)}>
-              {values.length - FIRST_VALUES} more
-            </button>
-          </li>
-        )}
-      </ul>
-    </details>
-  );
-}
-
-/** What is told of one thing of the page, line by line. */
-function factsOfSeen(one: SeenElement): readonly (readonly [what: string, value: string])[] {
-  const px = (values: readonly number[]): string =>
-    new Set(values).size === 1 ? sizeWords(values[0] ?? 0) : values.map(sizeWords).join(' ');
-  const ground = one.isOverPicture ? undefined : groundSeen(one.grounds);
-  const color = ground && groundSeen([one.color, ground]);
-  const isSome = (values: readonly number[]): boolean => values.some((value) => value !== 0);
-  const own = one.hasOwnGround ? colorWords(one.grounds[0] ?? '') : undefined;
-  return [
-    ['size', `${sizeWords(one.box.width)} × ${sizeWords(one.box.height)}`],
-    ...(one.signs > 0
-      ? ([
-          ['face', `${one.face} ${one.weight}`],
-          [
-            'text size',
-            `${sizeWords(one.sizePx)}${one.lineHeightPx === undefined ? '' : ` / ${sizeWords(one.lineHeightPx)}`}`,
-          ],
-          ['color', colorWords(one.color) ?? one.color],
-          [
-            'contrast',
-            color && ground
-              ? `${(Math.floor(contrastRatio(color, ground) * 100) / 100).toFixed(2)} on ${ground}`
-              : 'over a picture or a gradient: not told',
-          ],
-        ] as const)
-      : []),
-    ...(own === undefined ? [] : ([['ground', own]] as const)),
-    ...(isSome(one.padding) ? ([['inset', px(one.padding)]] as const) : []),
-    ...(isSome(one.margin) ? ([['margin', px(one.margin)]] as const) : []),
-    ...(isSome(one.gap) ? ([['gap', px(one.gap)]] as const) : []),
-    ...(isSome(one.corners) ? ([['corner', px(one.corners)]] as const) : []),
-    ...(one.shadow === '' ? [] : ([['shadow', one.shadow]] as const)),
-    ...(one.picture === '' ? [] : ([['behind it', one.picture.slice(0, 120)]] as const)),
-  ];
-}
-
-/** One thing of the page in words, beside it. */
-function Chosen({ one }: { readonly one: SeenElement }) {
-  const facts = factsOfSeen(one);
-  return (
-    <Section
-      full
-      title="What is chosen"
-      aside={
-        <Copy text={facts.map(([what, value]) => `${what}: ${value}`).join('\n')}>copy all</Copy>
-      }
-    >
-      <p className="figures font-semibold">{one.name}</p>
-      <table className="w-full">
-        <tbody>
-          {facts.map(([what, value]) => (
-            <tr key={what} className="border-t border-line">
-              <th scope="row" className="w-24 text-start align-top font-normal text-quiet">
-                {what}
-              </th>
-              <td className="figures text-end break-words">{value}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </Section>
-  );
-}
-
-interface ListProps {
-  readonly looked: Looked;
-  readonly open: string | undefined;
-  readonly onOpen: (value: string | undefined, places: readonly number[]) => void;
-}
-
-/** What the page itself gets wrong, as it is shown. */
-function Wrong({ looked: { page, seen }, open, onOpen }: ListProps) {
-  const lists: readonly (readonly [
-    title: string,
-    why: string,
-    lines: readonly { readonly words: string; readonly place: number }[],
-  ])[] = [
-    [
-      'words too faint',
-      'They stand out less than WCAG 2.2 asks (1.4.3, AA).',
-      page.faint.map(({ place, ratio, needed, color, ground }) => ({
-        words: `${seen[place]?.name ?? ''}: ${(Math.floor(ratio * 100) / 100).toFixed(2)} of ${needed}, ${color} on ${ground}`,
-        place,
-      })),
-    ],
-    [
-      'words over pictures',
-      'How they stand out there cannot be told from colors.',
-      page.unjudged.map((place) => ({ words: seen[place]?.name ?? '', place })),
-    ],
-    [
-      'pictures without room',
-      'The page says not how large they are: what is below them jumps when they come.',
-      page.withoutRoom.map((place) => ({ words: seen[place]?.name ?? '', place })),
-    ],
-  ];
-  return lists.map(([title, why, lines]) =>
-    lines.length === 0 ? null : (
-      <details key={title} className="border-t border-line">
-        <summary className="min-h-7 cursor-pointer">
-          {title} <span className="figures float-end text-quiet">{lines.length}</span>
-        </summary>
-        <p className="text-quiet">{why}</p>
-        <ul aria-label={title} className="max-h-72 overflow-auto pb-2">
-          {lines.map(({ words, place }) => (
-            <li key={place}>
-              <button
-                type="button"
-                aria-pressed={open === `${title} ${place}`}
-                className="figures min-h-6 text-start hover:underline aria-pressed:font-semibold"
-                onClick={() => onOpen(`${title} ${place}`, [place])}
-              >
-                {words}
-              </button>
-            </li>
-          ))}
-        </ul>
-      </details>
-    ),
-  );
-}
-
 /** A page that was built, or that is somebody else’s, as a browser shows it: what is on it, and one thing by pointing. */
 export function PageView() {
   const system = useSystem((state) => state.id);
   const document = useSystemLater(({ decided }) => decided.document);
-  const { pages, found, progress, problem, read, stop } = useDrift(
+  const { pages, facts, found, progress, problem, read, stop } = useDrift(
     system,
     document,
     'as it stands',
@@ -299,12 +109,14 @@ export function PageView() {
           </>
         )}
       </Section>
-      {shown && one && <Chosen one={one} />}
+      {shown && one && <ChosenThing one={one} />}
+      {shown && facts && <SheetFactsView facts={facts} />}
       {shown && looked && (
         <Section full title="What is on it" aside={`at ${width} px, ${theme}`}>
           {looked.page.kinds.map(({ kind, values }) => (
             <Kind key={kind} kind={kind} values={values} open={mark.value} onOpen={onOpen} />
           ))}
+          <Things looked={looked} open={mark.value} onOpen={onOpen} />
           <Wrong looked={looked} open={mark.value} onOpen={onOpen} />
           {shown.missing.length > 0 && (
             <details className="border-t border-line">

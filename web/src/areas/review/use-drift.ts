@@ -1,4 +1,5 @@
 import { shareOf } from '@garnish/core/reading/drift';
+import type { SheetFacts } from '@garnish/core/reading/sheet-facts';
 import type { ShownPage } from '@garnish/core/reading/shown-page';
 import type { StyleDocument } from '@garnish/core/system/document';
 import { useEffect, useState, useSyncExternalStore } from 'react';
@@ -10,6 +11,8 @@ export interface DriftState {
   readonly found?: DriftFound;
   /** The pages among the files. */
   readonly pages?: readonly ShownPage[];
+  /** What is told of their sheets. */
+  readonly facts?: SheetFacts;
   readonly progress?: Extract<DriftAnswer, { kind: 'progress' }>;
   readonly problem?: string;
   /** The figure of the time before, in this browser. */
@@ -94,7 +97,13 @@ class Reader {
         }
         this.#isCounted = true;
         const pages = data.pages ?? this.#state.pages;
-        this.#set({ ...known, found: data.found, ...(pages && { pages }) });
+        const facts = data.facts ?? this.#state.facts;
+        this.#set({
+          ...known,
+          found: data.found,
+          ...(pages && { pages }),
+          ...(facts && { facts }),
+        });
       }
     });
     worker.addEventListener('error', () =>

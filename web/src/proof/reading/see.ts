@@ -72,9 +72,20 @@ const ACTING: readonly (readonly [selector: string, acts: NonNullable<SeenElemen
 const actingOf = (element: Element): SeenElement['acts'] =>
   ACTING.find(([selector]) => element.matches(selector))?.[1];
 
+/**
+ * Whether a sheet says how high something is: what is laid out always has a height, so it is asked for what was
+ * computed. Source: CSS Typed OM 1. Nothing is said where a browser does not tell.
+ */
+const saysHeight = (element: Element): boolean => {
+  const map = 'computedStyleMap' in element ? element.computedStyleMap() : undefined;
+  const height = map?.get('height')?.toString();
+  return height !== undefined && height !== 'auto' && !height.endsWith('%');
+};
+
 /** Whether an image is as large before it has come as after: by its attributes, or by the sheet. */
 const hasRoom = (element: Element, style: CSSStyleDeclaration): boolean =>
   (element.hasAttribute('width') && element.hasAttribute('height')) ||
+  saysHeight(element) ||
   style.aspectRatio.replace(/^auto\s*/, '') !== '' ||
   style.position === 'absolute';
 

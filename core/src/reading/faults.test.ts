@@ -63,12 +63,32 @@ describe('faults of sheets by themselves', () => {
     );
     const found = faultsIn(sheetsIn({ file: 'before.html', text }).sheets);
     expect(new Set(found.map(({ kind }) => kind))).toEqual(
-      new Set(FAULT_KINDS.filter((kind) => kind !== 'unbounded by the screen')),
+      new Set(
+        FAULT_KINDS.filter(
+          (kind) => kind !== 'unbounded by the screen' && kind !== 'stepped by screens',
+        ),
+      ),
     );
     const near = found.filter(({ kind, of }) => kind === 'nearly the same' && of === 'color');
     expect(near.map(({ values }) => values)).toContainEqual(
       expect.arrayContaining(['#1b4b66', '#1c4d69', '#1d4f6b']),
     );
+  });
+
+  test('lengths that several screens set anew are told where they only grow or shrink', () => {
+    const stepped = (css: string) =>
+      faultsIn([readSheet(css, 'x.css')])
+        .filter(({ kind }) => kind === 'stepped by screens')
+        .map(({ values, places }) => [values[0], places.length]);
+    const h1 = 'h1 { font-size: 28px } @media (min-width: 600px) { h1 { font-size: 36px } }';
+    expect(stepped(`${h1} @media (min-width: 900px) { h1 { font-size: 48px } }`)).toEqual([
+      ['font-size: 28px, 36px, 48px', 3],
+    ]);
+    // One step is none, what goes up and down is meant, and other conditions are no screens.
+    expect(stepped(h1)).toEqual([]);
+    expect(stepped(`${h1} @media (min-width: 900px) { h1 { font-size: 30px } }`)).toEqual([]);
+    expect(stepped(`${h1} @media print { h1 { font-size: 48px } }`)).toEqual([]);
+    expect(stepped(`${h1} @media (min-width: 900px) { h1 { font-size: 4em } }`)).toEqual([]);
   });
 
   test('each place is told once under each fault, whatever the sheet', () => {

@@ -13,6 +13,7 @@ export const FAULT_KINDS = [
   'forced',
   'used once',
   'off the unit',
+  'stepped by screens',
 ] as const;
 export type FaultKind = (typeof FAULT_KINDS)[number];
 
@@ -31,6 +32,8 @@ export const FAULT_REASONS: Readonly<Record<FaultKind, string>> = {
   forced: 'What is forced can only be changed by force. Common practice.',
   'used once': 'A value that stands in one place is seldom a decision. Common practice.',
   'off the unit': 'Most spaces are multiples of a unit; this one is not. Common practice.',
+  'stepped by screens':
+    'A length that several screens set anew can flow between the first and the last, in one declaration. Common practice.',
 };
 
 /** Something that is wrong with a style sheet, with every place where it is. */
@@ -198,12 +201,49 @@ function ofDeclarations(sheets: readonly ReadSheet[]): readonly Fault[] {
   ];
 }
 
+/** What a fluid value says in one declaration: text sizes and spaces, also written as shorthands. */
+const FLOWING =
+  /^(?:font-size|(?:row-|column-)?gap|(?:margin|padding)(?:-(?:top|bottom|block|inline|left|right)(?:-(?:start|end))?)?)$/;
+/** So often a length is set for different screens before a fluid one would be shorter. Common practice. */
+const MOST_STEPS = 2;
+
+/** Lengths that one rule has for one screen after another, and that only grow. */
+function steppedByScreens(sheets: readonly ReadSheet[]): readonly Fault[] {
+  const rules = new Map<string, ReadDeclaration[]>();
+  for (const one of sheets.flatMap(({ declarations }) => declarations)) {
+    const isByWidth = one.within.every((around) => /^@media[^,]*width/i.test(around));
+    if (!FLOWING.test(one.property) || !isByWidth || one.within.length > 1) continue;
+    const key = `${one.selector}\n${one.property}`;
+    const known = rules.get(key);
+    if (known) known.push(one);
+    else rules.set(key, [one]);
+  }
+  return [...rules.values()].flatMap((places): readonly Fault[] => {
+    const px = places.map(({ value }) => pxOn(value, SCREEN));
+    const known = px.flatMap((one) => (one === undefined ? [] : [one]));
+    const isOneWay =
+      known.every((one, index) => index === 0 || one > (known[index - 1] ?? 0)) ||
+      known.every((one, index) => index === 0 || one < (known[index - 1] ?? 0));
+    const screens = places.filter(({ within }) => within.length > 0).length;
+    if (screens < MOST_STEPS || known.length < px.length || !isOneWay) return [];
+    const [first] = places;
+    const values = places.map(({ value }) => value).join(', ');
+    return [
+      { kind: 'stepped by screens', values: [`${first?.property ?? ''}: ${values}`], places },
+    ];
+  });
+}
+
 /**
  * What is wrong with some style sheets by themselves, whatever the system: each fault once, with all its places; those
  * of one kind by how often they stand.
  */
 export function faultsIn(sheets: readonly ReadSheet[]): readonly Fault[] {
   const uses = usesOf(sheets);
-  const found = [...CHECKS.flatMap((check) => check(uses)), ...ofDeclarations(sheets)];
+  const found = [
+    ...CHECKS.flatMap((check) => check(uses)),
+    ...ofDeclarations(sheets),
+    ...steppedByScreens(sheets),
+  ];
   return FAULT_KINDS.flatMap((kind) => found.filter((one) => one.kind === kind).toSorted(byPlaces));
 }

@@ -202,3 +202,23 @@ test.each([
 ])('%s is opaque by %d', (css, opacity) => {
   expect(opacityOf(css)).toBeCloseTo(opacity, 6);
 });
+
+test('text styles that differ by one thing, and by little, are told with what they are near to', () => {
+  const words = (said: Partial<SeenElement>) => seenElement({ signs: 100, ...said });
+  const { nearStyles } = seenOn([
+    words({ signs: 500 }),
+    words({ sizePx: 15 }),
+    words({ sizePx: 15 }),
+    words({ lineHeightPx: 25, signs: 20 }),
+    // Two things, or much, are another style.
+    words({ sizePx: 15, weight: 500 }),
+    words({ sizePx: 20 }),
+    words({ weight: 700 }),
+    words({ face: 'Literata' }),
+  ]);
+  expect(nearStyles).toEqual([
+    { styles: ['16/24 Archivo 400', '15/24 Archivo 400'], by: 'size', places: [1, 2] },
+    { styles: ['15/24 Archivo 400', '15/24 Archivo 500'], by: 'weight', places: [4] },
+    { styles: ['16/24 Archivo 400', '16/25 Archivo 400'], by: 'line height', places: [3] },
+  ]);
+});

@@ -87,12 +87,24 @@ export interface FaintWords {
   readonly ground: Hex;
 }
 
+/** Two text styles that differ by one thing, and that by little: probably they were meant to be one. */
+export interface NearStyles {
+  /** As they are told in the list of styles, the one that covers more first. */
+  readonly styles: readonly [string, string];
+  /** What differs. */
+  readonly by: 'size' | 'line height' | 'weight' | 'spacing';
+  /** Where the second one stands. */
+  readonly places: readonly number[];
+}
+
 /** Everything that is told of a page. */
 export interface SeenPage {
   readonly kinds: readonly { readonly kind: SeenKind; readonly values: readonly SeenValue[] }[];
   readonly faint: readonly FaintWords[];
   /** Words of which the contrast cannot be told, because a picture is behind them. */
   readonly unjudged: readonly number[];
+  /** Text styles that differ by one thing. */
+  readonly nearStyles: readonly NearStyles[];
   /** Pictures that move what is below them when they come. */
   readonly withoutRoom: readonly number[];
   readonly elements: number;
@@ -263,6 +275,48 @@ function valuesOf(
   return said;
 }
 
+/** Nearer than this two styles were probably meant to be one: px, px, steps of weight, px. Common practice. */
+const NEAR_STYLE = { size: 2, 'line height': 2, weight: 100, spacing: 0.5 } as const;
+
+/** Text styles that are the same but for one thing, which differs by little; what covers least is told with what it is near to. */
+function nearStylesIn(elements: readonly SeenElement[]): readonly NearStyles[] {
+  const styles = new Map<string, { one: SeenElement; area: number; places: number[] }>();
+  for (const [place, one] of elements.entries()) {
+    if (one.signs === 0) continue;
+    const words = styleWords(one);
+    const known = styles.get(words) ?? { one, area: 0, places: [] };
+    styles.set(words, known);
+    known.area += wordsArea(one);
+    known.places.push(place);
+  }
+  const sorted = [...styles].toSorted(([, one], [, other]) => other.area - one.area);
+  return sorted.flatMap(([words, { one, places }], index) => {
+    const near = sorted
+      .slice(0, index)
+      .flatMap(([other, { one: known }]): readonly NearStyles[] => {
+        if (
+          known.face !== one.face ||
+          (known.lineHeightPx === undefined) !== (one.lineHeightPx === undefined)
+        )
+          return [];
+        const apart = {
+          size: Math.abs(known.sizePx - one.sizePx),
+          'line height': Math.abs((known.lineHeightPx ?? 0) - (one.lineHeightPx ?? 0)),
+          weight: Math.abs(known.weight - one.weight),
+          spacing: Math.abs(known.letterSpacingPx - one.letterSpacingPx),
+        };
+        const differing = (Object.keys(apart) as (keyof typeof apart)[]).filter(
+          (by) => apart[by] > 0.01,
+        );
+        const [by] = differing;
+        return by !== undefined && differing.length === 1 && apart[by] <= NEAR_STYLE[by]
+          ? [{ styles: [other, words], by, places }]
+          : [];
+      });
+    return near.slice(0, 1);
+  });
+}
+
 /** Words that do not stand out as WCAG asks (1.4.3, AA), and those of which it cannot be told. */
 function contrastIn(elements: readonly SeenElement[]): Pick<SeenPage, 'faint' | 'unjudged'> {
   const faint: FaintWords[] = [];
@@ -324,6 +378,7 @@ export function seenOn(elements: readonly SeenElement[]): SeenPage {
       ];
     }),
     ...contrastIn(elements),
+    nearStyles: nearStylesIn(elements),
     withoutRoom: elements.flatMap(({ hasRoom }, place) => (hasRoom === false ? [place] : [])),
     elements: elements.length,
     words: elements.filter(({ signs }) => signs > 0).length,

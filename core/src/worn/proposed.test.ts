@@ -66,6 +66,9 @@ describe('what a thing of a page takes', () => {
 
   test('words are of the text, quiet, or links, by their color', () => {
     expect(tokenOf(worn(text), 'color')).toBe('color.text');
+    expect(tokenOf(worn(words({ name: 'strong', color: '#33383a', signs: 4 })), 'color')).toBe(
+      'color.text',
+    );
     expect(tokenOf(worn(quiet), 'color')).toBe('color.quiet');
     const link = words({ name: 'a', acts: 'link', isLink: true, color: '#0b5cad', signs: 12 });
     expect(tokenOf(worn(link), 'color')).toBe('color.link');

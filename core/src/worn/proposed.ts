@@ -259,6 +259,9 @@ function proposed(
       if (isAs(reading.quiet)) values.push({ property: 'color', token: 'color.quiet' });
       else if (isAs(reading.text)) values.push({ property: 'color', token: 'color.text' });
       else if (one.isLink) values.push({ property: 'color', token: 'color.link' });
+      // Words within others that are gray by themselves: on another ground they would be lost.
+      else if (WITHIN.test(one.name) && !isVivid(color))
+        values.push({ property: 'color', token: 'color.text' });
     }
     const [edge] = one.edges;
     const line = edge && hexOf(edge.color);

@@ -1,5 +1,6 @@
 import { typeByName } from '@garnish/core/reading/assets';
 import { textOfBytes } from '@garnish/core/reading/encoding';
+import { MOST_CHARACTERS } from '@garnish/core/reading/read-sheet';
 import { isSavedPage, readSavedPage, type Asset } from '@garnish/core/reading/saved-page';
 import { sheetsIn, type ReadFile, type SheetsOfFile } from '@garnish/core/reading/sheets-in';
 import type { Progress } from './answering.ts';
@@ -54,7 +55,18 @@ export async function readSheetFiles(
     if (!SHEETS_AND_PAGES.test(name)) continue;
     const text = textOfBytes(bytes);
     if (text === undefined) refused.push(`${name} is no text.`);
+    else if (text.length > MOST_CHARACTERS)
+      refused.push(
+        `${name} has ${Math.round(text.length / 1e6)} million signs; ${MOST_CHARACTERS / 1e6} are read.`,
+      );
     else files.push({ file: name, text });
   }
-  return { files, sheets: files.map(sheetsIn), assets, refused };
+  // What is too long to be read is too long to be shown.
+  const read = new Set(files.map(({ file }) => file));
+  return {
+    files,
+    sheets: files.map(sheetsIn),
+    assets: assets.filter(({ name }) => !SHEETS_AND_PAGES.test(name) || read.has(name)),
+    refused,
+  };
 }

@@ -48,7 +48,12 @@ describe('values that have drifted', () => {
 
   test('that set a token anew say so', () => {
     render(
-      <DriftRows rows={[row({ match: 'foreign', isTaken: true }), row({ match: 'foreign' })]} />,
+      <DriftRows
+        rows={[
+          row({ match: 'foreign', isTaken: true }),
+          row({ match: 'foreign', value: '#1c4d6a' }),
+        ]}
+      />,
     );
     expect(screen.getAllByText('is set to another value')).toHaveLength(1);
     expect(screen.getAllByRole('button', { name: /^Copy var/ })).toHaveLength(1);

@@ -73,7 +73,7 @@ export interface ListProps {
 interface PlacesProps extends Pick<ListProps, 'open' | 'onOpen'> {
   readonly title: string;
   readonly why: string;
-  readonly lines: readonly { readonly words: string; readonly place: number }[];
+  readonly lines: readonly { readonly words: string; readonly places: readonly number[] }[];
 }
 
 /** Single things of the page under one title; a click marks one. */
@@ -85,20 +85,21 @@ const Places = ({ title, why, lines, open, onOpen }: PlacesProps) =>
       </summary>
       <p className="text-quiet">{why}</p>
       <ul aria-label={title} className="max-h-72 overflow-auto pb-2">
-        {lines.map(({ words, place }) => (
-          <li key={place}>
-            <button
-              type="button"
-              aria-pressed={open === `${title} ${place}`}
-              className="figures min-h-6 text-start hover:underline aria-pressed:font-semibold"
-              onClick={() =>
-                onOpen(open === `${title} ${place}` ? undefined : `${title} ${place}`, [place])
-              }
-            >
-              {words}
-            </button>
-          </li>
-        ))}
+        {lines.map(({ words, places }) => {
+          const key = `${title} ${places.join(' ')}`;
+          return (
+            <li key={key}>
+              <button
+                type="button"
+                aria-pressed={open === key}
+                className="figures min-h-6 text-start hover:underline aria-pressed:font-semibold"
+                onClick={() => onOpen(open === key ? undefined : key, places)}
+              >
+                {words}
+              </button>
+            </li>
+          );
+        })}
       </ul>
     </details>
   );
@@ -110,7 +111,7 @@ export function Things({ looked: { seen }, open, onOpen }: ListProps) {
       isOne(one)
         ? [
             {
-              place,
+              places: [place],
               words: `${one.name}, ${sizeWords(one.box.width)} × ${sizeWords(one.box.height)}`,
             },
           ]
@@ -138,28 +139,33 @@ export function Things({ looked: { seen }, open, onOpen }: ListProps) {
 
 /** What the page itself gets wrong, as it is shown. */
 export function Wrong({ looked: { page, seen }, open, onOpen }: ListProps) {
-  const lists: readonly (readonly [
-    title: string,
-    why: string,
-    lines: readonly { readonly words: string; readonly place: number }[],
-  ])[] = [
+  const one = (place: number) => ({ words: seen[place]?.name ?? '', places: [place] });
+  const lists: readonly (readonly [string, string, PlacesProps['lines']])[] = [
     [
       'words too faint',
       'They stand out less than WCAG 2.2 asks (1.4.3, AA).',
       page.faint.map(({ place, ratio, needed, color, ground }) => ({
         words: `${seen[place]?.name ?? ''}: ${(Math.floor(ratio * 100) / 100).toFixed(2)} of ${needed}, ${color} on ${ground}`,
-        place,
+        places: [place],
       })),
     ],
     [
       'words over pictures',
       'How they stand out there cannot be told from colors.',
-      page.unjudged.map((place) => ({ words: seen[place]?.name ?? '', place })),
+      page.unjudged.map(one),
     ],
     [
       'pictures without room',
       'The page says not how large they are: what is below them jumps when they come.',
-      page.withoutRoom.map((place) => ({ words: seen[place]?.name ?? '', place })),
+      page.withoutRoom.map(one),
+    ],
+    [
+      'nearly one text style',
+      'They differ by one thing, and by little: probably they were meant to be one. Common practice.',
+      page.nearStyles.map(({ styles: [first, second], by, places }) => ({
+        words: `${second}: but for its ${by} it is ${first}`,
+        places,
+      })),
     ],
   ];
   return lists.map(([title, why, lines]) => (

@@ -19,6 +19,7 @@ import {
   documentOf,
   expect,
   openArea,
+  saved as settled,
   test,
   violationsOf,
 } from './garnish.ts';
@@ -142,6 +143,23 @@ test('a page saved by a browser as one file is shown as it was, and told by kind
     Number(Number.parseFloat(getComputedStyle(one).fontSize).toFixed(2)),
   );
   await expect(chosen.getByRole('row', { name: /^text size/ })).toContainText(String(size));
+  // A color of the page becomes one of the system by a click, and is told as that.
+  await page
+    .frameLocator(FRAME)
+    .locator('.hero-words .button, .actions .button')
+    .first()
+    .click({ position: { x: 3, y: 10 } });
+  const ground = chosen.getByRole('row', { name: /^ground/ });
+  await expect(ground).toContainText('buoy');
+  await page.frameLocator(FRAME).locator('h1').click();
+  const ink = chosen.getByRole('row', { name: /^color/ });
+  const hex = /#[0-9a-f]{6}/.exec((await ink.textContent()) ?? '')?.[0] ?? '';
+  await ink.getByRole('button', { name: 'take it' }).click();
+  await expect(ink.getByRole('button')).toHaveCount(0);
+  await settled(page);
+  expect(
+    Object.values((await documentOf(request, id)).color.sources.items).map(({ value }) => value),
+  ).toContain(hex);
   // Opened again, it is still there.
   await page.getByRole('button', { name: 'drift', exact: true }).click();
   await expect(page.getByRole('region', { name: 'How much is the system’s' })).toContainText('%');
@@ -263,8 +281,26 @@ for (const name of [BRACKWATER, KESTREL, TALLOW])
     const region = page.getByRole('region', { name: 'What is on it' });
     await region.locator('summary', { hasText: /^button/ }).click();
     const buttons = region.getByRole('list', { name: 'button' }).getByRole('listitem');
-    expect(await buttons.count()).toBeGreaterThan(0);
-    await expect(page.frameLocator(FRAME).locator('body')).toBeVisible();
+    const counts = await buttons.evaluateAll((all) =>
+      all.map((one) => Number.parseInt(one.querySelector('.text-end')?.textContent ?? '', 10)),
+    );
+    const pressed = [
+      'button',
+      'quiet-button',
+      'danger-button',
+      'nav-sign',
+      'sign-button',
+      'plain-button',
+    ]
+      .map((own) => `.${built.nameOf(own)}`)
+      .join(', ');
+    const there = await page
+      .frameLocator(FRAME)
+      .locator(`:is(${pressed})`)
+      .evaluateAll((all) => all.filter((one) => one.getClientRects().length > 0).length);
+    expect(there).toBeGreaterThan(0);
+    const told = counts.reduce((sum, count) => sum + count, 0);
+    expect([there, Math.abs(told - there) <= 2, told]).toEqual([there, true, told]);
   });
 
 const HOSTILE = `<!doctype html><html lang="en" onload="top.pwned=1"><head>

@@ -46,8 +46,16 @@ const VIEWS: readonly View[] = [
   {
     name: 'pairs',
     system: BRACKWATER,
-    area: 'fonts',
+    area: 'review?view=page',
     act: async (page) => {
+      // Tried on one's own page, as it was before.
+      await page
+        .locator('main input[type=file]')
+        .first()
+        .setInputFiles('samples/before-garnish.html');
+      await page.getByRole('button', { name: 'Prove the system on it' }).click();
+      await page.frameLocator('iframe[title$=", in this system"]').locator('h1').waitFor();
+      await page.getByRole('link', { name: /Fonts/ }).first().click();
       await page.getByRole('button', { name: 'pairs', exact: true }).click();
       const list = page.getByRole('listbox');
       await list.getByRole('option').first().waitFor();

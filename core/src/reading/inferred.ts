@@ -3,6 +3,7 @@ import { rgbOf } from '../color/srgb.ts';
 import { oklabOf, oklchOf } from '../color/oklab.ts';
 import { differenceOf } from '../color/difference.ts';
 import type { Patch } from '../system/patch.ts';
+import { LONGEST_WORDS } from '../system/schema-parts.ts';
 import { fitScales, type FittedScale } from '../type/read-sizes.ts';
 import { unitOf } from './faults.ts';
 import { pxOn, type Screen } from './lengths.ts';
@@ -498,16 +499,19 @@ export function inferredFrom(
   };
 }
 
+/** As long a description of a system can be. */
+const LONGEST_TRAIL = LONGEST_WORDS;
+
 /** What a system says of where its decisions were read, for its description. */
 export function readFrom(files: readonly string[], taken: readonly Proposal[]): string {
   const names = files.slice(0, 3).join(', ') + (files.length > 3 ? ' and others' : '');
-  return [
-    `Read from ${names}.`,
-    ...taken.map(
-      ({ name, value, why }) =>
-        `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${value} (${why}).`,
-    ),
-  ]
-    .join(' ')
-    .slice(0, 1500);
+  const told = `Read from ${names}.`;
+  const sentences = taken.map(
+    ({ name, value, why }) => `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${value} (${why}).`,
+  );
+  // Where the reasons are too long for it, the decisions themselves are told.
+  const short = taken.map(({ name, value }) => `${name}: ${value}`);
+  return [[told, ...sentences].join(' '), `${told} ${short.join('; ')}.`]
+    .map((text, index) => (index === 0 ? text : text.slice(0, LONGEST_TRAIL)))
+    .find((text) => text.length <= LONGEST_TRAIL) as string;
 }

@@ -1,6 +1,11 @@
 import { contrastRatio } from '@garnish/core/color/contrast';
+import { isHex, type Hex } from '@garnish/core/color/srgb';
+import { colorName, uniqueName } from '@garnish/core/color/names';
 import { sizeWords } from '@garnish/core/measures/geometry';
 import { colorWords, groundSeen, type SeenElement } from '@garnish/core/reading/seen';
+import { adding } from '@garnish/core/system/collection';
+import { inOrder } from '@garnish/core/system/document';
+import { useStore, useSystem } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
 
@@ -40,9 +45,36 @@ function factsOfSeen(one: SeenElement): readonly (readonly [what: string, value:
   ];
 }
 
+/** Takes a color of the page as one of the system, where it is none yet. */
+function TakeColor({ hex, of }: { readonly hex: Hex; readonly of: string }) {
+  const store = useStore();
+  const sources = useSystem(({ decided }) => decided.document.color.sources);
+  const known = inOrder(sources).find(([, { value }]) => value === hex)?.[1];
+  if (known) return <span className="text-quiet">{known.name}</span>;
+  return (
+    <button
+      type="button"
+      className="act"
+      title="It becomes a color of the brand, with a ramp of its own"
+      onClick={() =>
+        store.change(
+          adding('/color/sources', sources, `color-${crypto.randomUUID().slice(0, 8)}`, {
+            name: uniqueName(colorName(hex), new Set(inOrder(sources).map(([, { name }]) => name))),
+            value: hex,
+          }),
+          `${hex} from ${of} of a page`,
+        )
+      }
+    >
+      take it
+    </button>
+  );
+}
+
 /** One thing of the page in words, beside it. */
 export function ChosenThing({ one }: { readonly one: SeenElement }) {
   const facts = factsOfSeen(one);
+  const hasColor = facts.some(([, value]) => isHex(value));
   return (
     <Section
       full
@@ -60,6 +92,11 @@ export function ChosenThing({ one }: { readonly one: SeenElement }) {
                 {what}
               </th>
               <td className="figures text-end break-words">{value}</td>
+              {hasColor && (
+                <td className="w-20 ps-2 text-end">
+                  {isHex(value) && <TakeColor hex={value} of={one.name} />}
+                </td>
+              )}
             </tr>
           ))}
         </tbody>

@@ -63,9 +63,3 @@ export const componentsSchema = z.strictObject({
 });
 
 export type Manner = z.infer<typeof componentsSchema>['manner'];
-
-/** What a system has that decides nothing of its components. */
-export const USUAL_COMPONENTS: z.infer<typeof componentsSchema> = {
-  manner: { surface: 'filled', states: 'shade' },
-  departures: {},
-};

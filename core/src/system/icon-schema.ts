@@ -98,13 +98,5 @@ export const iconsSchema = z.strictObject({
 export type Icons = DeepReadonly<z.infer<typeof iconsSchema>>;
 export type NamedIcon = Icons['named']['items'][string];
 
-/** What a system has that decides nothing of its icons. */
-export const USUAL_ICONS: Icons = {
-  size: 1.25,
-  stroke: 1.5,
-  sizes: { order: [], items: {} },
-  named: { order: [], items: {} },
-};
-
 /** Room between icon and words, in em, where nothing is decided; common practice. */
 export const USUAL_GAP = 0.5;

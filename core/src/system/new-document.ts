@@ -2,8 +2,6 @@ import type { Hex } from '../color/srgb.ts';
 import type { FontFamily } from '../fonts/family.ts';
 import { collectionOf, NOTHING } from './collection.ts';
 import { companionsOf, usualColorRoles } from './color-roles.ts';
-import { USUAL_COMPONENTS } from './component-schema.ts';
-import { USUAL_ICONS } from './icon-schema.ts';
 import { SCHEMA, type Paint, type PageSection, type StyleDocument } from './document.ts';
 import { contentOf, type SiteKindId } from './site-kinds.ts';
 import { usualLayout, usualShape, usualSpace } from './usual-space.ts';
@@ -149,8 +147,8 @@ export function newDocument(start: Start): StyleDocument {
     space: usualSpace,
     layout: logo === undefined ? layout : { ...layout, logo: { ...layout.logo, light: logo } },
     shape: usualShape,
-    components: USUAL_COMPONENTS,
-    icons: USUAL_ICONS,
+    components: { manner: { surface: 'filled', states: 'shade' }, departures: {} },
+    icons: { size: 1.25, stroke: 1.5, sizes: NOTHING, named: NOTHING },
     content: {
       mark: 'plain',
       nav: collectionOf([

@@ -62,7 +62,7 @@ export const alikeListSchema = z.array(alikeSchema).check(z.maxLength(MOST_ALIKE
 
 /** A page of somebody’s as it is kept with a system: without anything that acts, its kinds of things marked in it. */
 export const keptPageSchema = z.strictObject({
-  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(120)),
+  name: z.string().check(z.regex(/\S/), z.maxLength(120)),
   html: z.string().check(z.minLength(1), z.maxLength(LONGEST_PAGE)),
   sheets: z.array(z.string().check(z.maxLength(LONGEST_PAGE))).check(z.maxLength(500)),
   alike: alikeListSchema,

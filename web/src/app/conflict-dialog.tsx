@@ -60,7 +60,7 @@ function Place({ place, choice, onChoose }: PlaceProps) {
 }
 
 /** Two windows changed the same values: none of them disappears until somebody has chosen. */
-export function ConflictDialog({ conflict }: { readonly conflict: Conflict }) {
+export default function ConflictDialog({ conflict }: { readonly conflict: Conflict }) {
   const store = useStore();
   const [choices, setChoices] = useState<ReadonlyMap<string, Choice>>(new Map());
   const { places } = conflict;

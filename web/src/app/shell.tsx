@@ -7,13 +7,13 @@ import { Copy } from '../ui/copy.tsx';
 import { Message } from '../ui/message.tsx';
 import { lazyPart, useServerSilent } from '../ui/patient.ts';
 import { isTyping } from '../ui/typing.ts';
-import { ConflictDialog } from './conflict-dialog.tsx';
 import { usePreferences } from '../ui/preferences.ts';
 import { Strip } from './strip.tsx';
 import { TopBar } from './top-bar.tsx';
 import { useAdded } from './use-added.ts';
 
 const Find = lazyPart(() => import('./find.tsx'));
+const ConflictDialog = lazyPart(() => import('./conflict-dialog.tsx'));
 
 /** Says that an area is waited for; what is open stays until it has come. */
 function AreaWaits() {
@@ -117,7 +117,11 @@ export function Shell() {
         </main>
         <Proof />
       </div>
-      {conflict && <ConflictDialog conflict={conflict} />}
+      {conflict && (
+        <Suspense>
+          <ConflictDialog conflict={conflict} />
+        </Suspense>
+      )}
       {finding && (
         <Suspense>
           <Find onClose={() => setFinding(false)} />

@@ -24,7 +24,7 @@ import { Marks } from './marks.tsx';
 import { lazyPart } from '../ui/patient.ts';
 import { setPageInFrame } from './page-in-frame.ts';
 import { Ruler } from './ruler.tsx';
-import { filterFor, SeenFilters } from './seen.tsx';
+import { filterFor } from './seen.ts';
 import { usePointing } from './use-pointing.ts';
 import { useMeasured } from './use-measured.ts';
 import { sideBySide } from './side-by-side.ts';
@@ -35,6 +35,7 @@ const ShapingBar = lazyPart(() => import('./shaping-bar.tsx'));
 const Drawn = lazyPart(() => import('./drawn.tsx'));
 const DrawnGrid = lazyPart(() => import('./drawn-grid.tsx'));
 const DrawnSpaces = lazyPart(() => import('./drawn-spaces.tsx'));
+const SeenFilters = lazyPart(() => import('./seen-filters.tsx'));
 const Reader = lazyPart(() => import('./reader.tsx'));
 const Uses = lazyPart(() => import('./uses.ts'));
 const Layers = lazyPart(() => import('./layers.tsx'));
@@ -208,7 +209,7 @@ export function Proof() {
       className="flex min-h-[80vh] min-w-0 flex-col px-[1.125rem] pt-2 pb-4 sm:h-[42vh] sm:min-h-0 sm:border-t sm:border-line lg:h-auto lg:flex-1 lg:border-t-0"
     >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <PageChoice />
+        <PageChoice isCalm={isCalm} />
         <div className="w-20">
           <NumberField
             label="Width of the proof"
@@ -313,7 +314,11 @@ export function Proof() {
           <Reader />
         </Suspense>
       )}
-      <SeenFilters severity={proofSeverity / 100} />
+      {proofSeen !== 'usual' && (
+        <Suspense>
+          <SeenFilters severity={proofSeverity / 100} />
+        </Suspense>
+      )}
       <Ruler widthPx={widthPx} onChange={setWidth} lengthPx={roomPx} />
       <div ref={room} className="relative min-h-0 flex-1">
         {kept === undefined ? (
@@ -387,38 +392,37 @@ export function Proof() {
               rootPx={proofRoot}
               filter={filter}
               foot={foot}
+              said={isTrying ? said : ''}
             />
           </Suspense>
         )}
       </div>
       <div className="flex items-center gap-x-3 pt-1">
-        {kept !== undefined && (
-          <div className="min-h-6 min-w-0 grow text-quiet">
-            {isTrying && <p className="figures text-xs">{said}</p>}
-            {/* What is put in from elsewhere has it for itself. */}
-            <div ref={setFoot} />
-          </div>
-        )}
-        {kept === undefined && (
-          <div className="figures min-h-6 min-w-0 grow truncate text-xs text-quiet">
-            {said ||
-              (page && isPointed && !editing && (
-                <Suspense>
-                  <Layers
-                    page={page}
-                    theme={theme}
-                    scale={scale * zoom}
-                    over={over}
-                    onLayer={stepTo}
-                  />
-                </Suspense>
-              ))}
-          </div>
-        )}
-        {kept === undefined && page && !editing && (
-          <Suspense>
-            <Following page={page} />
-          </Suspense>
+        {kept === undefined ? (
+          <>
+            <div className="figures min-h-6 min-w-0 grow truncate text-xs text-quiet">
+              {said ||
+                (page && isPointed && !editing && (
+                  <Suspense>
+                    <Layers
+                      page={page}
+                      theme={theme}
+                      scale={scale * zoom}
+                      over={over}
+                      onLayer={stepTo}
+                    />
+                  </Suspense>
+                ))}
+            </div>
+            {page && !editing && (
+              <Suspense>
+                <Following page={page} />
+              </Suspense>
+            )}
+          </>
+        ) : (
+          // What is put in from elsewhere has it for itself.
+          <div ref={setFoot} className="min-h-6 min-w-0 grow text-quiet" />
         )}
       </div>
     </section>

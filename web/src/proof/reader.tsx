@@ -1,6 +1,6 @@
 import { setPreferences, usePreferences } from '../ui/preferences.ts';
 import { Choice } from '../ui/choice.tsx';
-import { SEEN } from './seen.tsx';
+import { SEEN } from './seen.ts';
 import { NumberField } from '../ui/number-field.tsx';
 
 const DRAWN = ['nothing', 'values', 'units', 'baseline', 'spaces', 'grid'] as const;

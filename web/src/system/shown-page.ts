@@ -8,27 +8,17 @@ import { useStore, useSystem } from './system-context.ts';
 const chosen = new Map<string, string>();
 const listeners = new Set<() => void>();
 
-/** The kept page that the proof shows of each system instead, where it shows one. */
-const keptShown = new Map<string, string>();
+/** Before the id of a page that was read from outside: no page of the site has such an id. */
+const KEPT = 'kept:';
 
-/** Turns the proof of a system to a page. */
+/** How such a page is chosen. */
+export const keptPage = (id: string): string => KEPT + id;
+
+/** Turns the proof of a system to a page; to the first one where there is none of that name. */
 export function showPage(system: string, page: string): void {
-  if (chosen.get(system) === page && !keptShown.has(system)) return;
+  if (chosen.get(system) === page) return;
   chosen.set(system, page);
-  keptShown.delete(system);
   listeners.forEach((listener) => listener());
-}
-
-/** Turns the proof of a system to a page that was read from outside and is kept with it. */
-export function showKeptPage(system: string, page: string): void {
-  if (keptShown.get(system) === page) return;
-  keptShown.set(system, page);
-  listeners.forEach((listener) => listener());
-}
-
-/** Turns it back to the page that was shown before. */
-export function hideKeptPage(system: string): void {
-  if (keptShown.delete(system)) listeners.forEach((listener) => listener());
 }
 
 const subscribe = (listener: () => void): (() => void) => {
@@ -52,8 +42,9 @@ export function useShownPage(): string {
   return useSystem(({ id, shown: { document } }) => shownPageOf(id, document));
 }
 
-/** The kept page that the proof shows; nothing where it shows one of the site. */
+/** The kept page that the proof shows, by its id; nothing where it shows one of the site. */
 export function useShownKeptPage(): string | undefined {
   const store = useStore();
-  return useSyncExternalStore(subscribe, () => keptShown.get(store.state().id));
+  const page = useSyncExternalStore(subscribe, () => chosen.get(store.state().id));
+  return page?.startsWith(KEPT) === true ? page.slice(KEPT.length) : undefined;
 }

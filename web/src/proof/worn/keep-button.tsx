@@ -1,9 +1,9 @@
 import type { ShownPage } from '@garnish/core/reading/shown-page';
 import { wardrobeOf } from '@garnish/core/worn/proposed';
 import { useEffect, useRef, useState } from 'react';
-import { keepingPages } from '../../api/kept-pages.ts';
+import { keepingPages } from '../../api/keeping-pages.ts';
 import { useKeptPages } from '../../system/kept-pages.ts';
-import { showKeptPage } from '../../system/shown-page.ts';
+import { keptPage, showPage } from '../../system/shown-page.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { announce } from '../../ui/announce.tsx';
 import { keptFrom } from './keep-page.ts';
@@ -32,7 +32,7 @@ export function KeepButton({ page }: { readonly page: ShownPage }) {
       const id = crypto.randomUUID();
       await keepingPages(system).add(id, kept);
       await mutate();
-      showKeptPage(system, id);
+      showPage(system, keptPage(id));
       announce('the page stands in the proof');
     } catch (reason) {
       setProblem(reason instanceof Error ? reason.message : 'It could not be kept.');

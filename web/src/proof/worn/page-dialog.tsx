@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { keepingPages } from '../../api/kept-pages.ts';
-import { deleteKeptPage } from '../../system/kept-pages.ts';
+import { keepingPages } from '../../api/keeping-pages.ts';
+import { deleteKeptPage } from '../../system/kept-page.ts';
 import { Dialog } from '../../ui/dialog.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 

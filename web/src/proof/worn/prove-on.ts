@@ -3,9 +3,9 @@ import type { ShownPage } from '@garnish/core/reading/shown-page';
 import { validate } from '@garnish/core/system/validate';
 import { wardrobeOf } from '@garnish/core/worn/proposed';
 import { get } from '../../api/client.ts';
-import { keepingPages } from '../../api/kept-pages.ts';
+import { keepingPages } from '../../api/keeping-pages.ts';
 import { openedSystem } from '../../api/resources.ts';
-import { showKeptPage } from '../../system/shown-page.ts';
+import { keptPage, showPage } from '../../system/shown-page.ts';
 import { keptFrom } from './keep-page.ts';
 
 /**
@@ -22,5 +22,5 @@ export async function proveOn(system: string, page: ShownPage): Promise<void> {
   if (!kept) return;
   const id = crypto.randomUUID();
   await keepingPages(system).add(id, kept);
-  showKeptPage(system, id);
+  showPage(system, keptPage(id));
 }

@@ -1,7 +1,7 @@
 import { AS_BUILT, type Alike, type KeptPage, type Wearing } from '@garnish/core/worn/wearing';
 import { useState } from 'react';
-import { keepingPages } from '../../api/kept-pages.ts';
-import { useKeptPage } from '../../system/kept-pages.ts';
+import { keepingPages } from '../../api/keeping-pages.ts';
+import { useKeptPage } from '../../system/kept-page.ts';
 import { announce } from '../../ui/announce.tsx';
 
 /** What one kind of thing wore before. */

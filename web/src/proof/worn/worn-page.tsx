@@ -2,7 +2,7 @@ import { ALIKE_ATTRIBUTE } from '@garnish/core/worn/wearing';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { useKeptPages } from '../../system/kept-pages.ts';
-import { hideKeptPage } from '../../system/shown-page.ts';
+import { showPage } from '../../system/shown-page.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { handle } from '../../ui/handle.ts';
@@ -34,6 +34,8 @@ interface WornPageProps {
   readonly filter: string | undefined;
   /** Where what is said of it stands. */
   readonly foot: HTMLElement | null;
+  /** What is said of what it shows now. */
+  readonly said: string;
 }
 
 /** What is chosen on a page by pointing: a kind of thing, by its id. */
@@ -105,7 +107,7 @@ function Outlines({
 
 /** A page that was read from outside, in the looks of the system; the original behind a divider or beside it. */
 export default function WornPage(props: WornPageProps) {
-  const { id, theme, widthPx, roomPx, roomHeightPx, zoom, rootPx, filter, foot } = props;
+  const { id, theme, widthPx, roomPx, roomHeightPx, zoom, rootPx, filter, foot, said } = props;
   const system = useSystem((state) => state.id);
   const worn = useWorn(system, id);
   const [original, setOriginal] = useState<Original>('none');
@@ -203,28 +205,31 @@ export default function WornPage(props: WornPageProps) {
       )}
       {foot &&
         createPortal(
-          <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1 text-sm">
-            <WearingBar worn={worn} kind={kind} />
-            <span className="flex items-baseline gap-x-3">
-              <span>beside it as it was:</span>
-              <Choice
-                label="The page as it was read"
-                options={ORIGINALS.map((value) => ({ value, name: value }))}
-                value={original}
-                onChange={setOriginal}
-              />
-              {!kind && (
-                <button type="button" className="act" onClick={() => setOpen(true)}>
-                  name, delete …
-                </button>
-              )}
-              {kind && (
-                <button type="button" className="act" onClick={() => setChosen(undefined)}>
-                  done
-                </button>
-              )}
-            </span>
-          </div>,
+          <>
+            {said !== '' && <p className="figures text-xs">{said}</p>}
+            <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1 text-sm">
+              <WearingBar worn={worn} kind={kind} />
+              <span className="flex items-baseline gap-x-3">
+                <span>beside it as it was:</span>
+                <Choice
+                  label="The page as it was read"
+                  options={ORIGINALS.map((value) => ({ value, name: value }))}
+                  value={original}
+                  onChange={setOriginal}
+                />
+                {!kind && (
+                  <button type="button" className="act" onClick={() => setOpen(true)}>
+                    name, delete …
+                  </button>
+                )}
+                {kind && (
+                  <button type="button" className="act" onClick={() => setChosen(undefined)}>
+                    done
+                  </button>
+                )}
+              </span>
+            </div>
+          </>,
           foot,
         )}
       {isOpen && page && (
@@ -236,7 +241,7 @@ export default function WornPage(props: WornPageProps) {
           onRenamed={() => Promise.all([renew(), worn.renew()])}
           onRemoved={async () => {
             await renew();
-            hideKeptPage(system);
+            showPage(system, '');
           }}
         />
       )}

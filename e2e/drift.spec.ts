@@ -244,8 +244,8 @@ test('a site that exists becomes a system: every proposal is seen, near blues ar
   await expect(decisions).toContainText('not explained: ');
   // From its sheets and from the page as it is shown, by the areas in which they are decided.
   for (const [area, count] of [
-    ['Type', 3],
-    ['Color', 7],
+    ['Type', 4],
+    ['Color', 9],
     ['Space', 11],
   ] as const)
     await expect(decisions.getByRole('region', { name: area }).getByRole('listitem')).toHaveCount(

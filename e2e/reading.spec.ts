@@ -87,6 +87,24 @@ async function savedHome(
 
 const FRAME = 'iframe[title^="Page "]';
 
+type SentFile = Awaited<ReturnType<typeof savedHome>>;
+
+/** The dialog of a new system with what was found in a file. */
+async function foundIn(
+  page: Page,
+  file: SentFile,
+): Promise<{ readonly dialog: Locator; readonly decisions: Locator }> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New system' }).click();
+  const dialog = page.getByRole('dialog', { name: 'A new system' });
+  await dialog.getByText('From a site that exists').click();
+  await dialog
+    .getByRole('group', { name: 'Style sheets or a page' })
+    .getByLabel('Choose files')
+    .setInputFiles(file);
+  return { dialog, decisions: dialog.getByRole('group', { name: 'Decisions that were found' }) };
+}
+
 test('a page saved by a browser as one file is shown as it was, and told by kind; one thing is told by pointing', async ({
   page,
   request,
@@ -177,15 +195,7 @@ test('from a page that a browser saved of a system its roles are found again', a
   const system = await documentOf(request, id);
   const { tokenById } = derive(system);
   const saved = await savedHome(page, id, system);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New system' }).click();
-  const dialog = page.getByRole('dialog', { name: 'A new system' });
-  await dialog.getByText('From a site that exists').click();
-  await dialog
-    .getByRole('group', { name: 'Style sheets or a page' })
-    .getByLabel('Choose files')
-    .setInputFiles(saved);
-  const decisions = dialog.getByRole('group', { name: 'Decisions that were found' });
+  const { decisions } = await foundIn(page, saved);
   for (const [name, token] of [
     ['color of the page', 'color.page'],
     ['color of surfaces', 'color.surface'],
@@ -231,15 +241,7 @@ for (const name of [BRACKWATER, KESTREL, TALLOW])
     );
     const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Built</title><style>${built.css}</style></head><body>${built.pages[0] ?? ''}</body></html>`;
     const file = { name: 'built.html', mimeType: 'text/html', buffer: Buffer.from(html) };
-    await page.goto('/');
-    await page.getByRole('button', { name: 'New system' }).click();
-    const dialog = page.getByRole('dialog', { name: 'A new system' });
-    await dialog.getByText('From a site that exists').click();
-    await dialog
-      .getByRole('group', { name: 'Style sheets or a page' })
-      .getByLabel('Choose files')
-      .setInputFiles(file);
-    const decisions = dialog.getByRole('group', { name: 'Decisions that were found' });
+    const { dialog, decisions } = await foundIn(page, file);
     await expect(decisions.getByRole('region', { name: 'Color' })).toBeVisible();
     for (const [words, role] of [
       ['color of the page', 'page'],

@@ -55,6 +55,8 @@ const VIEWS: readonly View[] = [
         .setInputFiles('samples/before-garnish.html');
       await page.getByRole('button', { name: 'Prove the system on it' }).click();
       await page.frameLocator('iframe[title$=", in this system"]').locator('h1').waitFor();
+      await page.getByRole('button', { name: 'divider' }).click();
+      await page.frameLocator('iframe[title$=", as it was read"]').locator('h1').waitFor();
       await page.getByRole('link', { name: /Fonts/ }).first().click();
       await page.getByRole('button', { name: 'pairs', exact: true }).click();
       const list = page.getByRole('listbox');

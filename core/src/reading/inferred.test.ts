@@ -155,6 +155,8 @@ test('the page from before is read as a system', () => {
     'cards',
     'container',
     'light',
+    'action',
+    'action-hover',
   ]);
   expect(proposal(found, 'scale')?.value).toBe('16 px × 1.25');
   expect(proposal(found, 'container')?.value).toBe('1120 px');
@@ -166,4 +168,28 @@ test('the page from before is read as a system', () => {
   const said = readFrom(['before-garnish.html'], found.proposals);
   expect(said).toMatch(/^Read from before-garnish\.html\. Base size and ratio: 16 px/);
   expect(readFrom(['a', 'b', 'c', 'd'], [])).toBe('Read from a, b, c and others.');
+});
+
+test('the colors of what acts, at rest and in its states, are those of the rules', () => {
+  const found = from(`.btn { background: #c8452b } .btn:hover, .btn:focus { background: #a93820 }
+    .btn:active { background-color: #8a2c18 } .btn-quiet { background: #eeeeee }
+    .btn-quiet:hover { background: #dddddd } .link:hover { background: #ff0000 }`);
+  const of = (id: Proposal['id']) => proposal(found, id);
+  expect(
+    ['action', 'action-hover', 'action-pressed'].map((id) => of(id as Proposal['id'])?.value),
+  ).toEqual(['#c8452b', '#a93820', '#8a2c18']);
+  const result = patched(
+    sampleDocument(),
+    found.proposals.flatMap(({ patch }) => patch),
+  );
+  expect(result.ok && result.document.color.roles.items['action-hover']?.light).toEqual({
+    ...{ kind: 'own', value: '#a93820' },
+  });
+  // Without a color of its own nothing acts in one, and a state that is as at rest is none.
+  expect(
+    proposal(from('.btn { background: #eee } .btn:hover { background: #ddd }'), 'action'),
+  ).toBeUndefined();
+  expect(
+    proposal(from('.btn { background: #c00 } .btn:hover { background: #c00 }'), 'action-hover'),
+  ).toBeUndefined();
 });

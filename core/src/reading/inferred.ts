@@ -14,7 +14,17 @@ import { likelihoodOf, OFF_PX, scaleOfNoisy, scaleThrough, unitOfNoisy } from '.
 import { MOST_ALTERNATIVES, type Proposal, type Proposed } from './proposal.ts';
 import { rampsIn, type FoundRamp } from './ramps-in.ts';
 import type { ReadSheet } from './read-sheet.ts';
-import { counted, holdsOn, NARROW, percent, round, saidIn, WIDE, type Said } from './said.ts';
+import {
+  counted,
+  holdsOn,
+  mostOften,
+  NARROW,
+  percent,
+  round,
+  saidIn,
+  WIDE,
+  type Said,
+} from './said.ts';
 import { partsOfDeclaration } from './values.ts';
 
 /** A color of some sheets, with those that are nearly the same. */
@@ -446,6 +456,70 @@ function flowWidths([flow]: readonly Proposal[]): readonly [number, number] {
   return from !== undefined && to !== undefined ? [from, to] : [NARROW.widthPx, WIDE.widthPx];
 }
 
+/** What one acts on, and how it answers: the states of a new system, by what selectors tell them with. */
+const ACTS = [
+  ['action', 'color of what acts', undefined],
+  ['action-hover', 'its color where it is pointed at', /:hover/gi],
+  ['action-pressed', 'its color where it is pressed', /:active/gi],
+] as const;
+
+/** The colors of what acts, at rest and in its states, as the rules have them. */
+function actionFrom(said: readonly Said[]): readonly Proposal[] {
+  const grounds = said.flatMap((one) => {
+    if (!/^background(?:-color)?$/.test(one.property)) return [];
+    const [hex] = partsOfDeclaration(one).flatMap(({ kind, text }) => {
+      const color = kind === 'color' ? measured('color', text, { widthsPx: [1440] }) : undefined;
+      return color?.kind === 'color' && color.alpha === 1 ? [color.hex] : [];
+    });
+    return hex === undefined
+      ? []
+      : one.selector
+          .split(/,(?![^(]*\))/)
+          .map((part) => part.trim())
+          .filter((part) => ACTING.test(part))
+          .map((selector) => ({ selector, hex }));
+  });
+  const atRest = new Map(
+    grounds
+      .filter(({ selector }) => !ON_TOUCH.test(selector))
+      .map(({ selector, hex }) => [selector, hex]),
+  );
+  const vivid = [...atRest.values()].filter((hex) => chromaOf(hex) >= GRAY_CHROMA);
+  const [rest] = mostOften(vivid) ?? [];
+  if (rest === undefined) return [];
+  return ACTS.flatMap(([id, name, sign]): readonly Proposal[] => {
+    const own =
+      sign === undefined
+        ? [...atRest.values()]
+        : grounds
+            .filter(
+              ({ selector }) =>
+                selector.search(sign) >= 0 && atRest.get(selector.replaceAll(sign, '')) === rest,
+            )
+            .map(({ hex }) => hex);
+    const [hex, count] =
+      sign === undefined
+        ? [rest, vivid.filter((one) => one === rest).length]
+        : (mostOften(own) ?? []);
+    if (hex === undefined || count === undefined || (sign !== undefined && hex === rest)) return [];
+    return [
+      {
+        ...{ id, name, value: hex, usual: 'a rung of the brand' },
+        why: `${count} of ${own.length} rules of what is pressed have it`,
+        explains: count / own.length,
+        unexplained: [...new Set(own)].filter((other) => other !== hex),
+        patch: [
+          {
+            op: 'replace',
+            path: `/color/roles/items/${id}/light`,
+            value: { kind: 'own', value: hex },
+          },
+        ],
+      },
+    ];
+  });
+}
+
 /** What a new system takes as colors of the brand at most. */
 export const MOST_BRAND_COLORS = 8;
 
@@ -487,6 +561,7 @@ export function inferredFrom(
       ...cornersFrom(onWide),
       ...containerFrom(onWide),
       ...lightFrom(onWide),
+      ...actionFrom(onWide),
     ],
     colors: [
       ...vivid.filter(({ use }) => use === 'action'),

@@ -86,3 +86,7 @@ export function counted<Value>(values: readonly Value[]): readonly (readonly [Va
   for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1);
   return [...counts].toSorted(([, one], [, other]) => other - one);
 }
+
+/** The value that stands most often among some, and how often. */
+export const mostOften = <Value>(values: readonly Value[]): readonly [Value, number] | undefined =>
+  counted(values)[0];

@@ -1,9 +1,9 @@
 import { MOST_KEPT_PAGES, type Alike, type KeptPage } from '@garnish/core/worn/wearing';
-import { QueryTypes } from 'sequelize';
 import type { Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
 import type { StorageKeeper } from '../storage/storage.ts';
-import { CHANNEL, type Store } from '../systems/store.ts';
+import type { Store } from '../systems/store.ts';
+import { telling } from '../systems/telling.ts';
 
 /** A kept page as it stands in a list. */
 export interface ListedPage {
@@ -13,21 +13,11 @@ export interface ListedPage {
 
 /** Keeps pages that were read from outside with the systems that are proved on them; they are part of no export. */
 export function createKeptPages(
-  { sequelize }: Database,
+  database: Database,
   store: Store,
   { makeRoom }: Pick<StorageKeeper, 'makeRoom'>,
 ) {
-  const rows = <Found extends object>(sql: string, bind: readonly unknown[]): Promise<Found[]> =>
-    sequelize.query<Found>(sql, { bind: [...bind], type: QueryTypes.SELECT });
-
-  /** What is written, and that it was: both or neither. `$1` is the system. */
-  const write = (sql: string, bind: readonly unknown[]): Promise<readonly object[]> =>
-    rows(
-      `WITH written AS (${sql})
-       SELECT pg_notify($${bind.length + 1}, json_build_object('systemId', systems.id, 'sequence', sequence)::text)
-       FROM written JOIN systems ON systems.id = $1::uuid`,
-      [...bind, CHANNEL],
-    );
+  const { rows, write } = telling(database);
 
   const unknown = (): Problem => new Problem('unknown-page', 'It may have been deleted.');
 

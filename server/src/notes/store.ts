@@ -1,8 +1,8 @@
 import { MOST_NOTES, type NoteKind, type Pin } from '@garnish/core/notes/note-schema';
-import { QueryTypes } from 'sequelize';
 import type { Database } from '../db/models.ts';
 import { Problem } from '../problems.ts';
-import { CHANNEL, type Store } from '../systems/store.ts';
+import type { Store } from '../systems/store.ts';
+import { telling } from '../systems/telling.ts';
 
 /** A note as it is kept; an answer has the kind, page and pin of what it answers. */
 export interface Note {
@@ -37,18 +37,8 @@ const COLUMNS =
 const refuse = (why: string): Problem => new Problem('note-refused', `${why} Nothing was changed.`);
 
 /** Keeps notes. Every open window of the system hears of each. */
-export function createNotes({ sequelize }: Database, store: Store) {
-  const rows = <Found extends object>(sql: string, bind: readonly unknown[]): Promise<Found[]> =>
-    sequelize.query<Found>(sql, { bind: [...bind], type: QueryTypes.SELECT });
-
-  /** What is written, and that it was: both or neither. `$1` is the system. */
-  const write = (sql: string, bind: readonly unknown[]): Promise<readonly object[]> =>
-    rows(
-      `WITH written AS (${sql})
-       SELECT pg_notify($${bind.length + 1}, json_build_object('systemId', systems.id, 'sequence', sequence)::text)
-       FROM written JOIN systems ON systems.id = $1::uuid`,
-      [...bind, CHANNEL],
-    );
+export function createNotes(database: Database, store: Store) {
+  const { rows, write } = telling(database);
 
   const one = async (systemId: string, id: string): Promise<Note> => {
     const [note] = await rows<Note>(

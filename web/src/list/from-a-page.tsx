@@ -7,6 +7,7 @@ import { PROPOSED, type Proposal } from '@garnish/core/reading/proposal';
 import type { FoundRamp } from '@garnish/core/reading/ramps-in';
 import type { ShownPage } from '@garnish/core/reading/shown-page';
 import { spacesSeen } from '@garnish/core/reading/spaces-seen';
+import { textRolesSeen } from '@garnish/core/reading/text-roles-seen';
 import { usualColors } from '@garnish/core/reading/usual-colors';
 import { USUAL_BRAND } from '@garnish/core/system/new-document';
 import type { Patch } from '@garnish/core/system/patch';
@@ -121,6 +122,14 @@ const unitTaken = (proposals: readonly Proposal[], said: Said): number | undefin
   return typeof unit === 'number' ? unit : undefined;
 };
 
+/** The ratio of the scale that is taken, on a wide screen; nothing where none is. */
+const ratioTaken = (proposals: readonly Proposal[], said: Said): number | undefined => {
+  const ratio = takenOf(proposals, said)
+    .flatMap(({ patch }) => patch)
+    .find(({ path }) => path === '/type/anchors/items/wide/ratio');
+  return ratio && 'value' in ratio && typeof ratio.value === 'number' ? ratio.value : undefined;
+};
+
 /** What is told of the components that rules speak of. */
 const ComponentsFound = ({ components }: { readonly components: readonly ReadComponent[] }) => (
   <section aria-label="Components that were found" className="mb-2">
@@ -158,6 +167,11 @@ export function FromAPage({ onTaken }: FromAPageProps) {
   const [isKept, setKept] = useState(true);
   const found = answer?.kind === 'found' ? answer : undefined;
   const unitPx = found && unitTaken(found.inferred.proposals, said);
+  const ratio = found && ratioTaken(found.inferred.proposals, said);
+  const roles = useMemo(
+    () => (seen && ratio !== undefined ? textRolesSeen(seen.elements, ratio) : []),
+    [seen, ratio],
+  );
   const spaces = useMemo(() => (seen ? spacesSeen(seen.elements, unitPx) : []), [seen, unitPx]);
   const proposals = useMemo(
     () =>
@@ -165,9 +179,10 @@ export function FromAPage({ onTaken }: FromAPageProps) {
         ...faces,
         ...(found?.inferred.proposals ?? []),
         ...(seen?.roles ?? []),
+        ...roles,
         ...spaces,
       ]),
-    [faces, found, seen, spaces],
+    [faces, found, seen, roles, spaces],
   );
   const colors = useMemo(
     () => (found ? takenColors(found, ofColors).map(({ hex }) => hex) : []),

@@ -1,6 +1,11 @@
 import type { ShownPage } from '@garnish/core/reading/shown-page';
 import { proposedOn, type Wardrobe } from '@garnish/core/worn/proposed';
-import { ALIKE_ATTRIBUTE, LONGEST_PAGE, type KeptPage } from '@garnish/core/worn/wearing';
+import {
+  ALIKE_ATTRIBUTE,
+  LONGEST_PAGE,
+  WORN_ATTRIBUTE,
+  type KeptPage,
+} from '@garnish/core/worn/wearing';
 import { openSight } from '../reading/look.ts';
 
 /** Things are told apart as they are on a wide screen, in px. */
@@ -37,8 +42,9 @@ export async function keptFrom(
       sight.map(([, seen]) => seen),
       wardrobe,
     );
-    for (const element of document.querySelectorAll(`[${ALIKE_ATTRIBUTE}]`))
-      element.removeAttribute(ALIKE_ATTRIBUTE);
+    // Nothing of the page passes for what is said of it here.
+    for (const own of [ALIKE_ATTRIBUTE, WORN_ATTRIBUTE])
+      for (const element of document.querySelectorAll(`[${own}]`)) element.removeAttribute(own);
     for (const { alike, places } of kinds)
       for (const place of places) sight[place]?.[0].setAttribute(ALIKE_ATTRIBUTE, alike.id);
     const root = document.documentElement.cloneNode(true) as HTMLElement;

@@ -210,7 +210,7 @@ export default function WornPage(props: WornPageProps) {
             <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1 text-sm">
               <WearingBar worn={worn} kind={kind} />
               <span className="flex items-baseline gap-x-3">
-                <span>beside it as it was:</span>
+                <span>the original:</span>
                 <Choice
                   label="The page as it was read"
                   options={ORIGINALS.map((value) => ({ value, name: value }))}

@@ -1,5 +1,5 @@
 import { keptPageSchema } from '@garnish/core/worn/wearing';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import useSWR from 'swr';
 import { get } from '../api/client.ts';
 import { keepingPages } from '../api/keeping-pages.ts';
@@ -28,10 +28,13 @@ export async function deleteKeptPage(system: string, id: string): Promise<void> 
  */
 export function useKeptPage(system: string, id: string) {
   const { data: list, mutate: renewList } = useKeptPages(system);
-  const isGone = list?.pages.every((page) => page.id !== id) === true;
+  const isThere = list?.pages.some((page) => page.id === id);
+  const wasThere = useRef(false);
+  // A list from before it was kept does not know it yet: only what was there can be gone.
   useEffect(() => {
-    if (isGone) showPage(system, '');
-  }, [isGone, system]);
+    if (isThere === true) wasThere.current = true;
+    else if (isThere === false && wasThere.current) showPage(system, '');
+  }, [isThere, system]);
   const known = useSWR(`${keptPagesPath(system)}/${id}`, (path: string) =>
     get(path, keptPageSchema),
   );

@@ -1,11 +1,17 @@
 import { contrastRatio } from '../color/contrast.ts';
 import { differenceOf } from '../color/difference.ts';
 import { oklabOf, oklchOf } from '../color/oklab.ts';
-import { parseTransparentColor } from '../color/parse-color.ts';
 import { rgbOf, type Hex } from '../color/srgb.ts';
 import type { Patch } from '../system/patch.ts';
 import type { Proposal } from './proposal.ts';
-import { componentOf, groundSeen, ownGround, wordsArea, type SeenElement } from './seen.ts';
+import {
+  componentOf,
+  groundSeen,
+  opaqueOf,
+  ownGround,
+  wordsArea,
+  type SeenElement,
+} from './seen.ts';
 
 /** Nearer than this after CIEDE2000 two colors are one here. Common practice. */
 const SAME = 1.5;
@@ -40,11 +46,6 @@ function largest(found: readonly (readonly [hex: Hex, area: number])[]): readonl
   }
   return heads.toSorted(([, one], [, other]) => other - one);
 }
-
-const opaqueOf = (css: string | undefined): Hex | undefined => {
-  const read = parseTransparentColor(css ?? '');
-  return read.ok && read.alpha === 1 ? read.hex : undefined;
-};
 
 const areaOf = ({ box: { width, height } }: SeenElement): number => width * height;
 const share = (part: number, all: number): string =>

@@ -142,7 +142,8 @@ const areaOf = ({ width, height }: Box): number => Math.max(0, width) * Math.max
 /** About how much its own words cover: half of a square of the size for each sign. Common practice. */
 export const wordsArea = ({ signs, sizePx }: SeenElement): number => signs * sizePx * sizePx * 0.5;
 
-const hexOf = (css: string | undefined): Hex | undefined => {
+/** A color that nothing shines through; nothing for any other. */
+export const opaqueOf = (css: string | undefined): Hex | undefined => {
   const read = parseTransparentColor(css ?? '');
   return read.ok && read.alpha === 1 ? read.hex : undefined;
 };
@@ -153,8 +154,8 @@ const FIRST_COLOR = /#[\da-f]{3,8}\b|(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|colo
 /** The ground of something by itself; of a gradient what it begins with; nothing where there is a picture. */
 export function ownGround({ picture, hasOwnGround, grounds }: SeenElement): Hex | undefined {
   if (picture !== '')
-    return picture.includes('url(') ? undefined : hexOf(FIRST_COLOR.exec(picture)?.[0]);
-  return hasOwnGround ? hexOf(grounds[0]) : undefined;
+    return picture.includes('url(') ? undefined : opaqueOf(FIRST_COLOR.exec(picture)?.[0]);
+  return hasOwnGround ? opaqueOf(grounds[0]) : undefined;
 }
 
 /** What weighs most among some. */

@@ -11,6 +11,7 @@ import {
   groundSeen,
   mostWeighted as most,
   opacityOf,
+  opaqueOf,
   ownGround,
   runningSize,
   type SeenElement,
@@ -86,11 +87,6 @@ const MOST_AWAY = 1.4;
 const lchOf = (hex: Hex) => oklchOf(oklabOf(rgbOf(hex)));
 const isVivid = (hex: Hex): boolean => lchOf(hex).chroma >= MOST_CHROMA;
 
-const hexOf = (css: string | undefined): Hex | undefined => {
-  const read = parseTransparentColor(css ?? '');
-  return read.ok && read.alpha === 1 ? read.hex : undefined;
-};
-
 /** What a page has been read to be, for everything on it. */
 interface Reading {
   readonly page: Hex;
@@ -111,7 +107,7 @@ const areaOf = ({ box }: SeenElement): number => box.width * box.height;
 function readingOf(seen: readonly SeenElement[]): Reading {
   const roles = new Map(rolesSeen(seen).map(({ id, value }) => [id as string, value as Hex]));
   const own = seen.flatMap((one): readonly (readonly [Hex, SeenElement])[] => {
-    const hex = one.hasOwnGround ? hexOf(one.grounds[0]) : undefined;
+    const hex = one.hasOwnGround ? opaqueOf(one.grounds[0]) : undefined;
     return hex === undefined ? [] : [[hex, one]];
   });
   const buttons = own.filter(([, one]) => componentOf(one) === 'button');
@@ -186,7 +182,7 @@ function textOf(
 
 /** What a button takes, by how it stands out. */
 function buttonOf(one: SeenElement, { action, page }: Reading): string {
-  const ground = one.hasOwnGround ? hexOf(one.grounds[0]) : undefined;
+  const ground = one.hasOwnGround ? opaqueOf(one.grounds[0]) : undefined;
   if (ground !== undefined && action !== undefined && differenceOf(ground, action) <= SAME)
     return 'button';
   const isFilled = ground !== undefined && differenceOf(ground, page) > SAME;
@@ -243,7 +239,7 @@ function proposed(
     // On the page and its surfaces words are of the text or quiet; on other grounds those say what words have.
     const behind = one.isOverPicture ? under && ownGround(under) : groundSeen(one.grounds);
     const where = behind === undefined ? undefined : groundOf(behind, reading, wardrobe);
-    const color = hexOf(one.color);
+    const color = opaqueOf(one.color);
     const isLabel =
       one.acts === 'link' &&
       (where === undefined ||
@@ -264,7 +260,7 @@ function proposed(
         values.push({ property: 'color', token: 'color.text' });
     }
     const [edge] = one.edges;
-    const line = edge && hexOf(edge.color);
+    const line = edge && opaqueOf(edge.color);
     if (line !== undefined && !isVivid(line))
       values.push({ property: 'border-color', token: 'color.line' });
   }

@@ -535,7 +535,7 @@ test('connections that are killed while changes are made end no process, and los
     await new Promise((resolve) => setTimeout(resolve, round));
     await server.run(
       `SELECT pg_terminate_backend(pid) FROM pg_stat_activity
-       WHERE datname = current_database() AND pid <> pg_backend_pid()`,
+       WHERE datname = current_database() AND usename = current_user AND pid <> pg_backend_pid()`,
     );
     for (const { status } of await Promise.all(posted)) {
       expect([200, 503]).toContain(status);

@@ -12,7 +12,7 @@ import {
   type Place,
 } from '@garnish/core/system/shaping';
 import { ArrowDown, ArrowUp, CopyPlus, EyeOff, Plus, X } from 'lucide-react';
-import { useCallback, useEffect, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useStore } from '../system/system-context.ts';
 
 type Act = 'up' | 'down' | 'add' | 'double' | 'off' | 'remove';
@@ -69,6 +69,12 @@ function thingsOf(target: EventTarget | null): readonly Place[] {
   return [...things, ...(around ? thingsOf(around) : [])];
 }
 
+/** The first words of a thing, as far as the page shows it already. */
+const wordsOf = (page: Document, path: string): HTMLElement | null =>
+  page.querySelector<HTMLElement>(
+    `[data-content^="${CSS.escape(path).replaceAll(String.raw`\/`, '/')}"]`,
+  );
+
 const isSection = ({ collection }: Place): boolean => collection.endsWith('/sections');
 const pathOf = ({ collection, id }: Place): string => `${collection}/items/${id}`;
 
@@ -85,6 +91,8 @@ export default function ShapingBar({ page, scale }: ShapingBarProps) {
   const store = useStore();
   const [things, setThings] = useState<readonly Place[]>([]);
   const [top, setTop] = useState(0);
+  // What the caret belongs in after an act: the page is drawn after it, and what is moved there loses the focus.
+  const caret = useRef<string>(undefined);
 
   const act = useCallback(
     (what: Act, places: readonly Place[], around: readonly Place[], isHere = true): void => {
@@ -114,18 +122,11 @@ export default function ShapingBar({ page, scale }: ShapingBarProps) {
                 : place.id,
         };
         setThings(around.map((one) => (one === place ? next : one)));
-        if (isHere)
-          requestAnimationFrame(() => {
-            const words = page.querySelector<HTMLElement>(
-              `[data-content^="${CSS.escape(pathOf(next)).replaceAll(String.raw`\/`, '/')}"]`,
-            );
-            words?.focus({ preventScroll: true });
-            words?.scrollIntoView({ block: 'nearest' });
-          });
+        if (isHere) caret.current = pathOf(next);
         return;
       }
     },
-    [store, page],
+    [store],
   );
 
   useEffect(() => {
@@ -138,9 +139,23 @@ export default function ShapingBar({ page, scale }: ShapingBarProps) {
       const element = (target as Element).closest('[data-section]') ?? (target as Element);
       setTop(Math.max(0, element.getBoundingClientRect().top));
     };
+    const follow = (): void => {
+      // Whoever went on to something else is not called back.
+      if (!page.hasFocus()) caret.current = undefined;
+      if (caret.current === undefined || page.activeElement !== page.body) return;
+      const words = wordsOf(page, caret.current);
+      words?.focus({ preventScroll: true });
+      words?.scrollIntoView({ block: 'nearest' });
+    };
+    const letGo = ({ target }: Pick<Event, 'target'>): void => {
+      if (caret.current !== undefined && wordsOf(page, caret.current) !== target)
+        caret.current = undefined;
+    };
     const press = (event: KeyboardEvent): void => {
+      if (event.key === 'Escape') caret.current = undefined;
       const what = keyed(event);
-      const found = thingsOf(event.target);
+      const isNowhere = event.target === page.body && caret.current !== undefined;
+      const found = thingsOf(isNowhere ? wordsOf(page, caret.current ?? '') : event.target);
       if (what === undefined || found.length === 0) return;
       event.preventDefault();
       event.stopPropagation();
@@ -148,14 +163,22 @@ export default function ShapingBar({ page, scale }: ShapingBarProps) {
       if (event.target instanceof (page.defaultView as Window & typeof globalThis).HTMLElement)
         event.target.blur();
       act(what, found, found);
+      follow();
     };
+    const drawn = new MutationObserver(follow);
+    drawn.observe(page, { childList: true, subtree: true });
     // The caret may stand somewhere already when this comes.
     const frame = requestAnimationFrame(() => turn({ target: page.activeElement }));
     page.addEventListener('pointerover', turn);
     page.addEventListener('focusin', turn);
+    page.addEventListener('focusin', letGo);
+    page.addEventListener('pointerdown', letGo);
     page.addEventListener('keydown', press, true);
     return () => {
       cancelAnimationFrame(frame);
+      drawn.disconnect();
+      page.removeEventListener('focusin', letGo);
+      page.removeEventListener('pointerdown', letGo);
       page.removeEventListener('pointerover', turn);
       page.removeEventListener('focusin', turn);
       page.removeEventListener('keydown', press, true);

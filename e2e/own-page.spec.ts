@@ -171,6 +171,61 @@ test('what a thing is, is said by pointing, goes back, stays with the system, an
   await expect(choice.getByRole('option', { name: /Small/ })).toHaveCount(0);
 });
 
+test('a link opens one’s own page only where it was asked to, in the looks of the system and as it was', async ({
+  page,
+  request,
+  browser,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const system = await documentOf(request, id);
+  await openArea(page, id, 'review?view=page');
+  await prove(page, 'before.html', readFileSync(SAMPLE, 'utf8'));
+  const { name } = await keptOf(request, id);
+  await openArea(page, id, 'handoff?view=links');
+  const make = async (label: string): Promise<string> => {
+    await page.getByLabel('for whom, in words of your own').fill(label);
+    await page.getByRole('button', { name: 'Make the link' }).click();
+    const row = page
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('heading', { name: label }) });
+    await expect(row).toBeVisible();
+    return new URL(/http\S+\/g\/[\w-]+/.exec(await row.innerText())?.[0] ?? '').pathname;
+  };
+  const without = await make('the site alone');
+  await page
+    .getByRole('group', { name: 'Pages that were read from outside' })
+    .getByLabel(name)
+    .check();
+  const asked = await make('with the page as it is');
+  await page.getByRole('checkbox', { name: /^for a client/ }).check();
+  const client = await make('for the client');
+  const guest = await (await browser.newContext()).newPage();
+  await guest.goto(without);
+  await expect(guest.getByRole('navigation', { name: 'Pages' })).toBeVisible();
+  await expect(guest.getByRole('button', { name: name })).toHaveCount(0);
+  for (const path of [asked, client]) {
+    await guest.goto(path);
+    await guest.getByRole('button', { name: name }).click();
+    expect(await styleOf(worn(guest), 'h1', 'font-family')).toContain(
+      system.fonts.roles.heading.family.name,
+    );
+    // Nothing on it leads anywhere.
+    await worn(guest).locator('a').first().click();
+    await expect(guest).toHaveURL(new RegExp(`${path}\\?page=`));
+    await guest.getByRole('button', { name: 'as it was read' }).click();
+    expect(await styleOf(original(guest), 'h1', 'font-family')).not.toContain(
+      system.fonts.roles.heading.family.name,
+    );
+    expect(await violationsOf(guest, {})).toEqual([]);
+  }
+  // At a phone’s width nothing stands beside the screen.
+  await guest.setViewportSize({ width: 375, height: 700 });
+  await guest.goto(asked);
+  await guest.getByRole('button', { name: name }).click();
+  expect(await guest.evaluate(() => document.documentElement.scrollWidth)).toBe(375);
+  await guest.context().close();
+});
+
 test('a hostile page that is kept asks for nothing and does nothing, and gives way all the same', async ({
   page,
   context,

@@ -172,7 +172,7 @@ test('a page saved by a browser as one file is shown as it was, and told by kind
   await page.frameLocator(FRAME).locator('h1').click();
   const ink = chosen.getByRole('row', { name: /^color/ });
   const hex = /#[0-9a-f]{6}/.exec((await ink.textContent()) ?? '')?.[0] ?? '';
-  await ink.getByRole('button', { name: 'take it' }).click();
+  await ink.getByRole('button', { name: 'Take color as a brand color' }).click();
   await expect(ink.getByRole('button')).toHaveCount(0);
   await settled(page);
   expect(

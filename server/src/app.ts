@@ -113,6 +113,7 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   const releases = createReleases(database, store, downloads);
   const links = createLinks(database, store);
   const notes = createNotes(database, store);
+  const keptPages = createKeptPages(database, store, storage);
   const messages = createMessages(database, store);
   if (demo !== false)
     await alone(database.sequelize, async () => {
@@ -183,11 +184,11 @@ export async function createServer(options: ServerOptions): Promise<FastifyInsta
   await app.register(exportRoutes(store, downloads));
   await app.register(releaseRoutes(releases));
   await app.register(noteRoutes(notes));
-  await app.register(keptPageRoutes(createKeptPages(database, store, storage)));
+  await app.register(keptPageRoutes(keptPages));
   await app.register(messageRoutes(messages));
   await app.register(
     guestRoutes({
-      ...{ links, store, releases, feed, downloads, notes },
+      ...{ links, store, releases, feed, downloads, notes, keptPages },
       guestAddresses: options.guestAddresses ?? (() => []),
     }),
   );

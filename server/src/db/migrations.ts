@@ -357,6 +357,15 @@ const STEPS: readonly Step[] = [
       await sequelize.query('DROP TABLE kept_pages');
     },
   },
+  {
+    name: '0015-kept-pages-of-links',
+    up: async ({ sequelize }) => {
+      await sequelize.query('ALTER TABLE links ADD COLUMN kept jsonb');
+    },
+    down: async ({ sequelize }) => {
+      await sequelize.query('ALTER TABLE links DROP COLUMN kept');
+    },
+  },
 ];
 
 /** Why a database cannot be used, in words for whoever starts the server. */

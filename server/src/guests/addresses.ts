@@ -3,14 +3,18 @@ const MAY: readonly (readonly [method: string, address: RegExp])[] = [
   // The page, whose address is the link.
   ['GET', /^\/g\/[\w-]+\/?$/],
   // What it shows.
-  ['GET', /^\/guest\/[\w-]+(?:\/(?:events|changes|notes|files\/[\w.-]+))?$/],
+  [
+    'GET',
+    /^\/guest\/[\w-]+(?:\/(?:events|changes|notes|kept-pages(?:\/[\w-]+)?|files\/[\w.-]+))?$/,
+  ],
   ['POST', /^\/guest\/[\w-]+\/(?:enter|notes)$/],
   ['PUT', /^\/guest\/[\w-]+\/notes\/[\w-]+$/],
   ['DELETE', /^\/guest\/[\w-]+\/notes\/[\w-]+$/],
   // The program, and the empty page that the site is shown in, with its faces and pictures.
   ['GET', /^\/assets\/[\w.-]+$/],
   ['GET', /^\/mark\.svg$/],
-  ['GET', /^\/proof\/$/],
+  ['GET', /^\/proof\/(?:worn)?$/],
+  ['GET', /^\/reading\/$/],
   ['GET', /^\/proof\/(?:fonts|pictures)\/[\w.-]+$/],
 ];
 

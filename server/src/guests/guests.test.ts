@@ -105,6 +105,43 @@ describe('a link', () => {
     expect(there.links.find((one) => one.id === other.id)?.usedAt).toBeUndefined();
   });
 
+  test('opens pages of one’s own where that was asked for, and those alone, until they are deleted', async () => {
+    const path = `${own}/api/systems/${id}/kept-pages`;
+    const keep = async (name: string): Promise<string> => {
+      const page = randomUUID();
+      const kept = { name, html: `<html><body>${name}</body></html>`, sheets: [], alike: [] };
+      expect((await fetch(path, json({ id: page, page: kept }))).status).toBe(204);
+      return page;
+    };
+    const [shown, other] = [await keep('Shown'), await keep('Other')];
+    const { address } = await make({ kept: [shown] });
+    const at = `${guests}/guest/${address}/kept-pages`;
+    expect(await (await fetch(at)).json()).toEqual({ pages: [{ id: shown, name: 'Shown' }] });
+    expect(await (await fetch(`${at}/${shown}`)).json()).toMatchObject({ name: 'Shown' });
+    expect((await fetch(`${at}/${other}`)).status).toBe(404);
+    expect(await (await fetch(`${guests}/guest/${address}`)).json()).toMatchObject({
+      hasKept: true,
+    });
+    // A link that was not asked to, opens none; one behind a passphrase, none before it is told.
+    const { address: usual } = await make();
+    expect(await (await fetch(`${guests}/guest/${usual}/kept-pages`)).json()).toEqual({
+      pages: [],
+    });
+    expect((await fetch(`${guests}/guest/${usual}/kept-pages/${shown}`)).status).toBe(404);
+    expect(await (await fetch(`${guests}/guest/${usual}`)).text()).not.toContain('hasKept');
+    const { address: shut } = await make({ kept: [shown], passphrase: 'low water' });
+    for (const path of ['', `/${shown}`])
+      expect((await fetch(`${guests}/guest/${shut}/kept-pages${path}`)).status).toBe(401);
+    for (const page of [shown, other]) await fetch(`${path}/${page}`, { method: 'DELETE' });
+    expect(await (await fetch(at)).json()).toEqual({ pages: [] });
+    expect((await fetch(`${at}/${shown}`)).status).toBe(404);
+    const refused = await fetch(`${own}/api/systems/${id}/links`, json({ kept: [shown] }));
+    expect([refused.status, (await problemOf(refused)).detail]).toEqual([
+      409,
+      expect.stringContaining('not there any more'),
+    ]);
+  });
+
   test('opens only the pages that were chosen, and none that is switched off', async () => {
     const { address } = await make({ pages: ['home', 'booking'] });
     const { document } = guestAnswer.parse(
@@ -354,7 +391,9 @@ describe('where guests come in', () => {
     '/guest/../api/systems',
     '/guest/%2e%2e/api/systems',
     '/g/x/../../api/systems',
-    '/reading/',
+    '/reading/x',
+    '/proof/worn/x',
+    '/guest/x/kept-pages/a/b',
     '/proof/fonts/../../api/systems',
     '/proof/fonts/%2e%2e%2f%2e%2e%2fapi',
     '/guest/x/files/../../../api/systems',
@@ -367,7 +406,10 @@ describe('where guests come in', () => {
   });
 
   test('what is theirs is for reading', () => {
-    for (const path of ['/g/abc', '/guest/abc', '/guest/abc/events', '/proof/'])
+    for (const path of [
+      ...['/g/abc', '/guest/abc', '/guest/abc/events', '/proof/', '/proof/worn', '/reading/'],
+      ...['/guest/abc/kept-pages', '/guest/abc/kept-pages/0a-9'],
+    ])
       expect(
         ['GET', 'HEAD', 'POST', 'PUT', 'DELETE'].map((method) => isForGuests(method, path)),
       ).toEqual([true, true, false, false, false]);

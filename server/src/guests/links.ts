@@ -24,6 +24,8 @@ export interface LinkChoices {
   readonly release?: string | undefined;
   /** The pages that it opens, by id; all where nothing is said. */
   readonly pages?: readonly string[] | undefined;
+  /** The kept pages that it opens besides, by id: none but those that are asked for. */
+  readonly kept?: readonly string[] | undefined;
   /** Until when it opens. */
   readonly until?: Date | undefined;
   readonly passphrase?: string | undefined;
@@ -40,6 +42,7 @@ interface Row {
   readonly label: string;
   readonly release: string | null;
   readonly pages: readonly string[] | null;
+  readonly kept: readonly string[] | null;
   readonly until: Date | null;
   readonly salt: Buffer | null;
   readonly passphrase: Buffer | null;
@@ -57,6 +60,7 @@ export interface Link {
   readonly label: string;
   readonly release: string | undefined;
   readonly pages: readonly string[] | undefined;
+  readonly kept: readonly string[];
   readonly until: Date | undefined;
   readonly hasPassphrase: boolean;
   readonly at: Date;
@@ -72,6 +76,7 @@ const linkOf = (row: Row): Link => ({
   label: row.label,
   release: row.release ?? undefined,
   pages: row.pages ?? undefined,
+  kept: row.kept ?? [],
   until: row.until ?? undefined,
   hasPassphrase: row.passphrase !== null,
   at: row.at,
@@ -81,7 +86,7 @@ const linkOf = (row: Row): Link => ({
 });
 
 const COLUMNS =
-  'id, system_id, address, label, release, pages, until, salt, passphrase, at, used_at, may_write, for_client';
+  'id, system_id, address, label, release, pages, kept, until, salt, passphrase, at, used_at, may_write, for_client';
 
 /** Keeps the links under which guests read a system. One that is taken back is gone. */
 export function createLinks({ sequelize }: Database, store: Store) {
@@ -110,7 +115,7 @@ export function createLinks({ sequelize }: Database, store: Store) {
 
     async make(systemId: string, choices: LinkChoices): Promise<Link> {
       const { document } = await store.open(systemId);
-      const { label, release, pages, until, passphrase, forClient = false } = choices;
+      const { label, release, pages, kept = [], until, passphrase, forClient = false } = choices;
       // Whoever is asked may answer.
       const mayWrite = forClient || choices.mayWrite === true;
       const refuse = (why: string): Problem =>
@@ -125,6 +130,14 @@ export function createLinks({ sequelize }: Database, store: Store) {
         ]);
         if (!there) throw refuse(`There is no release ${release}.`);
       }
+      if (kept.length > 0) {
+        const there = await rows<{ readonly id: string }>(
+          'SELECT id FROM kept_pages WHERE system_id = $1',
+          [systemId],
+        );
+        if (kept.some((page) => !there.some(({ id }) => id === page)))
+          throw refuse('One of the pages of your own is not there any more.');
+      }
       const [counted] = await rows<{ readonly count: number }>(
         'SELECT count(*)::int AS count FROM links WHERE system_id = $1',
         [systemId],
@@ -134,11 +147,12 @@ export function createLinks({ sequelize }: Database, store: Store) {
       const salt = passphrase === undefined ? null : randomBytes(SALT_BYTES);
       const key = salt && (await derived(passphrase ?? '', salt, KEY_BYTES));
       const [row] = await rows<Row>(
-        `INSERT INTO links (id, system_id, address, label, release, pages, until, salt, passphrase, may_write, for_client)
-         VALUES ($1, $2, $3, $4, $5, $6::jsonb, $7, $8, $9, $10, $11) RETURNING ${COLUMNS}`,
+        `INSERT INTO links (id, system_id, address, label, release, pages, kept, until, salt, passphrase, may_write, for_client)
+         VALUES ($1, $2, $3, $4, $5, $6::jsonb, $7::jsonb, $8, $9, $10, $11, $12) RETURNING ${COLUMNS}`,
         [
           ...[randomUUID(), systemId, randomBytes(ADDRESS_BYTES).toString('base64url'), label],
           ...[release ?? null, pages === undefined ? null : JSON.stringify(pages)],
+          kept.length === 0 ? null : JSON.stringify(kept),
           ...[until ?? null, salt, key, mayWrite, forClient],
         ],
       );

@@ -6,12 +6,15 @@ import { fileName, type Download } from '../exports/downloads.ts';
 import { differenceOf } from '@garnish/core/releases/difference';
 import { collectionOf } from '@garnish/core/system/collection';
 import { ASKED } from '@garnish/core/notes/note-schema';
+import { MOST_KEPT_PAGES } from '@garnish/core/worn/wearing';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import { releaseNumber } from '@garnish/core/releases/schema';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { newNote, noteEdit, noteSchema, toldNote, writer } from '../notes/schemas.ts';
+import { keptList, keptPage } from '../kept-pages/schemas.ts';
+import { unknownPage, type KeptPages } from '../kept-pages/store.ts';
 import type { Notes } from '../notes/store.ts';
 import { Problem, problemSchema } from '../problems.ts';
 import type { Releases } from '../releases/store.ts';
@@ -49,6 +52,7 @@ const linkSchema = z.object({
   label: z.string(),
   release: z.string().optional(),
   pages: z.array(z.string()).optional(),
+  kept: z.array(z.string()).optional(),
   until: z.string().optional(),
   hasPassphrase: z.boolean(),
   mayWrite: z.boolean(),
@@ -65,6 +69,7 @@ const newLink = z.strictObject({
     .refine((text) => releaseNumber.safeParse(text).success, 'is no number of a release')
     .optional(),
   pages: z.array(z.string().max(100)).min(1).max(500).optional(),
+  kept: z.array(z.uuid()).max(MOST_KEPT_PAGES).optional(),
   until: z.iso.datetime().optional(),
   passphrase: z.string().min(4).max(LONGEST_PASSPHRASE).optional(),
   mayWrite: z.boolean().optional(),
@@ -77,6 +82,7 @@ const told = (link: Link): z.infer<typeof linkSchema> => ({
   forClient: link.forClient,
   ...(link.release !== undefined && { release: link.release }),
   ...(link.pages !== undefined && { pages: [...link.pages] }),
+  ...(link.kept.length > 0 && { kept: [...link.kept] }),
   ...(link.until && { until: link.until.toISOString() }),
   at: link.at.toISOString(),
   ...(link.usedAt && { usedAt: link.usedAt.toISOString() }),
@@ -140,6 +146,7 @@ interface Parts {
   readonly feed: ChangeFeed;
   readonly downloads: readonly Download[];
   readonly notes: Notes;
+  readonly keptPages: KeptPages;
   /** Where guests reach this machine; none where they are not listened for. */
   readonly guestAddresses: () => readonly string[];
 }
@@ -153,6 +160,7 @@ export const guestRoutes =
     feed,
     downloads,
     notes,
+    keptPages,
     guestAddresses,
   }: Parts): FastifyPluginAsyncZod =>
   async (app) => {
@@ -313,6 +321,7 @@ export const guestRoutes =
             sequence,
             mayWrite: link.mayWrite,
             forClient: link.forClient,
+            ...(link.kept.length > 0 && { hasKept: true }),
             ...(link.release !== undefined && { release: link.release }),
             document: openedPages(document, link.pages),
           });
@@ -339,6 +348,33 @@ export const guestRoutes =
         return /\bbr\b/.test(request.headers['accept-encoding'] ?? '')
           ? reply.header('content-encoding', 'br').send(state.packed)
           : reply.send(state.plain);
+      },
+    );
+
+    /** The kept pages that a link was made to open, as far as they are there still. */
+    app.get(
+      '/guest/:address/kept-pages',
+      { schema: { hide: true, params: ofGuest, response: { 200: keptList, ...failures } } },
+      async (request, reply) => {
+        const link = await linkFor(request, request.params.address);
+        const all = link.kept.length === 0 ? [] : await keptPages.list(link.systemId);
+        return quiet(reply).send({ pages: all.filter(({ id }) => link.kept.includes(id)) });
+      },
+    );
+
+    app.get(
+      '/guest/:address/kept-pages/:page',
+      {
+        schema: {
+          hide: true,
+          params: ofGuest.extend({ page: z.uuid() }),
+          response: { 200: keptPage, ...failures },
+        },
+      },
+      async (request, reply) => {
+        const link = await linkFor(request, request.params.address);
+        if (!link.kept.includes(request.params.page)) throw unknownPage();
+        return quiet(reply).send(await keptPages.one(link.systemId, request.params.page));
       },
     );
 

@@ -1,17 +1,12 @@
-import { keptPageSchema, LONGEST_PAGE, wearingSchema } from '@garnish/core/worn/wearing';
+import { LONGEST_PAGE, wearingSchema } from '@garnish/core/worn/wearing';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { problemSchema } from '../problems.ts';
 import { systemParams } from '../systems/schemas.ts';
+import { as, keptList, keptPage } from './schemas.ts';
 import type { KeptPages } from './store.ts';
 
-/** What core has a schema of is looked at with it at the border. */
-const as = <Value>(
-  schema: { safeParse: (value: unknown) => { success: boolean; data?: Value } },
-  message: string,
-) => z.custom<Value>((value) => schema.safeParse(value).success, { message });
-
-const newPage = z.strictObject({ id: z.uuid(), page: as(keptPageSchema, 'is no page') });
+const newPage = z.strictObject({ id: z.uuid(), page: keptPage });
 const name = z.string().trim().min(1).max(120);
 const edit = z.union([
   z.strictObject({ name }),
@@ -40,7 +35,7 @@ export const keptPageRoutes =
         schema: {
           params: systemParams,
           response: {
-            200: z.object({ pages: z.array(z.object({ id: z.string(), name: z.string() })) }),
+            200: keptList,
             ...failures,
           },
         },
@@ -53,7 +48,7 @@ export const keptPageRoutes =
       {
         schema: {
           params: ofPage,
-          response: { 200: as(keptPageSchema, 'is no page'), ...failures },
+          response: { 200: keptPage, ...failures },
         },
       },
       ({ params }) => pages.one(params.id, params.page),

@@ -11,6 +11,8 @@ export interface ListedPage {
   readonly name: string;
 }
 
+export const unknownPage = (): Problem => new Problem('unknown-page', 'It may have been deleted.');
+
 /** Keeps pages that were read from outside with the systems that are proved on them; they are part of no export. */
 export function createKeptPages(
   database: Database,
@@ -18,8 +20,6 @@ export function createKeptPages(
   { makeRoom }: Pick<StorageKeeper, 'makeRoom'>,
 ) {
   const { rows, write } = telling(database);
-
-  const unknown = (): Problem => new Problem('unknown-page', 'It may have been deleted.');
 
   return {
     /** The pages that are kept with a system, the oldest first. */
@@ -36,7 +36,7 @@ export function createKeptPages(
         'SELECT name, html, sheets, alike FROM kept_pages WHERE system_id = $1 AND id = $2',
         [systemId, id],
       );
-      if (!page) throw unknown();
+      if (!page) throw unknownPage();
       return page;
     },
 
@@ -66,7 +66,7 @@ export function createKeptPages(
         'UPDATE kept_pages SET name = $3 WHERE system_id = $1 AND id = $2 RETURNING id',
         [systemId, id, name],
       );
-      if (written.length === 0) throw unknown();
+      if (written.length === 0) throw unknownPage();
     },
 
     /** Says what one kind of its things takes; the others stay as they are. */
@@ -82,7 +82,7 @@ export function createKeptPages(
          WHERE system_id = $1 AND id = $2 AND alike @> jsonb_build_array(jsonb_build_object('id', $3::text)) RETURNING id`,
         [systemId, id, kind, JSON.stringify(wearing)],
       );
-      if (written.length === 0) throw unknown();
+      if (written.length === 0) throw unknownPage();
     },
 
     async remove(systemId: string, id: string): Promise<void> {
@@ -90,7 +90,7 @@ export function createKeptPages(
         'DELETE FROM kept_pages WHERE system_id = $1 AND id = $2 RETURNING id',
         [systemId, id],
       );
-      if (removed.length === 0) throw unknown();
+      if (removed.length === 0) throw unknownPage();
     },
   };
 }

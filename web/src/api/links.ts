@@ -8,6 +8,7 @@ export const linkRecord = z.object({
   label: z.string(),
   release: z.optional(z.string()),
   pages: z.optional(z.array(z.string())),
+  kept: z.optional(z.array(z.string())),
   until: z.optional(z.string()),
   hasPassphrase: z.boolean(),
   mayWrite: z.boolean(),
@@ -30,11 +31,15 @@ export const guestState = z.object({
   sequence: z.number(),
   mayWrite: z.boolean(),
   forClient: z.boolean(),
+  hasKept: z.optional(z.boolean()),
   release: z.optional(z.string()),
   document: z.unknown(),
 });
 
 export const guestPath = (address: string): string => `/guest/${encodeURIComponent(address)}`;
+
+/** The kept pages that a link opens, behind its path. */
+export const guestKept = (path: string): string => `${path}/kept-pages`;
 
 /** What became of a system since a guest was there; not known where that is too long ago. */
 export const guestChanges = z.object({

@@ -1,7 +1,7 @@
 import { CLIENT_ANSWERS, LONGEST_NOTE, LONGEST_WRITER } from '@garnish/core/notes/note-schema';
 import { sitePage } from '@garnish/core/proof/site';
 import { inOrder } from '@garnish/core/system/document';
-import { useId, useLayoutEffect, useMemo, useState } from 'react';
+import { Suspense, useId, useLayoutEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { useSearchParams } from 'react-router';
 import { guestPath } from '../api/links.ts';
@@ -10,8 +10,12 @@ import { framedSheets, type FramedSheets } from '../proof/framed-sheets.ts';
 import { renderNode } from '../proof/render.tsx';
 import { announce } from '../ui/announce.tsx';
 import { WORD } from '../ui/choice.tsx';
+import { lazyPart } from '../ui/patient.ts';
 import { keepName, keptName, useNotes } from './notes-beside.tsx';
 import type { GuestView } from './use-guest.ts';
+import { useKeptList } from './use-kept-list.ts';
+
+const KeptPageShown = lazyPart(() => import('./kept-page.tsx'));
 
 interface AskedProps {
   readonly thread: Thread;
@@ -142,6 +146,8 @@ export default function ClientPage({ address, view, isInTouch }: ClientProps) {
   const { document } = view;
   const [parameters, setParameters] = useSearchParams();
   const pages = inOrder(document.content.pages);
+  const keptPages = useKeptList(address, view);
+  const kept = keptPages.find(({ id }) => id === parameters.get('page'))?.id;
   const page = pages.find(([id]) => id === parameters.get('page'))?.[0] ?? pages[0]?.[0];
   const [writer, setWriter] = useState(keptName);
   const id = useId();
@@ -149,7 +155,7 @@ export default function ClientPage({ address, view, isInTouch }: ClientProps) {
   const { threads, reread } = useNotes(address);
   const waiting = (of: string): number =>
     threads.filter(({ note, answers }) => note.page === of && answers.length === 0).length;
-  const asked = threads.filter(({ note }) => note.page === page);
+  const asked = threads.filter(({ note }) => kept === undefined && note.page === page);
   return (
     <div className="flex h-svh flex-col">
       <header className="flex flex-wrap items-baseline gap-x-6 border-b border-line px-4 pt-1.5">
@@ -159,7 +165,7 @@ export default function ClientPage({ address, view, isInTouch }: ClientProps) {
             <button
               key={key}
               type="button"
-              aria-pressed={key === page}
+              aria-pressed={key === page && kept === undefined}
               className={`${WORD} shrink-0`}
               onClick={() => setParameters({ page: key })}
             >
@@ -172,6 +178,17 @@ export default function ClientPage({ address, view, isInTouch }: ClientProps) {
               )}
             </button>
           ))}
+          {keptPages.map(({ id: key, name: called }) => (
+            <button
+              key={key}
+              type="button"
+              aria-pressed={key === kept}
+              className={`${WORD} shrink-0`}
+              onClick={() => setParameters({ page: key })}
+            >
+              {called}
+            </button>
+          ))}
         </nav>
         {!isInTouch && (
           <p role="status" className="text-error">
@@ -180,7 +197,15 @@ export default function ClientPage({ address, view, isInTouch }: ClientProps) {
         )}
       </header>
       <main className="grid min-h-0 flex-1 grid-cols-1 grid-rows-[minmax(0,1fr)_auto] md:grid-cols-[minmax(0,1fr)_18rem] md:grid-rows-1">
-        {page === undefined ? <p /> : <PageFrame view={view} page={page} />}
+        {kept !== undefined ? (
+          <Suspense fallback={<p className="p-4 text-quiet">Opening …</p>}>
+            <KeptPageShown key={kept} address={address} id={kept} view={view} theme="light" />
+          </Suspense>
+        ) : page === undefined ? (
+          <p />
+        ) : (
+          <PageFrame view={view} page={page} />
+        )}
         <aside
           aria-label="Asked of you"
           className="overflow-auto border-line px-4 py-3 max-md:max-h-[45svh] max-md:border-t md:border-s"

@@ -23,9 +23,11 @@ import { SAID, type Said } from './facts-beside.tsx';
 import { StageFilter, StageWord } from './stages.tsx';
 import { SinceYouWereHere } from './since-you-were-here.tsx';
 import { useGuest, type GuestView } from './use-guest.ts';
+import { useKeptList } from './use-kept-list.ts';
 
 const Parts = lazyPart(async () => ({ default: (await import('./parts.tsx')).Parts }));
 const ClientPage = lazyPart(() => import('./client-page.tsx'));
+const KeptPageShown = lazyPart(() => import('./kept-page.tsx'));
 const Assets = lazyPart(async () => ({ default: (await import('./parts.tsx')).Assets }));
 
 /** How what can be opened is written. */
@@ -141,6 +143,9 @@ function Open({ address, view, isInTouch }: OpenProps) {
   const modes = modesOf(derived.themes);
   const asked = parameters.get('page');
   const beside = BESIDE.find(([id]) => id === asked)?.[0];
+  const keptPages = useKeptList(address, view);
+  const kept = keptPages.find(({ id }) => id === asked)?.id;
+  const isOfSite = beside === undefined && kept === undefined;
   const page = pages.find(([id]) => id === asked)?.[0] ?? pages[0]?.[0];
   const handed = handedWords(document.content.handed);
   const wordsOf = (id: string): HandedWords => handed({ kind: 'page', id });
@@ -204,7 +209,7 @@ function Open({ address, view, isInTouch }: OpenProps) {
               ))}
             </ul>
           </details>
-          <details open={isFirst}>
+          <details open={isFirst && kept === undefined} hidden={kept !== undefined}>
             <summary className="min-h-6 cursor-pointer">How to read this</summary>
             <div className="absolute end-4 top-full z-20 w-[min(22rem,calc(100vw-2rem))] border border-line-strong bg-base-100 p-3">
               <HowToRead />
@@ -216,11 +221,22 @@ function Open({ address, view, isInTouch }: OpenProps) {
             <button
               key={id}
               type="button"
-              aria-current={id === page && beside === undefined ? 'page' : undefined}
+              aria-current={id === page && isOfSite ? 'page' : undefined}
               className={TAB}
               onClick={() => setParameters({ page: id })}
             >
               {name} <StageWord words={wordsOf(id)} />
+            </button>
+          ))}
+          {keptPages.map(({ id, name }) => (
+            <button
+              key={id}
+              type="button"
+              aria-current={id === kept ? 'page' : undefined}
+              className={TAB}
+              onClick={() => setParameters({ page: id })}
+            >
+              {name} <span className="text-xs font-normal text-quiet">as read</span>
             </button>
           ))}
           {pages.length > 1 && (
@@ -266,7 +282,7 @@ function Open({ address, view, isInTouch }: OpenProps) {
               onChange={(word) => setWidth(WIDTHS.find((one) => String(one) === word) ?? width)}
             />
           )}
-          {beside === undefined && (
+          {isOfSite && (
             <Choice
               label="Way of looking"
               options={asOptions(['measures', 'as it will be'] as const)}
@@ -274,7 +290,7 @@ function Open({ address, view, isInTouch }: OpenProps) {
               onChange={setWay}
             />
           )}
-          {way === 'measures' && beside === undefined && (
+          {way === 'measures' && isOfSite && (
             <>
               <Choice
                 label="What is told"
@@ -305,7 +321,21 @@ function Open({ address, view, isInTouch }: OpenProps) {
           <Assets address={address} view={view} />
         </Suspense>
       )}
-      {beside !== undefined ? null : page === undefined ? (
+      {kept !== undefined && (
+        <Suspense fallback={<p className="p-4 text-quiet">Opening …</p>}>
+          <main className="flex min-h-0 flex-1">
+            <KeptPageShown
+              key={kept}
+              address={address}
+              id={kept}
+              view={view}
+              theme={theme}
+              widthPx={isNarrow ? undefined : width}
+            />
+          </main>
+        </Suspense>
+      )}
+      {!isOfSite ? null : page === undefined ? (
         <p className="p-4">None of its pages is shown now.</p>
       ) : (
         <AnnotatedPage

@@ -7,7 +7,7 @@ import { useEffect, useMemo, useState } from 'react';
 import * as z from 'zod/mini';
 import useSWR, { useSWRConfig } from 'swr';
 import { ApiError, get, send } from '../api/client.ts';
-import { guestPath, guestState } from '../api/links.ts';
+import { guestKept, guestPath, guestState } from '../api/links.ts';
 
 /** What a guest reads: a system as it stands, or a release of it. */
 export interface GuestView {
@@ -18,6 +18,8 @@ export interface GuestView {
   readonly mayWrite: boolean;
   /** For a client: pages and questions alone. */
   readonly forClient: boolean;
+  /** Whether it opens pages that were read from outside, in the looks of the system. */
+  readonly hasKept: boolean;
   /** The change that it is of. */
   readonly sequence: number;
 }
@@ -62,6 +64,7 @@ export function useGuest(address: string) {
       sequence: data.sequence,
       mayWrite: data.mayWrite,
       forClient: data.forClient,
+      hasKept: data.hasKept === true,
       derived,
       sheet: sheetOf(derived),
       ...(data.release !== undefined && { release: data.release }),
@@ -82,7 +85,11 @@ export function useGuest(address: string) {
           () => {
             void mutate();
             // What was written is told in the same way.
-            void mutateAny(`${path}/notes`);
+            void mutateAny(
+              (key) =>
+                typeof key === 'string' &&
+                (key === `${path}/notes` || key.startsWith(guestKept(path))),
+            );
           },
           Math.random() * spreadOf(told),
         );

@@ -33,6 +33,8 @@ export interface SystemStore {
   /** Why a change would not be taken, in words; nothing where it would. */
   readonly problemOf: (patch: Patch) => string | undefined;
   readonly tryOut: (patch: Patch | undefined) => void;
+  /** Tries what an act would change: nothing of it is decided, the proof shows it. */
+  readonly rehearse: (act: () => void) => void;
   /** What was measured on the page as it stands. */
   readonly found: (kind: Measured, measured: readonly Finding[]) => void;
   /** All pages of a document were measured: the server is told what was found, for the list and the handoff. */
@@ -72,6 +74,8 @@ export function createSystemStore(
   const decidedView = createViewer();
   const shownView = createViewer();
   let trial: StyleDocument | undefined;
+  /** What an act that is only tried would change. */
+  let rehearsed: Patch[] | undefined;
   const sync = createSync(id, opened, past, me, {
     unsaved,
     publish: () => publish(),
@@ -106,12 +110,24 @@ export function createSystemStore(
     label: string,
     { gesture = crypto.randomUUID() }: ChangeOptions = {},
   ): string | undefined {
+    if (rehearsed) {
+      rehearsed.push(patch);
+      return undefined;
+    }
     const before = trial;
     trial = undefined;
     const why = sync.push(patch, label, gesture);
     // What is tried goes on where nothing was taken.
     if (why !== undefined) trial = before;
     return why;
+  }
+
+  function tryOut(patch: Patch | undefined): void {
+    const tried = patch && patched(sync.document(), patch);
+    const next = tried?.ok ? tried.document : undefined;
+    if (next === trial) return;
+    trial = next;
+    publish();
   }
 
   return {
@@ -130,12 +146,16 @@ export function createSystemStore(
       return why === undefined;
     },
     decide,
-    tryOut(patch) {
-      const tried = patch && patched(sync.document(), patch);
-      const next = tried?.ok ? tried.document : undefined;
-      if (next === trial) return;
-      trial = next;
-      publish();
+    tryOut,
+    rehearse(act) {
+      const heard: Patch[] = [];
+      rehearsed = heard;
+      try {
+        act();
+      } finally {
+        rehearsed = undefined;
+      }
+      tryOut(heard.length > 0 ? heard.flat() : undefined);
     },
     problemOf(patch) {
       const result = patched(sync.document(), patch);

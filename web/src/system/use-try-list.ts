@@ -1,9 +1,8 @@
 import type { Patch } from '@garnish/core/system/patch';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useState, type KeyboardEvent } from 'react';
 import { useStore } from './system-context.ts';
+import { useTrying } from './use-trying.ts';
 
-/** Pointing has to rest so long before something is tried, so that passing over a list does nothing. */
-const HOVER_MS = 90;
 const PAGE = 8;
 
 export interface Candidate {
@@ -30,31 +29,24 @@ export interface TryList {
 export function useTryList(candidates: readonly Candidate[], chosen: string | undefined): TryList {
   const store = useStore();
   const [active, setActive] = useState<string>();
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-
-  useEffect(
-    () => () => {
-      clearTimeout(timer.current);
-      store.tryOut(undefined);
-    },
-    [store],
-  );
-
-  const tryOut = ({ id, patch }: Candidate): void => {
-    setActive(id);
-    store.tryOut(patch());
+  const trying = useTrying();
+  const acting =
+    ({ label, patch }: Candidate) =>
+    (): void => {
+      const change = patch();
+      if (change) store.change(change, label);
+    };
+  const tryOut = (candidate: Candidate): void => {
+    setActive(candidate.id);
+    trying.show(acting(candidate));
   };
   const goBack = (): void => {
-    clearTimeout(timer.current);
     setActive(undefined);
-    store.tryOut(undefined);
+    trying.goBack();
   };
-  const take = ({ id, label, patch }: Candidate): void => {
-    clearTimeout(timer.current);
-    setActive(id);
-    const change = patch();
-    if (change) store.change(change, label);
-    else store.tryOut(undefined);
+  const take = (candidate: Candidate): void => {
+    setActive(candidate.id);
+    trying.take(acting(candidate));
   };
   const press = (event: KeyboardEvent): void => {
     const at = candidates.findIndex(({ id }) => id === (active ?? chosen));
@@ -77,10 +69,11 @@ export function useTryList(candidates: readonly Candidate[], chosen: string | un
   };
   return {
     active,
-    point: (candidate) => {
-      clearTimeout(timer.current);
-      timer.current = setTimeout(() => tryOut(candidate), HOVER_MS);
-    },
+    point: (candidate) =>
+      trying.point(() => {
+        setActive(candidate.id);
+        acting(candidate)();
+      }),
     show: tryOut,
     take,
     goBack,

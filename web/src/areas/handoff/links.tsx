@@ -4,6 +4,7 @@ import useSWR from 'swr';
 import { get, send } from '../../api/client.ts';
 import { guestPage, linkList, linkRecord, linksPath, type LinkRecord } from '../../api/links.ts';
 import { releaseList, releasesPath } from '../../api/releases.ts';
+import { useKeptPages } from '../../system/kept-pages.ts';
 import { useSystem } from '../../system/system-context.ts';
 import { announce } from '../../ui/announce.tsx';
 import { Section } from '../../ui/bench.tsx';
@@ -52,19 +53,32 @@ interface LinkRowProps {
   readonly isOver: boolean;
   readonly addresses: readonly string[];
   readonly pageNames: ReadonlyMap<string, string>;
+  readonly keptNames: ReadonlyMap<string, string>;
   readonly onTakeBack: () => void;
 }
 
 /** A link: what it opens, until when, when it was used; its address, and a code for a phone. */
-function LinkRow({ link, isOver, addresses, pageNames, onTakeBack }: LinkRowProps) {
-  const { label, release, pages, until, hasPassphrase, mayWrite, forClient, at, usedAt, address } =
-    link;
+function LinkRow({ link, isOver, addresses, pageNames, keptNames, onTakeBack }: LinkRowProps) {
+  const {
+    label,
+    release,
+    pages,
+    kept = [],
+    until,
+    hasPassphrase,
+    mayWrite,
+    forClient,
+    at,
+    usedAt,
+    address,
+  } = link;
   const path = guestPage(address);
   const opens = [
     release === undefined ? 'as it stands' : `release ${release}`,
     pages === undefined
       ? 'all pages'
       : pages.map((page) => pageNames.get(page) ?? 'a page that is gone').join(', '),
+    ...kept.map((page) => keptNames.get(page) ?? 'a page of your own that is gone'),
     ...(forClient ? ['for a client'] : mayWrite ? ['with notes'] : []),
     ...(hasPassphrase ? ['with a passphrase'] : []),
   ];
@@ -127,6 +141,10 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
   const [left, setLeft] = useState<readonly string[]>([]);
   const [until, setUntil] = useState('');
   const [passphrase, setPassphrase] = useState('');
+  const keptPages = useKeptPages(system).data?.pages ?? [];
+  const [wanted, setWanted] = useState<readonly string[]>([]);
+  // What was deleted meanwhile is asked for no longer.
+  const kept = keptPages.flatMap(({ id }) => (wanted.includes(id) ? [id] : []));
   const [mayWrite, setMayWrite] = useState(true);
   const [forClient, setForClient] = useState(false);
   const [problem, setProblem] = useState<string>();
@@ -147,6 +165,7 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
           ...(forClient && { forClient }),
           ...(release !== '' && { release }),
           ...(chosen.length < pages.length && { pages: chosen.map(([id]) => id) }),
+          ...(kept.length > 0 && { kept }),
           ...(until !== '' && { until: endOf(until) }),
           ...(passphrase !== '' && { passphrase }),
         }),
@@ -240,6 +259,20 @@ function NewLink({ onMade }: { readonly onMade: (link: LinkRecord) => void }) {
           />
         </div>
       )}
+      {keptPages.length > 0 && (
+        <div className="mb-3">
+          <Toggles
+            label="Pages that were read from outside"
+            options={keptPages.map(({ id }) => id)}
+            nameOf={(page) => keptPages.find(({ id }) => id === page)?.name ?? page}
+            chosen={kept}
+            onChange={setWanted}
+          />
+          <p className="text-xs text-quiet">
+            Read from outside: ticked, whoever has the link sees their words and pictures too.
+          </p>
+        </div>
+      )}
       <label className="mb-3 flex min-h-6 items-center gap-1.5">
         <input
           type="checkbox"
@@ -284,6 +317,9 @@ export function Links() {
   const [problem, setProblem] = useState<string>();
   const list = useRef<HTMLHeadingElement>(null);
   const pageNames = new Map(inOrder(content.pages).map(([id, { name }]) => [id, name]));
+  const keptNames = new Map(
+    (useKeptPages(system).data?.pages ?? []).map(({ id, name }) => [id, name]),
+  );
   const error: unknown = known.error;
   const failed = problem ?? (error instanceof Error ? error.message : undefined);
   const takeBack = async ({ id, label }: LinkRecord): Promise<void> => {
@@ -329,6 +365,7 @@ export function Links() {
                 isOver={isOver(link)}
                 addresses={known.data?.addresses ?? []}
                 pageNames={pageNames}
+                keptNames={keptNames}
                 onTakeBack={() => void takeBack(link)}
               />
             ))}

@@ -1,13 +1,16 @@
 import { contrastRatio } from '@garnish/core/color/contrast';
-import { isHex, type Hex } from '@garnish/core/color/srgb';
-import { colorName, uniqueName } from '@garnish/core/color/names';
 import { sizeWords } from '@garnish/core/measures/geometry';
 import { colorWords, groundSeen, type SeenElement } from '@garnish/core/reading/seen';
-import { adding } from '@garnish/core/system/collection';
-import { inOrder } from '@garnish/core/system/document';
-import { useStore, useSystem } from '../../system/system-context.ts';
+import { takingsOf, type Taking } from '@garnish/core/reading/takings';
+import type { FontFamily } from '@garnish/core/fonts/family';
+import useSWR from 'swr';
+import { get } from '../../api/client.ts';
+import { familyList } from '../../api/resources.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Copy } from '../../ui/copy.tsx';
+
+const NONE: readonly FontFamily[] = [];
 
 /** What is told of one thing of the page, line by line. */
 function factsOfSeen(one: SeenElement): readonly (readonly [what: string, value: string])[] {
@@ -45,36 +48,18 @@ function factsOfSeen(one: SeenElement): readonly (readonly [what: string, value:
   ];
 }
 
-/** Takes a color of the page as one of the system, where it is none yet. */
-function TakeColor({ hex, of }: { readonly hex: Hex; readonly of: string }) {
-  const store = useStore();
-  const sources = useSystem(({ decided }) => decided.document.color.sources);
-  const known = inOrder(sources).find(([, { value }]) => value === hex)?.[1];
-  if (known) return <span className="text-quiet">{known.name}</span>;
-  return (
-    <button
-      type="button"
-      className="act"
-      title="It becomes a color of the brand, with a ramp of its own"
-      onClick={() =>
-        store.change(
-          adding('/color/sources', sources, `color-${crypto.randomUUID().slice(0, 8)}`, {
-            name: uniqueName(colorName(hex), new Set(inOrder(sources).map(([, { name }]) => name))),
-            value: hex,
-          }),
-          `${hex} from ${of} of a page`,
-        )
-      }
-    >
-      take it
-    </button>
-  );
+/** What of the thing can be decided in the system, fact by fact. */
+function useTakings(one: SeenElement): readonly Taking[] {
+  const { document, derived } = useDecided(['fonts', 'type', 'color', 'space', 'shape'], ['steps']);
+  const { data: catalogue = NONE } = useSWR('/api/fonts', (path: string) => get(path, familyList));
+  return takingsOf(one, { document, steps: derived.steps.values(), catalogue });
 }
 
 /** One thing of the page in words, beside it. */
 export function ChosenThing({ one }: { readonly one: SeenElement }) {
   const facts = factsOfSeen(one);
-  const hasColor = facts.some(([, value]) => isHex(value));
+  const store = useStore();
+  const takings = useTakings(one);
   return (
     <Section
       full
@@ -92,11 +77,36 @@ export function ChosenThing({ one }: { readonly one: SeenElement }) {
                 {what}
               </th>
               <td className="figures text-end break-words">{value}</td>
-              {hasColor && (
-                <td className="w-20 ps-2 text-end">
-                  {isHex(value) && <TakeColor hex={value} of={one.name} />}
-                </td>
-              )}
+              <td className="w-32 ps-3 text-end align-top">
+                {takings
+                  .filter(
+                    ({ of, patch }) =>
+                      // What lies outside of what can be decided is not offered.
+                      of === what && !(patch && store.problemOf(patch('read-tried')) !== undefined),
+                  )
+                  .map(({ name, patch }) =>
+                    patch ? (
+                      <button
+                        key={name}
+                        type="button"
+                        className="act block w-full text-end"
+                        aria-label={`Take ${what} ${name}`}
+                        onClick={() =>
+                          store.change(
+                            patch(`read-${crypto.randomUUID().slice(0, 8)}`),
+                            `${what} of ${one.name} ${name}`,
+                          )
+                        }
+                      >
+                        {name}
+                      </button>
+                    ) : (
+                      <span key={name} className="block text-quiet" title="The system has it">
+                        {name}
+                      </span>
+                    ),
+                  )}
+              </td>
             </tr>
           ))}
         </tbody>

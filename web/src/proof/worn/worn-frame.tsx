@@ -4,10 +4,10 @@ import {
   wornWords,
   type KeptPage,
 } from '@garnish/core/worn/wearing';
+import type { SheetBlock } from '@garnish/core/formats/sheet';
 import { wearing as wearingOf } from '@garnish/core/worn/worn-sheet';
 import { ROOT_PX } from '@garnish/core/type/fluid';
-import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
-import { useSystem } from '../../system/system-context.ts';
+import { useEffect, useLayoutEffect, useMemo, useState, type ReactNode } from 'react';
 import { liveSheet, type LiveSheet } from '../live-sheet.ts';
 import { dressPage } from '../reading/dress-page.ts';
 
@@ -29,18 +29,23 @@ const asShown = ({ name, html, sheets }: KeptPage) => ({
 interface WornFrameProps {
   readonly page: KeptPage;
   readonly theme: 'light' | 'dark';
-  /** Whether it wears the system, or is shown as it was read. */
-  readonly isWorn: boolean;
+  /** What dresses it in a sheet; as it was read where nothing does. */
+  readonly dresser?: ((live: LiveSheet) => ReactNode) | undefined;
   readonly rootPx: number;
   readonly widthPx: number;
   readonly heightPx: number;
   readonly scale: number;
-  readonly onReady: (document: Document) => void;
+  readonly onReady?: (document: Document) => void;
 }
 
-/** The sheet of what is shown, as the page wears it: all that most movements change. */
-function WornSheet({ live, page }: { readonly live: LiveSheet; readonly page: KeptPage }) {
-  const sheet = useSystem((state) => state.shown.sheet);
+interface WornSheetProps {
+  readonly live: LiveSheet;
+  readonly page: KeptPage;
+  readonly sheet: readonly SheetBlock[];
+}
+
+/** A sheet as a page wears it: all that most movements change. */
+export function WornSheet({ live, page, sheet }: WornSheetProps) {
   const worn = useMemo(() => wearingOf(page.alike.map(({ wearing }) => wearing)), [page.alike]);
   useLayoutEffect(() => live.show(worn(sheet)), [live, worn, sheet]);
   return null;
@@ -48,7 +53,8 @@ function WornSheet({ live, page }: { readonly live: LiveSheet; readonly page: Ke
 
 /** Somebody’s page in a frame of its own, without anything in it that acts; in the looks of the system, or as it was. */
 export function WornFrame(props: WornFrameProps) {
-  const { page, theme, isWorn, rootPx, widthPx, heightPx, scale, onReady } = props;
+  const { page, theme, dresser, rootPx, widthPx, heightPx, scale, onReady } = props;
+  const isWorn = dresser !== undefined;
   const { name, html, sheets, alike } = page;
   const [dressed, setDressed] = useState<Dressed>();
   // What it is made of alone: what its things take changes nothing of it.
@@ -71,7 +77,7 @@ export function WornFrame(props: WornFrameProps) {
     dressed?.document.documentElement.style.setProperty('font-size', size);
   }, [dressed, made, theme, rootPx]);
   useEffect(() => {
-    if (dressed) onReady(dressed.document);
+    if (dressed) onReady?.(dressed.document);
   }, [dressed, onReady]);
   return (
     <>
@@ -93,7 +99,7 @@ export function WornFrame(props: WornFrameProps) {
           setDressed({ document: contentDocument, live });
         }}
       />
-      {dressed && isWorn && <WornSheet live={dressed.live} page={page} />}
+      {dressed && dresser?.(dressed.live)}
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { ALIKE_ATTRIBUTE } from '@garnish/core/worn/wearing';
+import { ALIKE_ATTRIBUTE, type KeptPage } from '@garnish/core/worn/wearing';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { useKeptPages } from '../../system/kept-pages.ts';
@@ -7,13 +7,14 @@ import { useSystem } from '../../system/system-context.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { handle } from '../../ui/handle.ts';
 import { boxOf } from '../chosen.ts';
+import type { LiveSheet } from '../live-sheet.ts';
 import { sideBySide } from '../side-by-side.ts';
 import { useTogether } from '../together.ts';
 import { elementOf } from '../use-pointing.ts';
 import { PageDialog } from './page-dialog.tsx';
 import { useWorn } from './use-worn.ts';
 import { WearingBar } from './wearing-bar.tsx';
-import { WornFrame } from './worn-frame.tsx';
+import { WornFrame, WornSheet } from './worn-frame.tsx';
 
 const ORIGINALS = ['none', 'divider', 'beside'] as const;
 type Original = (typeof ORIGINALS)[number];
@@ -36,6 +37,11 @@ interface WornPageProps {
   readonly foot: HTMLElement | null;
   /** What is said of what it shows now. */
   readonly said: string;
+}
+
+/** The sheet of what is shown now, or tried. */
+function ShownSheet({ live, page }: { readonly live: LiveSheet; readonly page: KeptPage }) {
+  return <WornSheet live={live} page={page} sheet={useSystem(({ shown }) => shown.sheet)} />;
 }
 
 /** What is chosen on a page by pointing: a kind of thing, by its id. */
@@ -153,7 +159,7 @@ export default function WornPage(props: WornPageProps) {
       <WornFrame
         page={page}
         theme={theme}
-        isWorn={isWorn}
+        dresser={isWorn ? (live) => <ShownSheet live={live} page={page} /> : undefined}
         rootPx={rootPx}
         widthPx={pagePx}
         heightPx={heightPx}

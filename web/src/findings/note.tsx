@@ -3,6 +3,7 @@ import type { Finding, Repair } from '@garnish/core/checks/finding';
 import { useEffect, useState } from 'react';
 import { showInProof } from './spot.ts';
 import { useStore, useSystem } from '../system/system-context.ts';
+import { triedBy, useTrying } from '../system/use-trying.ts';
 
 interface AcceptProps {
   readonly finding: Finding;
@@ -47,19 +48,13 @@ function Accept({ finding, onDone }: AcceptProps) {
 /** A repair; pointing at it, or coming to it by keyboard, tries it in the proof. */
 function RepairButton({ repair }: { readonly repair: Repair }) {
   const store = useStore();
-  const tryIt = (): void => store.tryOut(repair.patch);
-  const leave = (): void => store.tryOut(undefined);
-  useEffect(() => () => store.tryOut(undefined), [store]);
+  const trying = useTrying();
   return (
     <button
       type="button"
       className="act"
       title={`${repair.before} becomes ${repair.after}`}
-      onPointerEnter={tryIt}
-      onPointerLeave={leave}
-      onFocus={tryIt}
-      onBlur={leave}
-      onClick={() => store.change(repair.patch, repair.label)}
+      {...triedBy(trying, () => void store.change(repair.patch, repair.label))}
     >
       {repair.label}
     </button>

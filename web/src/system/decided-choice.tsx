@@ -1,4 +1,5 @@
 import { useStore } from './system-context.ts';
+import { TrySelect } from './try-select.tsx';
 
 interface DecidedChoiceProps {
   readonly label: string;
@@ -25,7 +26,7 @@ export function DecidedChoice({
   return (
     <label className={`block min-w-0 ${className}`} data-decision={path}>
       <span className={hideLabel === true ? 'sr-only' : 'block text-quiet'}>{label}</span>
-      <select
+      <TrySelect
         className="select w-full"
         value={value}
         onChange={(event) =>
@@ -37,7 +38,7 @@ export function DecidedChoice({
             {words}
           </option>
         ))}
-      </select>
+      </TrySelect>
     </label>
   );
 }

@@ -461,6 +461,39 @@ describe('trying', () => {
     expect(store.state().shown).toBe(store.state().decided);
   });
 
+  test('an act is tried by rehearsing it: all of it is shown, nothing decided, sent or told', async () => {
+    const told: unknown[] = [];
+    store.onChange((change) => told.push(change));
+    let answer: unknown;
+    store.rehearse(() => {
+      answer = store.change([{ op: 'replace', path: '/space/unit', value: 20 }], 'unit');
+      store.decide([{ op: 'replace', path: '/name', value: 'Rehearsed' }], 'name');
+    });
+    await settle();
+    expect([answer, unit(), server.changes.length, told.length]).toEqual([true, 8, 0, 0]);
+    const { document } = store.state().shown;
+    expect([document.space.unit, document.name]).toEqual([20, 'Rehearsed']);
+    // An act that changes nothing, or does not fit, shows what is decided.
+    for (const act of [
+      () => undefined,
+      () => void store.decide([{ op: 'replace', path: '/space/unit', value: -1 }], 'unit'),
+    ]) {
+      store.rehearse(act);
+      expect(store.state().shown).toBe(store.state().decided);
+    }
+    expect(store.state().refused).toBeUndefined();
+  });
+
+  test('an act that fails in the middle leaves nothing rehearsed behind', () => {
+    expect(() =>
+      store.rehearse(() => {
+        throw new Error('in the middle');
+      }),
+    ).toThrow('in the middle');
+    setUnit(4);
+    expect(unit()).toBe(4);
+  });
+
   test('ends when something is taken', () => {
     store.tryOut([{ op: 'replace', path: '/space/unit', value: 20 }]);
     setUnit(4);

@@ -2,6 +2,7 @@ import { OWN_SIGNS } from '@garnish/core/icons/own-signs';
 import type { Operation } from '@garnish/core/system/patch';
 import { USUAL_FAINT } from '@garnish/core/icons/usual';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { IconDrawn } from '../../ui/icon-drawn.tsx';
 
 interface IconFieldProps {
@@ -34,7 +35,7 @@ export function IconField({ path, of, icon }: IconFieldProps) {
           {...(shown.measures.kind !== 'filled' && { stroke })}
         />
       )}
-      <select
+      <TrySelect
         className="select bare"
         aria-label={`Icon beside ${of}`}
         value={icon ?? ''}
@@ -60,7 +61,7 @@ export function IconField({ path, of, icon }: IconFieldProps) {
             </option>
           ))}
         </optgroup>
-      </select>
+      </TrySelect>
     </label>
   );
 }

@@ -9,7 +9,8 @@ import { addingAfter, lettingPartGo, makingPart, thingAt } from '@garnish/core/s
 import { Link } from 'react-router';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
-import { Choice } from '../../ui/choice.tsx';
+import { TryChoice } from '../../system/try-choice.tsx';
+import { TrySelect } from '../../system/try-select.tsx';
 import { Paste } from './paste.tsx';
 import { IconField } from './icon-field.tsx';
 import { PictureField } from './picture-field.tsx';
@@ -80,7 +81,7 @@ function OverPicture({ path, own }: OverPictureProps) {
       {veils.order.length > 0 && (
         <label>
           <span className="block text-quiet">its words stand over</span>
-          <select
+          <TrySelect
             className="select w-auto max-w-44"
             value={veil ?? ''}
             onChange={({ currentTarget: { value } }) =>
@@ -100,7 +101,7 @@ function OverPicture({ path, own }: OverPictureProps) {
                 {name}
               </option>
             ))}
-          </select>
+          </TrySelect>
         </label>
       )}
       {kind === 'opening' && (
@@ -248,7 +249,7 @@ export function SectionDetails({ path, own, on }: SectionDetailsProps) {
       <div className="flex flex-wrap items-end gap-x-5 gap-y-1">
         <div className="self-start">
           <span className="block text-quiet">stands on</span>
-          <Choice
+          <TryChoice
             label="Ground of the section"
             options={GROUNDS.map((value) => ({ value, name: value }))}
             value={own.gradient === undefined ? ground : undefined}
@@ -258,7 +259,7 @@ export function SectionDetails({ path, own, on }: SectionDetailsProps) {
         {gradients.order.length > 0 && (
           <label className="self-start">
             <span className="block text-quiet">or on a gradient</span>
-            <select
+            <TrySelect
               className="select w-auto max-w-36"
               value={own.gradient ?? ''}
               onChange={({ currentTarget: { value } }) =>
@@ -278,7 +279,7 @@ export function SectionDetails({ path, own, on }: SectionDetailsProps) {
                   {name}
                 </option>
               ))}
-            </select>
+            </TrySelect>
           </label>
         )}
         {span === undefined ? (

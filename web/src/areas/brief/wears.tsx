@@ -3,6 +3,7 @@ import { ownVariantsOf } from '@garnish/core/derive/own-variants';
 import type { PageSection } from '@garnish/core/system/document';
 import type { Patch } from '@garnish/core/system/patch';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 
 /** What components are called where one chooses among their variants. */
 const NAMES: ReadonlyMap<string, string> = new Map(
@@ -48,9 +49,9 @@ export function Wears({ path, there, wears }: WearsProps) {
     return (
       <label key={of} data-decision={`${path}/wears/${of}`}>
         <span className="block text-quiet">{called}</span>
-        <select
+        <TrySelect
           className="select w-auto max-w-44"
-          value={those.some(({ id }) => id === now) ? now : ''}
+          value={those.some(({ id }) => id === now) ? (now ?? '') : ''}
           onChange={({ currentTarget: { value } }) =>
             wear(of, those.find(({ id }) => id === value)?.name ?? 'the usual', value)
           }
@@ -61,7 +62,7 @@ export function Wears({ path, there, wears }: WearsProps) {
               {name}
             </option>
           ))}
-        </select>
+        </TrySelect>
       </label>
     );
   });

@@ -4,6 +4,7 @@ import { strokeOf } from '@garnish/core/checks/strokes';
 import { perceptualContrast } from '@garnish/core/color/perceptual';
 import type { Need } from '@garnish/core/derive/derived';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { triedBy, useTrying } from '../../system/use-trying.ts';
 
 interface ContrastDetailProps {
   readonly need: Need;
@@ -20,6 +21,7 @@ const WHY = {
 /** One pair in both themes: figures, strokes, and every way to make it pass. */
 export function ContrastDetail({ need, onClose }: ContrastDetailProps) {
   const store = useStore();
+  const trying = useTrying();
   const { document, derived } = useDecided(['brief', 'type'], ['needs', 'themes']);
   const both = judgedAll(derived).filter((judged) => judged.need === need);
   return (
@@ -117,11 +119,7 @@ export function ContrastDetail({ need, onClose }: ContrastDetailProps) {
                       <button
                         type="button"
                         className="act text-xs"
-                        onPointerEnter={() => store.tryOut(patch)}
-                        onPointerLeave={() => store.tryOut(undefined)}
-                        onFocus={() => store.tryOut(patch)}
-                        onBlur={() => store.tryOut(undefined)}
-                        onClick={() => store.change(patch, label)}
+                        {...triedBy(trying, () => void store.change(patch, label))}
                       >
                         {label}
                       </button>

@@ -2,7 +2,7 @@ import type { Paint } from '@garnish/core/system/document';
 import { jsonOf } from '@garnish/core/system/patch';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
-import { Choice } from '../../ui/choice.tsx';
+import { TryChoice } from '../../system/try-choice.tsx';
 
 /** How far surfaces stand from the page in the dark theme, in rungs: surface, raised surface. */
 const SEPARATIONS = {
@@ -54,7 +54,7 @@ export function Dark() {
         {page !== undefined && (
           <>
             <span className="block text-quiet">surfaces separate in dark</span>
-            <Choice
+            <TryChoice
               label="Surfaces separate in dark"
               options={NAMES.map((value) => ({ value, name: value }))}
               value={present ?? ('' as Separation)}

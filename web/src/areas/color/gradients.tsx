@@ -14,7 +14,7 @@ import { memo, useDeferredValue, useMemo } from 'react';
 import { useProofTheme } from '../../system/proof-theme.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecidedLater, useStore, useSystem } from '../../system/system-context.ts';
-import { Choice } from '../../ui/choice.tsx';
+import { TryChoice } from '../../system/try-choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { RoleSelect } from './role-select.tsx';
 
@@ -137,7 +137,7 @@ const GradientEditor = memo(function GradientEditor({ id, decided }: EditorProps
       </div>
       <div className="mt-1 flex flex-wrap items-center gap-x-3">
         <span className="text-quiet">runs in</span>
-        <Choice
+        <TryChoice
           label={`Space of ${name}`}
           options={GRADIENT_SPACES.map((value) => ({ value, name: value }))}
           value={space}

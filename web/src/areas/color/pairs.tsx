@@ -5,6 +5,7 @@ import { inOrder, type Mode } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
 import { useModes, useProofTheme } from '../../system/proof-theme.ts';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { useFace } from '../../ui/use-face.ts';
 import { RoleSelect } from './role-select.tsx';
 
@@ -87,7 +88,7 @@ export function Pairs() {
                     {{ link: 'link in', visited: 'visited in', button: 'button in' }[part]}
                   </span>
                 )}
-                <select
+                <TrySelect
                   aria-label={`Text of ${what}`}
                   className="bare select min-w-12 font-semibold"
                   value={use.text}
@@ -98,7 +99,7 @@ export function Pairs() {
                       {name}
                     </option>
                   ))}
-                </select>
+                </TrySelect>
               </span>
               {judged.map(({ mode, ratio, passes }) => (
                 <span

@@ -5,11 +5,12 @@ import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { useEffect, useRef, useState } from 'react';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { TryChoice } from '../../system/try-choice.tsx';
 import { bringIntoView } from '../../ui/bring-into-view.ts';
 import { ColorField } from '../../ui/color-field.tsx';
-import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { Copy } from '../../ui/copy.tsx';
+import { useTrying } from '../../system/use-trying.ts';
 import { RoleSelect } from './role-select.tsx';
 
 interface RoleChooserProps {
@@ -24,7 +25,7 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
   const store = useStore();
   const decided = useDecided(['color'], ['colors', 'ramps']);
   const [both, setBoth] = useState(false);
-  useEffect(() => () => store.tryOut(undefined), [store]);
+  const trying = useTrying();
   const group = useRef<HTMLDivElement>(null);
   useEffect(() => {
     // It opens below what opened it, often below the window too; focus goes back there when it closes.
@@ -77,8 +78,11 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
       className="my-2 border-y border-line-strong bg-base-200 px-2 py-2"
       role="group"
       aria-label={`${name} in ${mode}`}
-      onKeyDown={(event) => event.key === 'Escape' && onClose()}
-      onPointerLeave={() => store.tryOut(undefined)}
+      onKeyDown={(event) => {
+        // The first Escape leads back to what was there.
+        if (event.key === 'Escape' && !trying.goBack()) onClose();
+      }}
+      onPointerLeave={() => trying.goBack()}
     >
       <div className="mb-2 flex items-center gap-3">
         <div className="w-36">
@@ -141,9 +145,10 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
                   title={`${ramp.name} ${called}  ${rungColor}`}
                   className="h-7 min-w-0 grow aria-pressed:outline-2 aria-pressed:-outline-offset-4 aria-pressed:outline-white focus-visible:z-10"
                   style={{ background: rungColor }}
-                  onPointerEnter={() => store.tryOut(painting(next))}
-                  onFocus={() => store.tryOut(painting(next))}
-                  onClick={() => take(next)}
+                  onPointerEnter={() => trying.point(() => take(next))}
+                  onFocus={() => trying.show(() => take(next))}
+                  onBlur={() => trying.goBack()}
+                  onClick={() => trying.take(() => take(next))}
                 />
               );
             })}
@@ -185,7 +190,7 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
               ))}
             </div>
             <p className="mt-1 flex flex-wrap items-center gap-x-3 text-xs">
-              <Choice
+              <TryChoice
                 label="How it is emitted"
                 options={[
                   { value: 'transparent', name: 'transparent' },

@@ -1,6 +1,7 @@
 import { inOrder } from '@garnish/core/system/document';
 import type { ReactNode } from 'react';
 import { useSystem } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 
 interface RoleSelectProps {
   readonly label: string;
@@ -16,12 +17,12 @@ interface RoleSelectProps {
   readonly children?: ReactNode;
 }
 
-/** One of the color roles. */
+/** One of the color roles, as a decision. */
 export function RoleSelect(props: RoleSelectProps) {
   const { label, value, onChange, bare = false, className = '', disabled, among, children } = props;
   const roles = useSystem(({ decided }) => decided.document.color.roles);
   const select = (
-    <select
+    <TrySelect
       className={`select ${bare ? 'bare' : 'w-full'} ${className}`}
       {...(bare && { 'aria-label': label })}
       value={value}
@@ -36,7 +37,7 @@ export function RoleSelect(props: RoleSelectProps) {
             {name}
           </option>
         ))}
-    </select>
+    </TrySelect>
   );
   if (bare) return select;
   return (

@@ -8,6 +8,7 @@ import { Plus, X } from 'lucide-react';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystemLater } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { ColorField } from '../../ui/color-field.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { RampEditor } from './ramp-editor.tsx';
@@ -233,7 +234,7 @@ export const Sources = memo(function Sources() {
           />
           <label className="min-w-0">
             <span className="block text-quiet">tinted by</span>
-            <select
+            <TrySelect
               className="select w-full"
               value={neutral.source}
               onChange={(event) =>
@@ -254,7 +255,7 @@ export const Sources = memo(function Sources() {
                   {name}
                 </option>
               ))}
-            </select>
+            </TrySelect>
           </label>
           <DecidedNumber
             path="/color/neutral/tint"

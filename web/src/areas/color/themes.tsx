@@ -1,6 +1,6 @@
 import { THEMES, THEMES_SAY, themesOf, type Themes } from '@garnish/core/system/themes';
 import { useDecided, useStore } from '../../system/system-context.ts';
-import { Choice } from '../../ui/choice.tsx';
+import { TryChoice } from '../../system/try-choice.tsx';
 
 const PATH = '/color/themes';
 
@@ -22,7 +22,7 @@ export function ThemesChoice() {
   };
   return (
     <div data-decision={PATH}>
-      <Choice
+      <TryChoice
         label="Themes"
         options={THEMES.map((value) => ({ value, name: value }))}
         value={themes}

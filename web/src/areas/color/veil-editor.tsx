@@ -15,6 +15,7 @@ import { measureHero, type PictureFrame } from '../../proof/measure-hero.ts';
 import { neededOf } from '../../proof/starting-look.ts';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { TryChoice } from '../../system/try-choice.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { usePreferences } from '../../ui/preferences.ts';
@@ -187,7 +188,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
       <VeilLooks id={id} veil={veil} />
       <div className="mt-1 flex flex-wrap items-center gap-x-3">
         <span className="text-quiet">from</span>
-        <Choice
+        <TryChoice
           label="Where the veil comes from"
           options={VEIL_SIDES.map((value) => ({ value, name: value }))}
           value={veil.side}
@@ -197,7 +198,7 @@ export function VeilEditor({ id, veil }: VeilEditorProps) {
       {inHero && (
         <div className="mt-1 flex flex-wrap items-center gap-x-3">
           <span className="text-quiet">words at the</span>
-          <Choice
+          <TryChoice
             label="Where the words stand"
             options={[
               { value: 'foot', name: 'foot' },

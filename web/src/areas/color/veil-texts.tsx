@@ -2,6 +2,7 @@ import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, type Veil } from '@garnish/core/system/document';
 import { Plus, X } from 'lucide-react';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 
 interface VeilTextsProps {
   readonly id: string;
@@ -17,7 +18,7 @@ export function VeilTexts({ id, veil }: VeilTextsProps) {
     <ul aria-label={`Texts on ${veil.name}`}>
       {inOrder(veil.boxes).map(([key, box]) => (
         <li key={key} className="flex items-center gap-2">
-          <select
+          <TrySelect
             className="bare select w-32"
             aria-label={`Text role of ${key}`}
             value={box.text}
@@ -39,7 +40,7 @@ export function VeilTexts({ id, veil }: VeilTextsProps) {
                 {name}
               </option>
             ))}
-          </select>
+          </TrySelect>
           {veil.boxes.order.length > 1 && (
             <button
               type="button"

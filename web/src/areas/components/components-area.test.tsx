@@ -19,7 +19,7 @@ import { componentAt, isOfComponent, ofDecision, SHOWN } from './of-decision.ts'
 import { OwnPart } from './own-part.tsx';
 import { OwnVariants } from './own-variants.tsx';
 import { TakeAway } from '../../proof/take-away.tsx';
-import { TryChoice } from './try-choice.tsx';
+import { TryChoice } from '../../system/try-choice.tsx';
 import { TwoManners } from './two-manners.tsx';
 
 let store: SystemStore;
@@ -86,10 +86,11 @@ describe('a choice that is tried', () => {
     show(
       <TryChoice
         label="Surface"
-        says="surface"
         options={['filled', 'outlined', 'quiet'].map((value) => ({ value, name: value }))}
         value={decided().manner.surface}
-        path="/components/manner/surface"
+        onChange={(value) =>
+          store.change([{ op: 'replace', path: '/components/manner/surface', value }], value)
+        }
       />,
     );
   const of = (name: string) => screen.getByRole('button', { name });
@@ -97,14 +98,14 @@ describe('a choice that is tried', () => {
   test('shows what is pointed at after a moment, and goes back when it is left', () => {
     jest.useFakeTimers();
     choice();
-    fireEvent.mouseEnter(of('outlined'));
+    fireEvent.pointerEnter(of('outlined'));
     expect(shown().manner.surface).toBe('filled');
     act(() => {
       jest.advanceTimersByTime(200);
     });
     expect(shown().manner.surface).toBe('outlined');
     expect(decided().manner.surface).toBe('filled');
-    fireEvent.mouseLeave(screen.getByRole('group', { name: 'Surface' }));
+    fireEvent.pointerLeave(screen.getByRole('group', { name: 'Surface' }));
     expect(shown().manner.surface).toBe('filled');
   });
 
@@ -117,8 +118,7 @@ describe('a choice that is tried', () => {
     expect(shown().manner.surface).toBe('outlined');
     await user.keyboard('{Escape}');
     expect(shown().manner.surface).toBe('filled');
-    await user.tab();
-    await user.keyboard('{Enter}');
+    await user.keyboard('{ArrowRight}{Enter}');
     expect(decided().manner.surface).toBe('quiet');
     act(() => store.undo());
     expect(decided().manner.surface).toBe('filled');

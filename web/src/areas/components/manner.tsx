@@ -3,8 +3,8 @@ import { inOrder } from '@garnish/core/system/document';
 import { Fragment, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { DecidedNumber } from '../../system/decided-number.tsx';
-import { useDecided } from '../../system/system-context.ts';
-import { TryChoice } from './try-choice.tsx';
+import { useDecided, useStore } from '../../system/system-context.ts';
+import { TryChoice } from '../../system/try-choice.tsx';
 
 interface RowProps {
   readonly says: string;
@@ -58,6 +58,10 @@ function Length({ role, side, label }: LengthProps) {
 
 /** How all components look and answer at once: decisions of their own, and those of shape and space that they live by. */
 export function Manner() {
+  const store = useStore();
+  const decide = (path: string, value: string, says: string): void => {
+    store.change([{ op: 'replace', path, value }], says);
+  };
   const { document } = useDecided(['components', 'shape']);
   const { manner } = document.components;
   const radii = inOrder(document.shape.radii).map(([id, { name }]) => ({ value: id, name }));
@@ -81,19 +85,17 @@ export function Manner() {
           <Row says={says} path={`/components/manner/${key}`}>
             <TryChoice
               label={label}
-              says={says}
               options={words(values)}
               value={manner[key]}
-              path={`/components/manner/${key}`}
+              onChange={(value) => decide(`/components/manner/${key}`, value, `${says} ${value}`)}
             />
           </Row>
           <Row says={corners}>
             <TryChoice
               label={`Corners of ${what}s`}
-              says={`corners of ${what}s`}
               options={radii}
               value={document.shape.corners[what]}
-              path={`/shape/corners/${what}`}
+              onChange={(value) => decide(`/shape/corners/${what}`, value, `corners of ${what}s`)}
             />
           </Row>
         </Fragment>

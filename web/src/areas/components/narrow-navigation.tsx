@@ -1,6 +1,6 @@
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
-import { Choice } from '../../ui/choice.tsx';
+import { TryChoice } from '../../system/try-choice.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 
 const AT = '/components/narrow';
@@ -31,7 +31,7 @@ export function NarrowNavigation() {
         <>
           <div className="grid min-h-8 grid-cols-[7rem_minmax(0,1fr)] items-center border-b border-line">
             <span className="text-quiet">its action</span>
-            <Choice
+            <TryChoice
               label="What becomes of the action of the header"
               options={[
                 { value: 'stays', name: 'stays beside the button' },

@@ -6,6 +6,7 @@ import { adding, removing } from '@garnish/core/system/collection';
 import type { Mode } from '@garnish/core/system/document';
 import { X } from 'lucide-react';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { PartRow, TextRow, useTakable } from './anatomy.tsx';
 
@@ -38,7 +39,7 @@ function One({ own, mode, originals }: OneProps) {
             store.change([{ op: 'replace', path: `${path}/name`, value }], `variant ${value}`)
           }
         />
-        <select
+        <TrySelect
           aria-label={`What ${own.name} follows`}
           className="select w-full"
           value={own.of}
@@ -54,7 +55,7 @@ function One({ own, mode, originals }: OneProps) {
               follows {name}
             </option>
           ))}
-        </select>
+        </TrySelect>
         <button
           type="button"
           aria-label={`Take ${own.name} out`}

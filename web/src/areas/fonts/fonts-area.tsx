@@ -15,6 +15,7 @@ import { familyList } from '../../api/resources.ts';
 import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFace } from '../../ui/use-face.ts';
@@ -95,7 +96,7 @@ function Chosen({ target }: { readonly target: Target }) {
         <label className="text-quiet" htmlFor="weight">
           Weight
         </label>
-        <select
+        <TrySelect
           id="weight"
           className="figures select w-52"
           value={weight}
@@ -112,7 +113,7 @@ function Chosen({ target }: { readonly target: Target }) {
               {weights.includes(option) || option === held ? '' : ', not in the files'}
             </option>
           ))}
-        </select>
+        </TrySelect>
         {target.face === 'label' && (
           <button
             type="button"

@@ -9,6 +9,7 @@ import { heldWidth, setPreferences, usePreferences } from '../../ui/preferences.
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem, useSystemLater } from '../../system/system-context.ts';
+import { TryChoice } from '../../system/try-choice.tsx';
 import type { SystemState } from '../../system/store.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -307,7 +308,7 @@ export function GridView() {
           className="mt-2 flex flex-wrap items-center gap-x-6"
           data-decision="/layout/grid/align"
         >
-          <Choice
+          <TryChoice
             label="Where the grid stands"
             options={[
               { value: 'centered', name: 'centered' },

@@ -7,7 +7,8 @@ import type { SpaceUse } from '@garnish/core/system/space-schema';
 import { ROOT_PX } from '@garnish/core/type/fluid';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
-import { Choice } from '../../ui/choice.tsx';
+import { TryChoice } from '../../system/try-choice.tsx';
+import { TrySelect } from '../../system/try-select.tsx';
 import { StepPick } from './step-pick.tsx';
 import { SwapDrawing } from './swap-drawing.tsx';
 
@@ -92,7 +93,7 @@ function Fixed({
           step={length.unit === 'px' ? 1 : 0.125}
         />
       </span>
-      <select
+      <TrySelect
         aria-label={`Unit of ${label}`}
         className="select bare h-7 w-14"
         value={length.unit}
@@ -116,7 +117,7 @@ function Fixed({
         {FIXED_UNITS.map((unit) => (
           <option key={unit}>{unit}</option>
         ))}
-      </select>
+      </TrySelect>
     </span>
   );
 }
@@ -198,7 +199,7 @@ export function Length({ path, name, use, length }: LengthProps) {
   );
   return (
     <div data-decision={path} className="grid gap-1.5">
-      <Choice
+      <TryChoice
         label={`Kind of ${name}`}
         options={kinds.map((value) => ({ value, name: KINDS[value] }))}
         value={length.kind}
@@ -227,7 +228,7 @@ export function Length({ path, name, use, length }: LengthProps) {
         />
       )}
       {length.kind === 'minus' && (
-        <select
+        <TrySelect
           aria-label={`Role that ${name} is the other side of`}
           className="select w-40"
           value={length.of}
@@ -245,7 +246,7 @@ export function Length({ path, name, use, length }: LengthProps) {
                 {role.name}
               </option>
             ))}
-        </select>
+        </TrySelect>
       )}
       {length.kind === 'grid' && (
         <p className="text-quiet">The {length.part} of the column grid; decided under Grid.</p>
@@ -253,7 +254,7 @@ export function Length({ path, name, use, length }: LengthProps) {
       {length.kind === 'shrinking' && (
         <>
           <div className="grid gap-1">
-            <Choice
+            <TryChoice
               label={`Form of ${name}`}
               options={SHRINKING_FORMS.map((value) => ({ value, name: `${value}()` }))}
               value={length.form}

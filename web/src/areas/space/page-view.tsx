@@ -2,8 +2,8 @@ import { SCREEN_UNITS, WIDTH_UNITS } from '@garnish/core/system/space-schema';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { TryChoice } from '../../system/try-choice.tsx';
 import { Section } from '../../ui/bench.tsx';
-import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { Crops } from './crops.tsx';
 import { PictureRoles } from './picture-roles.tsx';
@@ -75,7 +75,7 @@ function FullHeight() {
     <div className="grid gap-2">
       <div className="flex flex-wrap items-center gap-x-4" data-decision="/layout/screen">
         <span className="w-36 text-quiet">full height is</span>
-        <Choice
+        <TryChoice
           label="Viewport of a section of full height"
           options={SCREEN_UNITS.map((value) => ({
             value,
@@ -100,7 +100,7 @@ function FullHeight() {
       <p className="text-xs text-quiet">{SCREEN_SAYS[screen]}</p>
       <div className="flex flex-wrap items-center gap-x-4" data-decision="/layout/header">
         <span className="w-36 text-quiet">middle of the header</span>
-        <Choice
+        <TryChoice
           label="Middle of the header"
           options={[
             { value: 'spread', name: 'between its neighbors' },

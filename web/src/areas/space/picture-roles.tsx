@@ -3,6 +3,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { jsonOf, type Json, type Operation } from '@garnish/core/system/patch';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 
 const KINDS = [
   ['as it is', 'as it is'],
@@ -66,7 +67,7 @@ export function PictureRoles() {
         const shape = own && 'shape' in own ? own.shape : undefined;
         const roleChoice = (part: 'color' | 'second', label: string) =>
           treatment?.kind === 'toned' && (
-            <select
+            <TrySelect
               aria-label={`${label} of ${name}`}
               className="select w-full"
               value={treatment[part] ?? ''}
@@ -79,7 +80,7 @@ export function PictureRoles() {
                   {says1}
                 </option>
               ))}
-            </select>
+            </TrySelect>
           );
         return (
           <li
@@ -94,7 +95,7 @@ export function PictureRoles() {
             {isUnderWords ? (
               <span className="text-quiet">fills its room</span>
             ) : (
-              <select
+              <TrySelect
                 aria-label={`Shape of ${name}`}
                 className="select w-full"
                 value={shape ?? ''}
@@ -108,9 +109,9 @@ export function PictureRoles() {
                     {called}
                   </option>
                 ))}
-              </select>
+              </TrySelect>
             )}
-            <select
+            <TrySelect
               aria-label={`What is done to ${name}`}
               className="select w-full"
               value={kindOf(treatment)}
@@ -124,7 +125,7 @@ export function PictureRoles() {
                   {words}
                 </option>
               ))}
-            </select>
+            </TrySelect>
             {treatment && (
               <div className="col-span-2 col-start-2 grid grid-cols-subgrid items-end">
                 {treatment.kind === 'faint' ? (

@@ -7,6 +7,7 @@ import { Fact } from '../../findings/fact.tsx';
 import { Notes } from '../../findings/note.tsx';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
+import { TryChoice } from '../../system/try-choice.tsx';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Copy } from '../../ui/copy.tsx';
@@ -53,7 +54,7 @@ function Base() {
       </div>
       <div className="flex flex-wrap items-center gap-x-4" data-decision="/space/scale">
         <span className="w-14 text-quiet">steps are</span>
-        <Choice
+        <TryChoice
           label="How steps come about"
           options={SPACE_SCALES.map((value) => ({ value, name: value }))}
           value={scale}

@@ -1,4 +1,5 @@
 import { useDecided } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { px } from '../../ui/px.ts';
 
 /** One of the steps, or what was there before. */
@@ -15,7 +16,7 @@ export function StepPick({
 }) {
   const decided = useDecided([], ['steps']);
   return (
-    <select
+    <TrySelect
       aria-label={label}
       className={`select w-full ${value === '' ? 'text-quiet italic' : ''}`}
       value={value}
@@ -27,6 +28,6 @@ export function StepPick({
           {step.name}, {px(step.px)}
         </option>
       ))}
-    </select>
+    </TrySelect>
   );
 }

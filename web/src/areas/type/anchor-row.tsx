@@ -5,6 +5,7 @@ import { X } from 'lucide-react';
 import { memo } from 'react';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 
 export const COLUMNS =
@@ -22,7 +23,7 @@ const Interval = memo(
   ({ label, ratio, onChange }: IntervalProps) => (
     <label className="min-w-0">
       <span className="sr-only">{label}</span>
-      <select
+      <TrySelect
         className="select w-full text-xs text-quiet"
         value={intervalOf(ratio) ?? ''}
         onChange={(event) => {
@@ -36,7 +37,7 @@ const Interval = memo(
         {INTERVALS.map(({ name }) => (
           <option key={name}>{name}</option>
         ))}
-      </select>
+      </TrySelect>
     </label>
   ),
   (one, other) => one.ratio === other.ratio && one.label === other.label,

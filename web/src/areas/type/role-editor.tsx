@@ -2,6 +2,7 @@ import type { TextStyle } from '@garnish/core/derive/derived';
 import { inOrder } from '@garnish/core/system/document';
 import { removingTextRole } from '@garnish/core/system/type-changes';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { Own } from './own.tsx';
 import { RoleFlow } from './role-flow.tsx';
@@ -29,7 +30,7 @@ export function RoleEditor({ id, role, style }: RoleEditorProps) {
         <RoleFlow id={id} role={role} />
         {onPage && (
           <Own name="color on page" own={false} onClear={() => undefined}>
-            <select
+            <TrySelect
               aria-label={`color of ${role.name} on page`}
               className="select w-full"
               value={onPage[1].color}
@@ -51,7 +52,7 @@ export function RoleEditor({ id, role, style }: RoleEditorProps) {
                   {name}
                 </option>
               ))}
-            </select>
+            </TrySelect>
           </Own>
         )}
       </div>

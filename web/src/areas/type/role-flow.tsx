@@ -4,6 +4,7 @@ import { LineField } from '../../ui/line-field.tsx';
 import { PX_UNITS } from '../../ui/quantity.ts';
 import { Own } from './own.tsx';
 import { useRoleChange, type RolePartProps } from './use-role-change.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 
 /** A heading that is held to few lines is not to become smaller than this, until somebody says so. */
 const LEAST_FIT_PX = 18;
@@ -48,7 +49,7 @@ export function RoleFlow({ id, role }: RolePartProps) {
         </Own>
       )}
       <Own name="flows with" own={role.container !== undefined} onClear={() => clear('container')}>
-        <select
+        <TrySelect
           aria-label={`What ${role.name} flows with`}
           className="select w-full"
           value={role.container ? 'container' : 'screen'}
@@ -60,7 +61,7 @@ export function RoleFlow({ id, role }: RolePartProps) {
         >
           <option value="screen">the screen</option>
           <option value="container">its container</option>
-        </select>
+        </TrySelect>
       </Own>
       {role.container &&
         (['from', 'to'] as const).map((end) => (
@@ -79,7 +80,7 @@ export function RoleFlow({ id, role }: RolePartProps) {
           </Own>
         ))}
       <Own name="written in" own={role.unit !== undefined} onClear={() => clear('unit')}>
-        <select
+        <TrySelect
           aria-label={`Unit of ${role.name}`}
           className="select w-full"
           value={role.unit?.length ?? 'rem'}
@@ -92,7 +93,7 @@ export function RoleFlow({ id, role }: RolePartProps) {
           {LENGTHS.map((length) => (
             <option key={length}>{length}</option>
           ))}
-        </select>
+        </TrySelect>
       </Own>
       {role.unit && (
         <label className="col-span-2">

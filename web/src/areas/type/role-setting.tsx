@@ -1,5 +1,6 @@
 import { ALIGNMENTS, FIGURES, LETTER_CASES } from '@garnish/core/system/document';
 import { useDecided } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { Own } from './own.tsx';
 import { useRoleChange, type RolePartProps } from './use-role-change.ts';
 
@@ -18,7 +19,7 @@ export function RoleSetting({ id, role }: RolePartProps) {
     <>
       {selects.map(([part, name, value, options, automatic]) => (
         <Own key={part} name={name} own={value !== undefined} onClear={() => clear(part)}>
-          <select
+          <TrySelect
             aria-label={`${name} of ${role.name}`}
             className="select w-full"
             value={value ?? ''}
@@ -32,7 +33,7 @@ export function RoleSetting({ id, role }: RolePartProps) {
                 {part === 'after' ? space.steps.items[option]?.name : option}
               </option>
             ))}
-          </select>
+          </TrySelect>
         </Own>
       ))}
     </>

@@ -7,6 +7,7 @@ import { placeName } from '@garnish/core/type/scale';
 import { useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
 import { useDecidedLater, useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { Copy } from '../../ui/copy.tsx';
 import { useSearched } from '../../ui/use-searched.tsx';
 import { RoleEditor } from './role-editor.tsx';
@@ -124,23 +125,23 @@ export function Roles() {
               </Copy>
             </div>
             <div className={`grid ${COLUMNS} items-center gap-x-3 ps-3.5`}>
-              <select
+              <TrySelect
                 aria-label={`Face of ${role.name}`}
                 className="select w-full"
                 value={role.face}
                 onChange={(event) => set(id, 'face', event.currentTarget.value, role.name)}
               >
                 {FACE_OPTIONS}
-              </select>
-              <select
+              </TrySelect>
+              <TrySelect
                 aria-label={`Place of ${role.name}`}
                 className="select w-full"
                 value={role.place}
                 onChange={(event) => set(id, 'place', Number(event.currentTarget.value), role.name)}
               >
                 {PLACE_OPTIONS}
-              </select>
-              <select
+              </TrySelect>
+              <TrySelect
                 aria-label={`Weight of ${role.name}`}
                 className={`figures select w-full ${role.weight === undefined ? 'text-quiet' : 'font-semibold'}`}
                 value={role.weight ?? ''}
@@ -160,7 +161,7 @@ export function Roles() {
                     {weight} own
                   </option>
                 ))}
-              </select>
+              </TrySelect>
             </div>
             {open === id && <RoleEditor id={id} role={role} style={style} />}
           </div>

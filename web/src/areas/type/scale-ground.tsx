@@ -3,6 +3,7 @@ import { ROUNDINGS, SCALES, type StyleDocument } from '@garnish/core/system/docu
 import { memo } from 'react';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useStore } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { LineField } from '../../ui/line-field.tsx';
 
 /** What the whole scale rests on beside its anchors. */
@@ -43,7 +44,7 @@ export const ScaleGround = memo(function ScaleGround({
       {selects.map(([part, label, value, options]) => (
         <label key={part} data-decision={`/type/${part}`}>
           <span className="text-xs text-quiet">{label}</span>
-          <select
+          <TrySelect
             className="select w-full"
             value={value}
             onChange={(event) =>
@@ -53,12 +54,12 @@ export const ScaleGround = memo(function ScaleGround({
             {options.map((option) => (
               <option key={option}>{option}</option>
             ))}
-          </select>
+          </TrySelect>
         </label>
       ))}
       <label data-decision="/type/baseline">
         <span className="text-xs text-quiet">baseline grid</span>
-        <select
+        <TrySelect
           className="select w-full"
           value={baseline ?? ''}
           onChange={(event) => {
@@ -79,7 +80,7 @@ export const ScaleGround = memo(function ScaleGround({
               </option>
             ),
           )}
-        </select>
+        </TrySelect>
       </label>
       <div className="pt-1">
         <span className="text-xs text-quiet">root</span>

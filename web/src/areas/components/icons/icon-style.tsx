@@ -5,7 +5,8 @@ import type { Operation } from '@garnish/core/system/patch';
 import { DecidedNumber } from '../../../system/decided-number.tsx';
 import { Items } from '../../../system/items.tsx';
 import { useDecided, useStore } from '../../../system/system-context.ts';
-import { TryChoice } from '../try-choice.tsx';
+import { TrySelect } from '../../../system/try-select.tsx';
+import { TryChoice } from '../../../system/try-choice.tsx';
 
 const OF: Readonly<Record<SizeOf, string>> = {
   text: 'of the text',
@@ -63,7 +64,7 @@ export function IconStyle() {
         />
         <label data-decision="/icons/second">
           <span className="block text-quiet">in the color</span>
-          <select
+          <TrySelect
             className="select w-full"
             value={icons.second ?? ''}
             onChange={({ currentTarget: { value } }) =>
@@ -76,18 +77,16 @@ export function IconStyle() {
                 {name}
               </option>
             ))}
-          </select>
+          </TrySelect>
         </label>
       </div>
       <div className="flex items-baseline gap-x-4" data-decision="/icons/place">
         <span className="text-quiet">beside words, in the middle of</span>
         <TryChoice
           label="Place of icons beside words"
-          says="icons in the middle of"
           options={PLACES.map((value) => ({ value, name: `the ${value}` }))}
           value={icons.place ?? 'capitals'}
-          path="/icons/place"
-          isOpen
+          onChange={(value) => put('/icons/place', value, `icons in the middle of the ${value}`)}
         />
       </div>
       <div>
@@ -103,7 +102,7 @@ export function IconStyle() {
             <>
               <label>
                 <span className="block text-quiet">times</span>
-                <select
+                <TrySelect
                   className="select w-full"
                   aria-label={`What ${size.name} is a multiple of`}
                   value={size.of}
@@ -126,7 +125,7 @@ export function IconStyle() {
                       {OF[of]}
                     </option>
                   ))}
-                </select>
+                </TrySelect>
               </label>
               <DecidedNumber
                 label="as large"
@@ -139,7 +138,7 @@ export function IconStyle() {
               {size.of === 'step' ? (
                 <label>
                   <span className="block text-quiet">step</span>
-                  <select
+                  <TrySelect
                     className="select w-full"
                     value={size.step ?? ''}
                     onChange={({ currentTarget: { value } }) =>
@@ -151,7 +150,7 @@ export function IconStyle() {
                         {name}
                       </option>
                     ))}
-                  </select>
+                  </TrySelect>
                 </label>
               ) : (
                 <span />

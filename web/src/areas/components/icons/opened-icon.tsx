@@ -5,6 +5,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { lettingIconGo, ownSign, type SystemIcon } from '@garnish/core/system/icons';
 import type { Operation } from '@garnish/core/system/patch';
 import { useDecided, useStore } from '../../../system/system-context.ts';
+import { TrySelect } from '../../../system/try-select.tsx';
 import { Copy } from '../../../ui/copy.tsx';
 import { IconDrawn } from '../../../ui/icon-drawn.tsx';
 import { NameField } from '../../../ui/name-field.tsx';
@@ -51,7 +52,7 @@ export function OpenedIcon({ icon, beside, onLike, onGone }: OpenedIconProps) {
             </div>
             <label>
               <span className="block text-quiet">size</span>
-              <select
+              <TrySelect
                 className="select w-full"
                 value={decided.size ?? ''}
                 onChange={({ currentTarget: { value } }) => departs('size', value)}
@@ -62,11 +63,11 @@ export function OpenedIcon({ icon, beside, onLike, onGone }: OpenedIconProps) {
                     {own}
                   </option>
                 ))}
-              </select>
+              </TrySelect>
             </label>
             <label>
               <span className="block text-quiet">color</span>
-              <select
+              <TrySelect
                 className="select w-full"
                 value={decided.color ?? ''}
                 onChange={({ currentTarget: { value } }) => departs('color', value)}
@@ -77,7 +78,7 @@ export function OpenedIcon({ icon, beside, onLike, onGone }: OpenedIconProps) {
                     {own}
                   </option>
                 ))}
-              </select>
+              </TrySelect>
             </label>
           </div>
         ) : (

@@ -47,6 +47,27 @@ const ILL: Readonly<Record<string, Patch>> = {
 };
 
 describe('repairs that were tried', () => {
+  test('move nothing that is locked; others of the same finding are offered still', () => {
+    const ill = ILL['a pale brand'] ?? [];
+    const offered = (locked: readonly string[]) =>
+      tried(
+        sampleDocument([
+          ...ill,
+          ...(locked.length > 0
+            ? [{ op: 'add' as const, path: '/brief/locked', value: [...locked] }]
+            : []),
+        ]),
+      ).flatMap(({ repair, ways = [] }) => [...(repair ? [repair] : []), ...ways]);
+    const places = (repairs: ReturnType<typeof offered>): readonly string[] =>
+      repairs.flatMap(({ patch }) => patch.map(({ path }) => path));
+    const quiet = '/color/roles/items/quiet';
+    expect(places(offered([])).some((path) => path.startsWith(quiet))).toBe(true);
+    const rest = offered([quiet]);
+    expect(places(rest).some((path) => path.startsWith(quiet))).toBe(false);
+    expect(rest.length).toBeGreaterThan(0);
+    expect(offered(['/color', '/type', '/space', '/fonts'])).toEqual([]);
+  });
+
   test.each(Object.keys(ILL))('of %s: each ends its finding and makes nothing worse', (name) => {
     const document = sampleDocument(ILL[name] ?? []);
     const before = findingsOf(document, derive(document));

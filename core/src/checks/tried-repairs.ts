@@ -1,4 +1,5 @@
 import { inOrder, type StyleDocument } from '../system/document.ts';
+import { movesLocked } from '../system/locks.ts';
 import { patched } from '../system/patch.ts';
 import type { Finding, Repair } from './finding.ts';
 
@@ -14,6 +15,8 @@ function after(
   before: ReadonlyMap<string, Finding>,
   judge: Judge,
 ): ReadonlyMap<string, Finding> | undefined {
+  // What is locked is not repaired either.
+  if (movesLocked(document, repair.patch)) return undefined;
   const result = patched(document, repair.patch);
   if (!result.ok) return undefined;
   const now = judge(result.document);

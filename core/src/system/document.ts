@@ -298,6 +298,11 @@ const sheetChoices = z.strictObject({
   base: z.optional(z.boolean()),
 });
 
+const setting = z.strictObject({
+  line: z.optional(z.number().check(z.gte(0.7), z.lte(1.5))),
+  spacing: z.optional(z.number().check(z.gte(-0.1), z.lte(0.2))),
+});
+
 const place = /^(\/[^/]{0,60}){1,8}$/;
 
 /**
@@ -421,6 +426,12 @@ export const documentSchema = z.strictObject({
     }),
     /** The highest zoom of the readers' browsers, in per cent: at it text has to be twice as large. */
     zoom: z.int().check(z.gte(200), z.lte(500)),
+    /** Places of the system that dials, palettes and repairs leave as they are. */
+    locked: z.optional(
+      z
+        .array(z.string().check(z.maxLength(300), z.regex(/^(\/[^/]+){1,12}$/)))
+        .check(z.minLength(1), z.maxLength(500)),
+    ),
   }),
   fonts: z.strictObject({
     roles: z.strictObject({
@@ -453,6 +464,8 @@ export const documentSchema = z.strictObject({
       z.array(z.int().check(z.gte(200), z.lte(4000))).check(z.minLength(1), z.maxLength(12)),
     ),
     unit: z.enum(['vi', 'vw']),
+    /** How texts are set that do not say otherwise: times the automatic line height, and added to the spacing, in em. */
+    set: z.optional(z.strictObject({ heading: z.optional(setting), text: z.optional(setting) })),
     roles: collection(textRole),
   }),
   color: z.strictObject({

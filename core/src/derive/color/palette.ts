@@ -65,8 +65,8 @@ function moved(paint: Paint, from: string, to: string): Paint | undefined {
   return undefined;
 }
 
-/** Everything that hangs on one source hangs on another, and the source goes. */
-function mergeSources(color: Color, from: string, to: string): Patch {
+/** Everything that hangs on one source hangs on another, however far apart they are, and the source goes. */
+export function mergeSources(color: Color, from: string, to: string): Patch {
   const { sources, neutral } = color;
   return [
     ...paintsOf(color).flatMap(({ path, paint }): Operation[] => {

@@ -134,6 +134,25 @@ function styleFace(fonts: Fonts, { face, weight }: TextRole, narrow: boolean): S
   };
 }
 
+/** Which texts a role is set with: headings are those in their face. */
+export const settingOf = ({ face }: Pick<TextRole, 'face'>): 'heading' | 'text' =>
+  face === 'heading' ? 'heading' : 'text';
+
+/** As the automatic ones are emitted. */
+const [LINE_DECIMALS, SPACING_DECIMALS] = [2, 3];
+
+const lineSetIn = ({ set }: Type, role: TextRole, automatic: number): number => {
+  const line = set?.[settingOf(role)]?.line;
+  return line === undefined ? automatic : Number((automatic * line).toFixed(LINE_DECIMALS));
+};
+
+const spacingSetIn = ({ set }: Type, role: TextRole, automatic: number): number => {
+  const spacing = set?.[settingOf(role)]?.spacing;
+  return spacing === undefined
+    ? automatic
+    : Number((automatic + spacing).toFixed(SPACING_DECIMALS));
+};
+
 /** The size in px that stands for a role where one number has to: midway between its extremes. */
 export const middlePx = ({ minRem, maxRem }: FluidSize): number =>
   ((minRem + maxRem) / 2) * ROOT_PX;
@@ -179,8 +198,10 @@ export function deriveStyles(
         place: role.place,
         size,
         ownSize: hasOwnSize(role),
-        lineHeight: role.lineHeight ?? automatic,
-        letterSpacing: role.letterSpacing ?? letterSpacingOf(px, role.case === 'uppercase'),
+        lineHeight: role.lineHeight ?? lineSetIn(type, role, automatic),
+        letterSpacing:
+          role.letterSpacing ??
+          spacingSetIn(type, role, letterSpacingOf(px, role.case === 'uppercase')),
         letterWidth: letterWidthIn(usual.family, language),
       };
       return [id, style];

@@ -20,7 +20,7 @@ import { placeName, placeSlug } from '../../type/scale.ts';
 import type { SpaceStep, TextStyle } from '../derived.ts';
 import { fluidValue } from '../space/lengths.ts';
 import { stepValue } from '../space/space.ts';
-import { middlePx, sizeAtAnchor, sizeOfPlaceIn } from './styles.ts';
+import { middlePx, settingOf, sizeAtAnchor, sizeOfPlaceIn } from './styles.ts';
 
 type Steps = ReadonlyMap<string, SpaceStep>;
 type Fonts = StyleDocument['fonts'];
@@ -254,6 +254,21 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle): MadeToken[] {
     value: placeName(style.place),
   };
   const middle = px(middlePx(size));
+  /** What was decided of all texts that are set alike. */
+  const setDecisions = (part: 'line' | 'spacing', unit: string): readonly TrailDecision[] => {
+    const of = settingOf(style);
+    const value = type.set?.[of]?.[part];
+    const what = part === 'line' ? 'line height' : 'letter spacing';
+    return value === undefined
+      ? []
+      : [
+          chosen(
+            `/type/set/${of}/${part}`,
+            `${what} of all ${of === 'heading' ? 'headings' : 'texts'}`,
+            `${value} ${unit}`,
+          ),
+        ];
+  };
   const decided = type.roles.items[style.id];
   const sizeValue = {
     ...(!style.ownSize && { reference: `scale.${placeSlug(style.place)}` }),
@@ -349,7 +364,7 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle): MadeToken[] {
       trail: () =>
         decided?.lineHeight === undefined
           ? {
-              decisions: [placed],
+              decisions: [placed, ...setDecisions('line', '×')],
               steps: [
                 `at ${middle}, midway: 1.55 up to 18 px, 1.06 from 72 px, falling with the logarithm between`,
                 `for small letters of ${style.family.metrics.xHeight.toFixed(3)} em and lines of ${decided?.longest ?? 66} characters`,
@@ -371,7 +386,7 @@ function styleTokens(fonts: Fonts, type: Type, style: TextStyle): MadeToken[] {
       trail: () =>
         decided?.letterSpacing === undefined
           ? {
-              decisions: [placed],
+              decisions: [placed, ...setDecisions('spacing', 'em')],
               steps: [
                 `at ${middle}, midway: none from 13 to 24 px, -0.022 em from 72 px, even between${
                   decided?.case === 'uppercase' ? '; more for capitals' : ''

@@ -44,6 +44,8 @@ const schema = z.object({
   /** What is drawn over the proof. */
   proofDrawn: z.enum(['nothing', 'values', 'units', 'baseline', 'spaces', 'grid']),
   tokenColumns: z.array(z.enum(TOKEN_COLUMNS)),
+  /** What a color that is pointed at in a palette is tried as. */
+  colorBecomes: z.enum(['a source', 'action', 'accent', 'support', 'page']),
 });
 export type Preferences = z.infer<typeof schema>;
 
@@ -66,6 +68,7 @@ function read(): Preferences {
     proofSeen: 'usual',
     proofSeverity: 100,
     tokenColumns: ['values', 'other theme', 'uses'],
+    colorBecomes: 'action',
   };
   try {
     const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');

@@ -6,6 +6,7 @@ export const brief = {
   views: [
     { id: 'site', name: 'Site', at: ['/name', '/description', '/brief'] },
     { id: 'pages', name: 'Pages', at: ['/content'] },
+    { id: 'dials', name: 'Dials', at: ['/brief/locked'] },
   ],
   decides: ['name', 'description', 'brief', 'content'],
   named: ({ content }) => [
@@ -22,5 +23,6 @@ export const brief = {
     { name: 'Conformance', path: '/brief/conformance' },
     { name: 'Length of lines', path: '/brief/line' },
     { name: 'Highest zoom', path: '/brief/zoom' },
+    { name: 'Locked decisions', path: '/brief/locked' },
   ],
 } as const satisfies Area;

@@ -157,6 +157,7 @@ function SiteView() {
 }
 
 const PagesView = lazyPart(() => import('./pages-view.tsx'));
+const DialsView = lazyPart(async () => ({ default: (await import('./dials-view.tsx')).DialsView }));
 
 /** What the site is to do, and the pages that it does it with. */
 export default function BriefArea() {
@@ -168,8 +169,8 @@ export default function BriefArea() {
       {isSite ? (
         <SiteView />
       ) : (
-        <Suspense fallback={<p className="p-4 text-quiet">Opening the pages …</p>}>
-          <PagesView />
+        <Suspense fallback={<p className="p-4 text-quiet">Opening …</p>}>
+          {view === 'pages' ? <PagesView /> : <DialsView />}
         </Suspense>
       )}
     </Bench>

@@ -3,7 +3,8 @@ import { NO_SHIFT, type Shift } from '@garnish/core/color/shift';
 import { nearDuplicates, shiftPatch } from '@garnish/core/derive/color/palette';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useState } from 'react';
-import { useDecided, useStore } from '../../system/system-context.ts';
+import { isLocked, lockedIn, locking } from '@garnish/core/system/locks';
+import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 
 const PARTS = [
@@ -19,11 +20,17 @@ export function ShiftPalette() {
   const decided = useDecided(['color']);
   const { color } = decided.document;
   const [shift, setShift] = useState<Shift>(NO_SHIFT);
-  const [locked, setLocked] = useState<ReadonlySet<string>>(new Set());
+  const locks = useSystem((state) => lockedIn(state.decided.document));
+  const placeOf = (id: string): string => `/color/sources/items/${id}`;
+  const lockedAmong = (places: readonly string[]): ReadonlySet<string> =>
+    new Set([
+      ...color.sources.order.filter((id) => isLocked(places, placeOf(id))),
+      ...color.roles.order.filter((id) => isLocked(places, `/color/roles/items/${id}`)),
+    ]);
+  const locked = lockedAmong(locks);
   useEffect(() => () => store.tryOut(undefined), [store]);
-  const show = (next: Shift, kept: ReadonlySet<string>): void => {
+  const show = (next: Shift, kept = locked): void => {
     setShift(next);
-    setLocked(kept);
     const patch = shiftPatch(color, next, kept);
     store.tryOut(patch.length > 0 ? patch : undefined);
   };
@@ -42,7 +49,7 @@ export function ShiftPalette() {
             decimals={0}
             unit={unit}
             slider
-            onChange={(value) => show({ ...shift, [part]: value / times }, locked)}
+            onChange={(value) => show({ ...shift, [part]: value / times })}
           />
         ))}
       </div>
@@ -55,9 +62,12 @@ export function ShiftPalette() {
               className="h-4 w-4 accent-primary"
               checked={locked.has(id)}
               onChange={() => {
-                const next = new Set(locked);
-                if (!next.delete(id)) next.add(id);
-                show(shift, next);
+                const { document } = store.state().decided;
+                store.change(
+                  locking(document, placeOf(id), !locked.has(id)),
+                  `${name} ${locked.has(id) ? 'open again' : 'locked'}`,
+                );
+                show(shift, lockedAmong(lockedIn(store.state().decided.document)));
               }}
             />
             {name}
@@ -71,7 +81,7 @@ export function ShiftPalette() {
           disabled={patch.length === 0}
           onClick={() => {
             store.change(patch, 'shift of the palette');
-            show(NO_SHIFT, locked);
+            show(NO_SHIFT);
           }}
         >
           Take it
@@ -80,7 +90,7 @@ export function ShiftPalette() {
           type="button"
           className="min-h-6 text-quiet hover:text-base-content hover:underline disabled:opacity-40"
           disabled={shift === NO_SHIFT}
-          onClick={() => show(NO_SHIFT, locked)}
+          onClick={() => show(NO_SHIFT)}
         >
           Back to what was there
         </button>

@@ -1,4 +1,4 @@
-import { colorName, uniqueName } from '@garnish/core/color/names';
+import { colorName } from '@garnish/core/color/names';
 import { answersTo, PALETTE_MOODS, SHIPPED_PALETTES } from '@garnish/core/color/palettes';
 import type { Hex } from '@garnish/core/color/srgb';
 import {
@@ -9,7 +9,7 @@ import {
   type PaletteFile,
   type PaletteFormat,
 } from '@garnish/core/formats/palette-files';
-import { adding } from '@garnish/core/system/collection';
+import { matchPalette, recoloring } from '@garnish/core/derive/color/match-palette';
 import { inOrder } from '@garnish/core/system/document';
 import { keptPalette } from '@garnish/core/system/keeper';
 import { jsonOf } from '@garnish/core/system/patch';
@@ -18,9 +18,13 @@ import { memo, useState } from 'react';
 import useSWR from 'swr';
 import * as z from 'zod/mini';
 import { get, send } from '../../api/client.ts';
+import type { SystemStore } from '../../system/store.ts';
 import { useDecidedLater, useStore } from '../../system/system-context.ts';
+import { triedBy, useTrying } from '../../system/use-trying.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { saveAs } from '../../ui/save-as.ts';
+import { becoming, useBecomes, type Becomes } from './become.ts';
+import { BecomesChoice } from './becomes-choice.tsx';
 
 const ADDRESS = '/api/palettes';
 const keptList = z.array(
@@ -32,12 +36,28 @@ interface RowProps {
   readonly name: string;
   readonly words: string;
   readonly colors: readonly { readonly name: string; readonly hex: Hex }[];
-  readonly onTake: (color: { readonly name: string; readonly hex: Hex }) => void;
+  readonly becomes: Becomes;
   readonly onLetGo?: () => void;
 }
 
-/** One palette: a click on a color takes it; it can be written as a file of any open format. */
-function Row({ name, words, colors, onTake, onLetGo }: RowProps) {
+/** Takes a palette whole: its colors in the places of the system's own. */
+function wear(store: SystemStore, name: string, colors: RowProps['colors']): void {
+  const { document } = store.state().decided;
+  const matches = matchPalette(
+    document,
+    colors.map(({ hex }) => hex),
+  );
+  const patch = recoloring(document.color, matches);
+  if (patch.length > 0) store.change(patch, `palette ${name}`.slice(0, 120));
+}
+
+/**
+ * One palette: pointing tries it, whole by its name or one color of it; a click takes it. It can be written as a file of
+ * any open format.
+ */
+function Row({ name, words, colors, becomes, onLetGo }: RowProps) {
+  const store = useStore();
+  const trying = useTrying();
   const write = (format: PaletteFormat): void =>
     saveAs(
       `${name.toLowerCase().replaceAll(/[^\p{L}\p{N}]+/gu, '-')}.${format}`,
@@ -45,10 +65,16 @@ function Row({ name, words, colors, onTake, onLetGo }: RowProps) {
     );
   return (
     <li className="grid grid-cols-[9rem_minmax(0,1fr)_5.5rem_1.5rem] items-center gap-x-3 border-b border-line py-1">
-      <span className="min-w-0">
+      <button
+        type="button"
+        className="min-w-0 text-start hover:underline"
+        aria-label={`Take ${name} whole`}
+        title="In the places of brand, accent and what else there is; states and what is locked stay"
+        {...triedBy(trying, () => wear(store, name, colors))}
+      >
         <span className="block truncate font-semibold">{name}</span>
         <span className="block truncate text-xs text-quiet">{words}</span>
-      </span>
+      </button>
       <span className="flex h-8 min-w-0">
         {colors.map((color, index) => (
           <button
@@ -57,8 +83,8 @@ function Row({ name, words, colors, onTake, onLetGo }: RowProps) {
             className="min-w-0 grow focus-visible:z-10"
             style={{ background: color.hex }}
             aria-label={`Take ${color.name || color.hex} of ${name}, ${color.hex}`}
-            title={`${color.name || colorName(color.hex)}  ${color.hex}: take it as a source`}
-            onClick={() => onTake(color)}
+            title={`${color.name || colorName(color.hex)}  ${color.hex}: take it as ${becomes}`}
+            {...triedBy(trying, () => becoming(store, color, becomes))}
           />
         ))}
       </span>
@@ -96,7 +122,7 @@ function Row({ name, words, colors, onTake, onLetGo }: RowProps) {
 
 /** Palettes set aside across systems and those that are shipped: searched, taken from, read, saved. */
 export const Palettes = memo(function Palettes() {
-  const store = useStore();
+  const [becomes, setBecomes] = useBecomes();
   const decided = useDecidedLater(['color', 'name']);
   const { sources } = decided.document.color;
   const { data, error, mutate } = useSWR<Kept[], Error>(
@@ -147,17 +173,6 @@ export const Palettes = memo(function Palettes() {
       })
       .catch(() => setTold({ words: `${file.name} could not be opened.`, wrong: true }));
   };
-  const take = ({ name, hex }: { readonly name: string; readonly hex: Hex }): void => {
-    const id = `color-${crypto.randomUUID().slice(0, 8)}`;
-    const taken = new Set(inOrder(sources).map(([, source]) => source.name));
-    store.change(
-      adding('/color/sources', sources, id, {
-        name: uniqueName(name || colorName(hex), taken),
-        value: hex,
-      }),
-      `${hex} from a palette`,
-    );
-  };
   const kept = (data ?? []).filter(({ palette, note, origin }) =>
     answersTo(
       {
@@ -207,6 +222,9 @@ export const Palettes = memo(function Palettes() {
           {told?.words ?? error?.message}
         </p>
       )}
+      <div className="mt-2">
+        <BecomesChoice value={becomes} onChange={setBecomes} />
+      </div>
       <div className="mt-2 flex flex-wrap items-baseline gap-x-3">
         <input
           type="search"
@@ -236,7 +254,7 @@ export const Palettes = memo(function Palettes() {
               name={palette.name}
               words={note === '' ? `from ${origin}` : note}
               colors={palette.colors}
-              onTake={take}
+              becomes={becomes}
               onLetGo={() => act(send('DELETE', `/api/keepers/${id}`))}
             />
           ))}
@@ -254,7 +272,7 @@ export const Palettes = memo(function Palettes() {
             name={name}
             words={`${mood}, ${subject}`}
             colors={colors.map((hex) => ({ name: colorName(hex), hex }))}
-            onTake={take}
+            becomes={becomes}
           />
         ))}
       </ul>

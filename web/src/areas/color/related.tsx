@@ -1,22 +1,25 @@
 import { HUE_RULE_NAMES, relatedColors, type HueRule } from '@garnish/core/color/harmony';
-import { colorName, uniqueName } from '@garnish/core/color/names';
+import { colorName } from '@garnish/core/color/names';
 import type { Hex } from '@garnish/core/color/srgb';
 import { DISPLAY_PALETTES, nearestOf, type DisplayPalette } from '@garnish/core/image/displays';
-import { inOrder } from '@garnish/core/system/document';
 import { useState } from 'react';
-import { useDecided } from '../../system/system-context.ts';
+import { useStore } from '../../system/system-context.ts';
+import { triedBy, useTrying } from '../../system/use-trying.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
+import { becoming, useBecomes } from './become.ts';
+import { BecomesChoice } from './becomes-choice.tsx';
 
 interface RelatedProps {
   readonly name: string;
   readonly value: Hex;
-  readonly onTake: (value: Hex, name: string) => void;
 }
 
 /** The colors that belong with one by the rules of the hue circle, turned by hand, each to be taken. */
-export function Related({ name, value, onTake }: RelatedProps) {
-  const decided = useDecided(['color']);
+export function Related({ name, value }: RelatedProps) {
+  const store = useStore();
+  const trying = useTrying();
+  const [becomes, setBecomes] = useBecomes();
   const [rule, setRule] = useState<HueRule>('complement');
   const [turn, setTurn] = useState(0);
   const [within, setWithin] = useState('');
@@ -24,7 +27,6 @@ export function Related({ name, value, onTake }: RelatedProps) {
   const found = relatedColors(value, rule, turn).map((hex) =>
     palette ? nearestOf(palette.colors, hex).hex : hex,
   );
-  const taken = new Set(inOrder(decided.document.color.sources).map(([, source]) => source.name));
   return (
     <div role="group" aria-label={`Related to ${name}`} className="mt-1 border-s border-line ps-3">
       <Choice
@@ -61,6 +63,7 @@ export function Related({ name, value, onTake }: RelatedProps) {
           </select>
         </label>
       </div>
+      <BecomesChoice value={becomes} onChange={setBecomes} />
       <ul>
         {found.map((hex, index) => (
           <li key={`${hex} ${index}`} className="flex items-center gap-3 border-b border-line">
@@ -71,9 +74,9 @@ export function Related({ name, value, onTake }: RelatedProps) {
               type="button"
               className="act"
               aria-label={`Take ${hex} beside ${name}`}
-              onClick={() => onTake(hex, uniqueName(colorName(hex), taken))}
+              {...triedBy(trying, () => becoming(store, { name: '', hex }, becomes))}
             >
-              Take
+              Take as {becomes}
             </button>
           </li>
         ))}

@@ -1,6 +1,7 @@
 import { NEUTRAL_SHAPE, USUAL_SHAPE, type RampShape } from '@garnish/core/color/ramp';
 import { colorName } from '@garnish/core/color/names';
 import type { Hex } from '@garnish/core/color/srgb';
+import { mergeSources } from '@garnish/core/derive/color/palette';
 import { adding, removing } from '@garnish/core/system/collection';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import { NEUTRAL } from '@garnish/core/system/validate';
@@ -62,15 +63,16 @@ interface SourceProps {
   readonly removable: boolean;
   readonly isRampOpen: boolean;
   readonly isRelatedOpen: boolean;
+  /** All sources, by id and name: one of the others it can become. */
+  readonly others: readonly (readonly [id: string, name: string])[];
   readonly onRamp: (id: string) => void;
   readonly onRelated: (id: string) => void;
-  readonly onTake: (value: Hex, name: string) => void;
 }
 
 /** A color with its ramp; drawn anew only when one of them is another. */
 const Source = memo(function Source(props: SourceProps) {
   const { id, source, removable, isRampOpen, isRelatedOpen } = props;
-  const { onRamp, onRelated, onTake } = props;
+  const { onRamp, onRelated, others } = props;
   const { name, value, wide, ramp: shape } = source;
   const store = useStore();
   return (
@@ -145,6 +147,26 @@ const Source = memo(function Source(props: SourceProps) {
           Related colors
           <span className="sr-only"> of {name}</span>
         </button>
+        {others.length > 1 && (
+          <TrySelect
+            aria-label={`Merge ${name} into`}
+            className="select bare w-24 text-xs text-quiet"
+            value=""
+            onChange={({ currentTarget: { value: into } }) => {
+              const { color } = store.state().decided.document;
+              if (into !== '') store.change(mergeSources(color, id, into), `${name} merged`);
+            }}
+          >
+            <option value="">merge into …</option>
+            {others
+              .filter(([other]) => other !== id)
+              .map(([other, called]) => (
+                <option key={other} value={other}>
+                  {called}
+                </option>
+              ))}
+          </TrySelect>
+        )}
         <span className="grow truncate text-end text-quiet">
           <ColorName value={value} />
         </span>
@@ -159,7 +181,7 @@ const Source = memo(function Source(props: SourceProps) {
           source={value}
         />
       )}
-      {isRelatedOpen && <Related name={name} value={value} onTake={onTake} />}
+      {isRelatedOpen && <Related name={name} value={value} />}
     </div>
   );
 });
@@ -202,6 +224,14 @@ export const Sources = memo(function Sources() {
     [store],
   );
 
+  // The same while no name changes: a row is drawn anew only for its own color.
+  const names = inOrder(sources)
+    .map(([id, { name }]) => JSON.stringify([id, name]))
+    .join('\n');
+  const others = useMemo(
+    () => names.split('\n').map((line) => JSON.parse(line) as readonly [id: string, name: string]),
+    [names],
+  );
   return (
     <div className="grid gap-3">
       {inOrder(sources).map(([id, source]) => (
@@ -214,7 +244,7 @@ export const Sources = memo(function Sources() {
           isRelatedOpen={related === id}
           onRamp={toggleRamp}
           onRelated={toggleRelated}
-          onTake={add}
+          others={others}
         />
       ))}
       <button type="button" className="act gap-1 justify-self-start" onClick={() => add(NEW_COLOR)}>

@@ -5,9 +5,11 @@ import { overlaps, valueAt, type Operation, type Patch } from './patch.ts';
 /** What may be locked; more is no help to anybody. */
 export const MOST_LOCKED = 500;
 
+const NOTHING: readonly string[] = [];
+
 /** The places of a system that are locked: dials, palettes and repairs leave them as they are. */
 export const lockedIn = ({ brief }: Pick<StyleDocument, 'brief'>): readonly string[] =>
-  brief.locked ?? [];
+  brief.locked ?? NOTHING;
 
 const isWithin = (path: string, place: string): boolean =>
   path === place || path.startsWith(`${place}/`);

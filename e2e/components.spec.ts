@@ -491,7 +491,7 @@ test('a focus that cannot be seen and a control of 20 px are found, and repaired
     })),
   ]);
   await openArea(page, id, 'review');
-  await expect(page.getByText(/^focus ring in focus on page falls short in light/)).toBeVisible();
+  await expect(page.getByText(/^focus .*falls short in light/).first()).toBeVisible();
   // No page has small controls: they are measured where all components stand.
   const small = page.getByRole('listitem').filter({ hasText: /is small to press/ });
   await expect(small.first()).toBeVisible({ timeout: 60_000 });
@@ -501,8 +501,8 @@ test('a focus that cannot be seen and a control of 20 px are found, and repaired
     .getByRole('button', { name: / to 24 px$/ })
     .click();
   await expect.poll(() => small.count()).toBeLessThan(count);
-  const ring = page.getByRole('listitem').filter({ hasText: /^focus ring in focus on page/ });
-  await ring.getByRole('button', { name: /^Use / }).click();
+  const ring = page.getByRole('listitem').filter({ hasText: /^focus .*falls short in light/ });
+  await ring.getByRole('button', { name: /^Use / }).first().click();
   await expect(ring).toHaveCount(0);
 });
 

@@ -156,7 +156,7 @@ test('focus goes on after a finding is accepted, a candidate taken and a choice 
         : (activeElement?.tagName ?? 'nothing');
     });
   await openArea(page, id, 'review');
-  await page.getByText('Why', { exact: true }).first().click();
+  await page.getByText('Source, accept', { exact: true }).first().click();
   const accept = page.getByRole('button', { name: /^Accept/ }).first();
   await accept.focus();
   await page.keyboard.press('Enter');
@@ -259,8 +259,9 @@ test('pointing at a repair shows it in the proof, and leaving takes it back', as
   const color = () => lead.evaluate((element) => getComputedStyle(element).color);
   const before = await color();
   const take = page
-    .getByRole('article', { name: /^lead in quiet on page/ })
-    .getByRole('button', { name: /^Use #/ });
+    .getByRole('article', { name: /^quiet falls short/ })
+    .getByRole('button', { name: /^Use #/ })
+    .first();
   await take.hover();
   await expect.poll(color).not.toBe(before);
   await page.mouse.move(700, 20);

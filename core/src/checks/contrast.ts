@@ -53,6 +53,13 @@ function findingOf(judged: Judged, document: Read): Finding {
           : `/color/roles/items/${need.color.id}`
         : departs.path,
     title: `${titleOf(need)} falls short in ${mode}`,
+    // One color that is too near to its grounds is one thing to mend, wherever it stands.
+    ...(departs === undefined && {
+      cause: {
+        id: `contrast of ${need.color.id} in ${mode}`,
+        title: `${need.color.name} falls short in ${mode}`,
+      },
+    }),
     figures: `${ratioText(ratio)} of ${needed.toFixed(2)}${wide}${at}`,
     reason: REASONS[need.kind === 'text' && large ? 'large' : need.kind],
     source: SOURCES[need.kind],

@@ -19,6 +19,8 @@ export interface Repair {
   readonly after: string;
   /** Colors to show before and after, where it is a color that changes. */
   readonly swatches?: readonly [before: Hex, after: Hex];
+  /** The findings that it ends, by their ids; not said before it was tried. */
+  readonly ends?: readonly string[];
 }
 
 export interface Finding {
@@ -33,6 +35,11 @@ export interface Finding {
   readonly figures: string;
   readonly reason: string;
   readonly source: string;
+  /**
+   * What it comes from together with others; the same decision for the same kind of finding in
+   * one theme where nothing is said.
+   */
+  readonly cause?: { readonly id: string; readonly title: string };
   /** Where it is seen in the proof: a selector of the exported classes, and the theme it shows in. */
   readonly where: {
     readonly selector: string;
@@ -48,8 +55,23 @@ export interface Finding {
   readonly ways?: readonly Repair[];
 }
 
+/** What causes a finding: those of one cause are told together. At most as long as something can be accepted by. */
+export const causeIdOf = ({
+  id,
+  decision,
+  cause,
+  where: { mode },
+}: Pick<Finding, 'id' | 'decision' | 'cause' | 'where'>): string =>
+  (
+    cause?.id ??
+    `${id.slice(0, id.indexOf(':') < 0 ? id.length : id.indexOf(':'))} of ${decision}${mode === undefined ? '' : ` in ${mode}`}`
+  ).slice(0, 200);
+
 /** What is told of a finding where nothing can be done about it. */
-export type ToldFinding = Pick<Finding, 'id' | 'severity' | 'title' | 'figures'>;
+export interface ToldFinding extends Pick<Finding, 'id' | 'severity' | 'title' | 'figures'> {
+  /** What causes it, where that was told: `causeIdOf`. */
+  readonly of?: string | undefined;
+}
 
 type DocumentPart = keyof StyleDocument;
 type DerivedPart = keyof Derived;

@@ -1,6 +1,6 @@
 import type { StyleDocument } from '../system/document.ts';
 import { modesOf, type Themes } from '../system/themes.ts';
-import type { Finding } from './finding.ts';
+import { causeIdOf, type Finding, type ToldFinding } from './finding.ts';
 
 /** What is to be repaired comes before what is to be looked at; else the order stays. */
 export const inOrderOfWeight = (findings: readonly Finding[]): readonly Finding[] => [
@@ -14,6 +14,17 @@ export const inThemes = (findings: readonly Finding[], themes: Themes): readonly
   return findings.filter(({ where: { mode } }) => mode === undefined || modes.includes(mode));
 };
 
-/** A finding that was accepted as it is stays known and becomes quiet. */
-export const isAccepted = ({ accepted }: StyleDocument, { id }: Pick<Finding, 'id'>): boolean =>
-  Object.hasOwn(accepted, id);
+type Accepted = Pick<StyleDocument, 'accepted'>;
+
+/** Why something told stays as it is: accepted by itself, or with what causes it. */
+export const acceptedReason = (
+  { accepted }: Accepted,
+  { id, of = id }: Pick<ToldFinding, 'id' | 'of'>,
+): string | undefined => {
+  const name = [id, of].find((one) => Object.hasOwn(accepted, one));
+  return name === undefined ? undefined : accepted[name]?.reason;
+};
+
+/** A finding that was accepted as it is, by itself or with its cause, stays known and becomes quiet. */
+export const isAccepted = (document: Accepted, finding: Finding): boolean =>
+  acceptedReason(document, { id: finding.id, of: causeIdOf(finding) }) !== undefined;

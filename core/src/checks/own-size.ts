@@ -2,7 +2,15 @@ import type { TextStyle } from '../derive/derived.ts';
 import { sizeAtAnchor } from '../derive/type/styles.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
 import { fluidSize, type FluidSize } from '../type/fluid.ts';
-import type { Repair } from './finding.ts';
+import type { Finding, Repair } from './finding.ts';
+
+/** What makes sizes of the scale flow as they do: the scale; a role with a size of its own is a cause of its own. */
+export const causeOfSize = ({ ownSize }: TextStyle): Pick<Finding, 'cause'> =>
+  ownSize
+    ? {}
+    : {
+        cause: { id: 'scale too steep', title: 'The scale is too steep for zoom and larger fonts' },
+      };
 
 /** Sizes are offered in hundredths of a px. */
 const STEP_PX = 0.01;

@@ -3,7 +3,7 @@ import { USUAL_RANGE } from '../type/zoom.ts';
 import type { TextStyle } from '../derive/derived.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { checkOf, type Finding, type Repair } from './finding.ts';
-import { sizeRepair } from './own-size.ts';
+import { causeOfSize, sizeRepair } from './own-size.ts';
 
 /** Text that grows by less when a reader doubles the browser's font size hardly follows the wish. */
 const LEAST_GROWTH = 0.5;
@@ -59,6 +59,7 @@ export const readerCheck = checkOf(['type'], ['styles'], (document, { styles }) 
           area: 'type',
           decision,
           title: `${style.name} hardly follows the reader’s font size`,
+          ...causeOfSize(style),
           figures: `twice the font size makes it ${Math.round(growth * 100)} % larger at ${Math.round(atPx)} px; ${LEAST_GROWTH * 100} % is the least`,
           reason:
             'Many readers set a larger font in their browser and never zoom. A size that hangs on the screen’s width does not hear them.',

@@ -92,7 +92,10 @@ export function* triedRepairs(
   findings: readonly Finding[],
   judge: Judge,
 ): Generator<Finding | undefined> {
-  const before = new Map([...judge(document), ...findings].map((finding) => [finding.id, finding]));
+  const own = judge(document);
+  // What the page says is not judged again, and is not said to be ended.
+  const judged = new Set(own.map(({ id }) => id));
+  const before = new Map([...own, ...findings].map((finding) => [finding.id, finding]));
   const tried = new Map<string, { readonly finding: Finding; readonly good: readonly Repair[] }>();
   const offering = (finding: Finding, [first, ...others]: readonly Repair[]): Finding => ({
     ...finding,
@@ -103,7 +106,11 @@ export function* triedRepairs(
     const good: Repair[] = [];
     for (const one of [...(repair ? [repair] : []), ...ways]) {
       const now = after(document, one, before, judge);
-      if (now && !now.has(finding.id)) good.push(one);
+      if (now && !now.has(finding.id))
+        good.push({
+          ...one,
+          ends: [...new Set([finding.id, ...[...judged].filter((id) => !now.has(id))])],
+        });
       yield undefined;
     }
     tried.set(finding.id, { finding, good });

@@ -1,7 +1,7 @@
 import { piecesOf, type FluidSize } from '../type/fluid.ts';
 import { NEEDED_GAIN, USUAL_RANGE, zoomGaps, type ZoomGap } from '../type/zoom.ts';
 import { checkOf, type Finding } from './finding.ts';
-import { sizeRepair } from './own-size.ts';
+import { causeOfSize, sizeRepair } from './own-size.ts';
 
 const NONE: readonly ZoomGap[] = [];
 const known = new WeakMap<
@@ -49,6 +49,7 @@ export const zoomCheck = checkOf(['brief', 'type'], ['styles'], (document, { sty
         area: 'type',
         decision: `/type/roles/items/${style.id}`,
         title: `${style.name} cannot be zoomed to twice its size`,
+        ...causeOfSize(style),
         figures: `${gaps.map(stretch).join(', ')}; ${worst.gain.toFixed(2)} of ${NEEDED_GAIN.toFixed(2)} times at ${px(worst.worstPx)} px`,
         reason:
           'Zooming makes the screen narrower as well, and a size that follows the screen steeply shrinks as fast as it is enlarged.',

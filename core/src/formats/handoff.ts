@@ -9,8 +9,8 @@ import {
 } from './naming.ts';
 import { tokenOf } from '../derive/space/space.ts';
 import { findingsOf } from '../checks/checks.ts';
-import type { ToldFinding } from '../checks/finding.ts';
-import { isAccepted } from '../checks/order.ts';
+import { causeIdOf, type ToldFinding } from '../checks/finding.ts';
+import { acceptedReason } from '../checks/order.ts';
 import { reasonName, inOrder, type StyleDocument } from '../system/document.ts';
 import { chosenFaces, faceWords } from '../system/faces.ts';
 import { fluidCss } from '../type/fluid.ts';
@@ -206,9 +206,12 @@ function aboutFindings(
   derived: Derived,
   measured: readonly ToldFinding[] | undefined,
 ): string[] {
-  const all = [...findingsOf(document, derived), ...(measured ?? [])];
-  const open = all.filter((finding) => !isAccepted(document, finding));
-  const accepted = all.filter((finding) => isAccepted(document, finding));
+  const all: readonly ToldFinding[] = [
+    ...findingsOf(document, derived).map((finding) => ({ ...finding, of: causeIdOf(finding) })),
+    ...(measured ?? []),
+  ];
+  const open = all.filter((finding) => acceptedReason(document, finding) === undefined);
+  const accepted = all.filter((finding) => acceptedReason(document, finding) !== undefined);
   return [
     '## Open findings',
     '',
@@ -226,7 +229,7 @@ function aboutFindings(
           '## Accepted as they are',
           '',
           ...accepted.map(
-            ({ id, title }) => `- ${plain(title)}: ${plain(document.accepted[id]?.reason ?? '')}`,
+            (one) => `- ${plain(one.title)}: ${plain(acceptedReason(document, one) ?? '')}`,
           ),
           '',
         ]),

@@ -1,7 +1,6 @@
 import { modesOf } from '@garnish/core/system/themes';
 import { findingsOf } from '@garnish/core/checks/checks';
-import type { ToldFinding } from '@garnish/core/checks/finding';
-import { isAccepted } from '@garnish/core/checks/order';
+import { causeIdOf, type ToldFinding } from '@garnish/core/checks/finding';
 import { derive } from '@garnish/core/derive/derive';
 import { isFirst } from '@garnish/core/fonts/family';
 import type { StyleDocument } from '@garnish/core/system/document';
@@ -18,10 +17,21 @@ export function portraitOf(
 ): Pick<SystemSummary, 'portrait' | 'findings'> {
   const derived = derive(document);
   const [mode] = modesOf(derived.themes);
-  const all: readonly ToldFinding[] = [...findingsOf(document, derived), ...(measured ?? [])];
-  const open = all.filter((finding) => !isAccepted(document, finding));
-  const count = (severity: 'repair' | 'look'): number =>
-    open.filter((finding) => finding.severity === severity).length;
+  const all: readonly ToldFinding[] = [
+    ...findingsOf(document, derived).map((finding) => ({ ...finding, of: causeIdOf(finding) })),
+    ...(measured ?? []),
+  ];
+  // What has one cause is one thing to do; the most serious of its places says how serious.
+  const causes = new Map<string, 'repair' | 'look'>();
+  for (const { id, of = id, severity } of all)
+    if (
+      !Object.hasOwn(document.accepted, id) &&
+      !Object.hasOwn(document.accepted, of) &&
+      causes.get(of) !== 'repair'
+    )
+      causes.set(of, severity);
+  const count = (wanted: 'repair' | 'look'): number =>
+    [...causes.values()].filter((severity) => severity === wanted).length;
   const face = (role: 'heading' | 'text') => {
     const style = [...derived.styles.values()].find((one) => one.face === role);
     const { family, weight } = document.fonts.roles[role];

@@ -74,6 +74,7 @@ export const measuredBody = z.strictObject({
         severity: z.enum(['repair', 'look']),
         title: z.string().max(400),
         figures: z.string().max(1000),
+        of: z.string().max(200).optional(),
       }),
     )
     .max(500),

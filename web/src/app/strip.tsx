@@ -1,3 +1,4 @@
+import { causesOf } from '@garnish/core/checks/causes';
 import { nearestWeight } from '@garnish/core/fonts/family';
 import type { FontChoice } from '@garnish/core/system/document';
 import { chosenFaces } from '@garnish/core/system/faces';
@@ -127,12 +128,14 @@ function Count() {
   return <span className="figures text-2xl leading-none">{count}</span>;
 }
 
-/** How many findings are to be repaired, and how many to be looked at; of one area, or of all. */
+/** How many causes are to be repaired, and how many to be looked at; of one area, or of all. */
 const useCounts = (area?: AreaId): { readonly repair: number; readonly look: number } =>
   useSystem(({ findings }) => {
     const own = area === undefined ? findings : findings.filter((one) => one.area === area);
-    const repair = own.filter(({ severity }) => severity === 'repair').length;
-    return { repair, look: own.length - repair };
+    // What has one cause is one thing to do, in however many places it is seen.
+    const causes = causesOf(own);
+    const repair = causes.filter(({ severity }) => severity === 'repair').length;
+    return { repair, look: causes.length - repair };
   });
 
 function Waiting() {

@@ -1,4 +1,5 @@
 import { showPage } from '../system/shown-page.ts';
+import { causesOf, endedBy, type Cause } from '@garnish/core/checks/causes';
 import type { Finding, Repair } from '@garnish/core/checks/finding';
 import { useEffect, useState } from 'react';
 import { showInProof } from './spot.ts';
@@ -6,12 +7,12 @@ import { useStore, useSystem } from '../system/system-context.ts';
 import { triedBy, useTrying } from '../system/use-trying.ts';
 
 interface AcceptProps {
-  readonly finding: Finding;
+  readonly cause: Cause;
   readonly onDone: () => void;
 }
 
-/** A finding can stay as it is, with a reason; it becomes quiet. */
-function Accept({ finding, onDone }: AcceptProps) {
+/** What is found can stay as it is, with a reason; it becomes quiet, in all of its places. */
+function Accept({ cause, onDone }: AcceptProps) {
   const store = useStore();
   const [reason, setReason] = useState('');
   return (
@@ -20,10 +21,10 @@ function Accept({ finding, onDone }: AcceptProps) {
       onSubmit={(event) => {
         event.preventDefault();
         if (reason.trim() === '') return;
-        const key = finding.id.replaceAll('~', '~0').replaceAll('/', '~1');
+        const key = cause.id.replaceAll('~', '~0').replaceAll('/', '~1');
         store.change(
           [{ op: 'add', path: `/accepted/${key}`, value: { reason: reason.trim() } }],
-          `accept: ${finding.title}`.slice(0, 120),
+          `accept: ${cause.title}`.slice(0, 120),
         );
         onDone();
       }}
@@ -61,35 +62,86 @@ function RepairButton({ repair }: { readonly repair: Repair }) {
   );
 }
 
-/** What a check says, beside the decision that causes it; the repair is the last line. */
-export function Note({ finding }: { readonly finding: Finding }) {
-  const { state, watchRepairs } = useStore();
+/** Shows a place in the proof, on the page that it is on. */
+function useShowing(): (place: Finding) => void {
+  const { state } = useStore();
+  return (place) => {
+    if (place.where.page !== undefined) showPage(state().id, place.where.page);
+    showInProof(place);
+  };
+}
+
+/** What a repair ends, where it is one of several places. */
+function endsWords(repair: Repair, { places }: Cause): string {
+  if (places.length === 1 || repair.ends === undefined) return '';
+  const ended = endedBy(repair, places);
+  return ended === places.length ? `ends all ${ended}` : `ends ${ended} of ${places.length}`;
+}
+
+/** Where something is found, each place with its figures and a way to it. */
+function Places({ cause: { places, title } }: { readonly cause: Cause }) {
+  const show = useShowing();
+  const pages = useSystem(({ decided }) => decided.document.content.pages);
+  return (
+    <details>
+      <summary className="min-h-6 py-0.5 hover:text-base-content">{places.length} places</summary>
+      <ul aria-label={`Places: ${title}`}>
+        {places.map((place) => {
+          const { id, title: says, figures, where } = place;
+          const page = where.page === undefined ? undefined : pages.items[where.page]?.name;
+          return (
+            <li key={id} className="border-t border-line py-0.5">
+              <button
+                type="button"
+                className="min-h-6 text-start hover:underline"
+                aria-label={`Show in the proof: ${says}`}
+                onClick={() => show(place)}
+              >
+                {says}
+                {page !== undefined && pages.order.length > 1 && `, on ${page}`}
+              </button>
+              <span className="figures block text-quiet">{figures}</span>
+            </li>
+          );
+        })}
+      </ul>
+    </details>
+  );
+}
+
+/** What checks say of one cause, beside the decision that it is; the repairs are the last lines. */
+export function Note({ cause }: { readonly cause: Cause }) {
+  const { watchRepairs } = useStore();
   useEffect(watchRepairs, [watchRepairs]);
+  const show = useShowing();
   const page = useSystem(({ decided: { document } }) => {
     const { pages } = document.content;
-    const on = finding.where.page;
+    const on = cause.places[0].where.page;
     return on === undefined || pages.order.length < 2 ? undefined : pages.items[on]?.name;
   });
   const [accepting, setAccepting] = useState(false);
-  const { severity, title, figures, reason, source, repair, ways = [] } = finding;
+  const { severity, title, places, repairs } = cause;
+  const [{ figures, reason, source }] = places;
+  const [repair, ...ways] = repairs;
   const tone = severity === 'repair' ? 'error' : 'warning';
+  const isOne = places.length === 1;
   return (
     <article
       aria-label={title}
       className="relative mb-4 ps-3 text-xs leading-snug"
-      data-finding={finding.id}
+      data-finding={cause.id}
     >
       <span
         aria-hidden
         className={`absolute start-0 top-[0.45rem] h-[3px] w-2 ${tone === 'error' ? 'bg-error' : 'bg-warning'}`}
       />
       <p className={`font-semibold ${tone === 'error' ? 'text-error' : 'text-warning'}`}>{title}</p>
-      <p className="figures">{figures}</p>
-      {page !== undefined && <p className="text-quiet">On the page {page}.</p>}
+      {isOne ? <p className="figures">{figures}</p> : <Places cause={cause} />}
+      {isOne && page !== undefined && <p className="text-quiet">On the page {page}.</p>}
+      <p className="text-quiet">{reason}</p>
       <details className="text-quiet">
-        <summary className="min-h-6 py-0.5 hover:text-base-content">Why</summary>
-        <p>{reason}</p>
-        <p className="mt-1">Source: {source}.</p>
+        <summary className="min-h-6 py-0.5 hover:text-base-content">Source, accept</summary>
+        <p>{source}.</p>
         {!accepting && (
           <button
             type="button"
@@ -99,7 +151,7 @@ export function Note({ finding }: { readonly finding: Finding }) {
             Accept with a reason
           </button>
         )}
-        {accepting && <Accept finding={finding} onDone={() => setAccepting(false)} />}
+        {accepting && <Accept cause={cause} onDone={() => setAccepting(false)} />}
       </details>
       {repair?.swatches && (
         <p className="my-1 flex h-4 w-14" aria-hidden>
@@ -109,26 +161,31 @@ export function Note({ finding }: { readonly finding: Finding }) {
         </p>
       )}
       <p className="flex flex-wrap gap-x-3">
-        {repair && <RepairButton repair={repair} />}
-        <button
-          type="button"
-          className="min-h-6 text-quiet hover:text-base-content hover:underline"
-          onClick={() => {
-            if (finding.where.page !== undefined) showPage(state().id, finding.where.page);
-            showInProof(finding);
-          }}
-          aria-label={`Show in the proof: ${title}`}
-        >
-          Show
-        </button>
+        {repair && (
+          <span>
+            <RepairButton repair={repair} />
+            {!isOne && <span className="text-quiet"> {endsWords(repair, cause)}</span>}
+          </span>
+        )}
+        {isOne && (
+          <button
+            type="button"
+            className="min-h-6 text-quiet hover:text-base-content hover:underline"
+            onClick={() => show(places[0])}
+            aria-label={`Show in the proof: ${title}`}
+          >
+            Show
+          </button>
+        )}
       </p>
       {ways.length > 0 && (
         <details className="text-quiet">
           <summary className="min-h-6 py-0.5 hover:text-base-content">Other ways</summary>
           <ul>
             {ways.map((way) => (
-              <li key={way.label}>
-                <RepairButton repair={way} />
+              <li key={`${way.label} ${way.after}`}>
+                <RepairButton repair={way} />{' '}
+                {!isOne && <span className="text-quiet">{endsWords(way, cause)}</span>}
               </li>
             ))}
           </ul>
@@ -149,5 +206,5 @@ export function Notes({
   const own = findings.filter(({ decision }) =>
     at.some((path) => decision === path || decision.startsWith(`${path}/`)),
   );
-  return own.map((finding) => <Note key={finding.id} finding={finding} />);
+  return causesOf(own).map((cause) => <Note key={cause.id} cause={cause} />);
 }

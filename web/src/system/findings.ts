@@ -1,6 +1,11 @@
 import { inOrderOfWeight, inThemes, isAccepted } from '@garnish/core/checks/order';
 import type { Checker } from '@garnish/core/checks/checks';
-import type { Finding, Repair, ToldFinding } from '@garnish/core/checks/finding';
+import {
+  causeIdOf,
+  type Finding,
+  type Repair,
+  type ToldFinding,
+} from '@garnish/core/checks/finding';
 import { MEASUREMENTS, stillMeasured, type Measured } from '@garnish/core/checks/measurements';
 import { isOffering } from '@garnish/core/checks/tried-repairs';
 import { keptList } from '@garnish/core/same';
@@ -187,11 +192,12 @@ export function createFindings(
       tell();
     },
     measured: () =>
-      inThemes(stillFound(), view.derived.themes).map(({ id, severity, title, figures }) => ({
-        id,
-        severity,
-        title: title.slice(0, 400),
-        figures: figures.slice(0, 1000),
+      inThemes(stillFound(), view.derived.themes).map((finding) => ({
+        id: finding.id,
+        of: causeIdOf(finding),
+        severity: finding.severity,
+        title: finding.title.slice(0, 400),
+        figures: finding.figures.slice(0, 1000),
       })),
     watchRepairs() {
       watchers += 1;

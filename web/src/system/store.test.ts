@@ -251,7 +251,13 @@ describe('a change', () => {
     store.measuredAll(store.state().decided.document);
     const { id, severity, title, figures } = measured;
     expect(told).toEqual([
-      ['/api/systems/one/measured', { sequence: 0, findings: [{ id, severity, title, figures }] }],
+      [
+        '/api/systems/one/measured',
+        {
+          sequence: 0,
+          findings: [{ id, of: 'reflow of /layout/widths', severity, title, figures }],
+        },
+      ],
     ]);
     // What is on its way is measured again when it has arrived; what was before it is no matter any more.
     const before = store.state().decided.document;

@@ -1,3 +1,4 @@
+import { causesOf } from '@garnish/core/checks/causes';
 import type { Component } from '@garnish/core/components/component';
 import { classesIn } from '@garnish/core/proof/node';
 import { sitePage } from '@garnish/core/proof/site';
@@ -144,9 +145,9 @@ function Opened({ component }: { readonly component: Component }) {
         <StatesDrawn component={component} ground={ground} theme={theme} />
         {findings.length > 0 && (
           <ul className="mt-3 grid gap-y-2">
-            {findings.map((finding) => (
-              <li key={finding.id}>
-                <Note finding={finding} />
+            {causesOf(findings).map((cause) => (
+              <li key={cause.id}>
+                <Note cause={cause} />
               </li>
             ))}
           </ul>

@@ -1,7 +1,14 @@
 import { useModes } from '../../system/proof-theme.ts';
 import { allSections, sectionsOverPictures } from '@garnish/core/proof/texts';
+import {
+  acceptedAs,
+  causesOf,
+  isToldOf,
+  type Cause,
+  type Filter,
+} from '@garnish/core/checks/causes';
 import type { Finding } from '@garnish/core/checks/finding';
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { decisionAddress } from '../../findings/address.ts';
 import { Note } from '../../findings/note.tsx';
@@ -11,7 +18,7 @@ import { Section } from '../../ui/bench.tsx';
 
 const SAYS = { repair: 'To repair', look: 'To look at' } as const;
 
-function Row({ finding, target }: { readonly finding: Finding; readonly target: boolean }) {
+function Row({ cause, target }: { readonly cause: Cause; readonly target: boolean }) {
   const row = useRef<HTMLLIElement>(null);
   useEffect(() => {
     if (target) row.current?.scrollIntoView({ block: 'center' });
@@ -22,14 +29,61 @@ function Row({ finding, target }: { readonly finding: Finding; readonly target: 
       data-target={target || undefined}
       className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-4 border-t border-line pt-2"
     >
-      <Note finding={finding} />
+      <Note cause={cause} />
       <Link
         className="min-h-6 text-quiet hover:underline"
-        to={`../${decisionAddress(finding.decision)}`}
+        to={`../${decisionAddress(cause.places[0].decision)}`}
       >
-        {finding.area}
+        {cause.area}
       </Link>
     </li>
+  );
+}
+
+interface FiltersProps {
+  readonly findings: readonly Finding[];
+  readonly filter: Filter;
+  readonly onFilter: (filter: Filter) => void;
+}
+
+/** Of which area, page and theme findings are told; what there is only one of is not asked for. */
+function Filters({ findings, filter, onFilter }: FiltersProps) {
+  const pages = useSystem(({ decided }) => decided.document.content.pages);
+  const options = {
+    area: [...new Set(findings.map(({ area }) => area))].map((area) => [area, area] as const),
+    page: [...new Set(findings.flatMap(({ where }) => where.page ?? []))].map(
+      (page) => [page, pages.items[page]?.name ?? page] as const,
+    ),
+    mode: [...new Set(findings.flatMap(({ where }) => where.mode ?? []))].map(
+      (mode) => [mode, mode] as const,
+    ),
+  };
+  const all = { area: 'all areas', page: 'all pages', mode: 'both themes' } as const;
+  const parts = (['area', 'page', 'mode'] as const).filter(
+    (part) => options[part].length > 1 || filter[part] !== undefined,
+  );
+  if (parts.length === 0) return null;
+  return (
+    <p className="flex flex-wrap gap-x-4 px-4 pt-3">
+      {parts.map((part) => (
+        <select
+          key={part}
+          aria-label={`Findings of ${all[part]}`}
+          className="select bare w-36"
+          value={filter[part] ?? ''}
+          onChange={({ currentTarget: { value } }) =>
+            onFilter({ ...filter, [part]: value === '' ? undefined : value })
+          }
+        >
+          <option value="">{all[part]}</option>
+          {options[part].map(([id, name]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      ))}
+    </p>
   );
 }
 
@@ -60,6 +114,12 @@ export function FindingsView() {
   const trying = useSystem((state) => state.trying);
   const [parameters] = useSearchParams();
   const target = parameters.get('finding');
+  const [filter, setFilter] = useState<Filter>({});
+  const causes = useMemo(
+    () => causesOf(findings.filter((finding) => isToldOf(finding, filter))),
+    [findings, filter],
+  );
+  const quiet = useMemo(() => causesOf(accepted), [accepted]);
   return (
     <>
       {findings.length > 0 && left !== '' && <p className="px-4 pt-4 text-quiet">{left.trim()}</p>}
@@ -72,8 +132,12 @@ export function FindingsView() {
           </p>
         </Section>
       )}
+      {findings.length > 0 && <Filters findings={findings} filter={filter} onFilter={setFilter} />}
+      {findings.length > 0 && causes.length === 0 && (
+        <p className="px-4 py-2 text-quiet">Nothing is found of these.</p>
+      )}
       {(['repair', 'look'] as const).map((severity) => {
-        const own = findings.filter((finding) => finding.severity === severity);
+        const own = causes.filter((cause) => cause.severity === severity);
         if (own.length === 0) return null;
         return (
           <Section
@@ -83,40 +147,57 @@ export function FindingsView() {
             aside={trying ? `${own.length}, trying what repairs them …` : `${own.length}`}
           >
             <ul aria-busy={trying}>
-              {own.map((finding) => (
-                <Row key={finding.id} finding={finding} target={finding.id === target} />
+              {own.map((cause) => (
+                <Row
+                  key={cause.id}
+                  cause={cause}
+                  target={
+                    target !== null &&
+                    (cause.id === target || cause.places.some(({ id }) => id === target))
+                  }
+                />
               ))}
             </ul>
           </Section>
         );
       })}
-      {accepted.length > 0 && (
-        <Section full title="Accepted as it is" aside={`${accepted.length}`}>
+      {quiet.length > 0 && (
+        <Section full title="Accepted as it is" aside={`${quiet.length}`}>
           <ul>
-            {accepted.map(({ id, title, figures }) => (
-              <li key={id} className="border-t border-line py-2">
-                <p>{title}</p>
-                <p className="figures text-xs text-quiet">{figures}</p>
-                <p className="text-quiet">“{reasons[id]?.reason}”</p>
-                <button
-                  type="button"
-                  className="act"
-                  onClick={() =>
-                    store.change(
-                      [
-                        {
+            {quiet.map((cause) => {
+              const names = acceptedAs({ accepted: reasons }, cause);
+              return (
+                <li key={cause.id} className="border-t border-line py-2">
+                  <p>{cause.title}</p>
+                  <p className="figures text-xs text-quiet">
+                    {cause.places.length === 1
+                      ? cause.places[0].figures
+                      : `${cause.places.length} places`}
+                  </p>
+                  {/* One reason may have been given for several of its places. */}
+                  {[...new Set(names.map((name) => reasons[name]?.reason))].map((reason) => (
+                    <p key={reason} className="text-quiet">
+                      “{reason}”
+                    </p>
+                  ))}
+                  <button
+                    type="button"
+                    className="act"
+                    onClick={() =>
+                      store.change(
+                        names.map((name) => ({
                           op: 'remove',
-                          path: `/accepted/${id.replaceAll('~', '~0').replaceAll('/', '~1')}`,
-                        },
-                      ],
-                      `judge again: ${title}`.slice(0, 120),
-                    )
-                  }
-                >
-                  Judge it again
-                </button>
-              </li>
-            ))}
+                          path: `/accepted/${name.replaceAll('~', '~0').replaceAll('/', '~1')}`,
+                        })),
+                        `judge again: ${cause.title}`.slice(0, 120),
+                      )
+                    }
+                  >
+                    Judge it again
+                  </button>
+                </li>
+              );
+            })}
           </ul>
         </Section>
       )}

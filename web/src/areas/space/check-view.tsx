@@ -1,3 +1,4 @@
+import { causesOf } from '@garnish/core/checks/causes';
 import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { Note } from '../../findings/note.tsx';
 import { useLastMeasured } from '../../proof/last-measured.ts';
@@ -21,8 +22,8 @@ function Measured() {
         {last !== undefined && own.length === 0 && ' Nothing is off.'}
       </p>
       <div className="grid gap-x-8 @min-[34rem]:grid-cols-2">
-        {own.map((finding) => (
-          <Note key={finding.id} finding={finding} />
+        {causesOf(own).map((cause) => (
+          <Note key={cause.id} cause={cause} />
         ))}
       </div>
     </>

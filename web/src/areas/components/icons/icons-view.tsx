@@ -1,3 +1,4 @@
+import { causesOf } from '@garnish/core/checks/causes';
 import { besideLabels } from '@garnish/core/derive/icons/beside';
 import { USUAL_FAINT } from '@garnish/core/icons/usual';
 import { useMemo, useState } from 'react';
@@ -82,9 +83,9 @@ export function IconsView() {
         )}
         {own.length > 0 && (
           <ul className="mt-3 grid gap-y-2">
-            {own.map((finding) => (
-              <li key={finding.id}>
-                <Note finding={finding} />
+            {causesOf(own).map((cause) => (
+              <li key={cause.id}>
+                <Note cause={cause} />
               </li>
             ))}
           </ul>

@@ -419,3 +419,48 @@ test('proposals come one after the other, are stepped back to, and are the same 
     )
     .toContain(text);
 });
+
+test('pairs are set aside from the ranking by key without being taken, and compared; two of three faces are held', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  const before = (await documentOf(request, id)).fonts;
+  await openArea(page, id, 'fonts?view=pairs');
+  const list = page.getByRole('listbox', { name: 'Pairs, the best first' });
+  await expect(list.getByRole('option').nth(5)).toBeVisible();
+  await list.focus();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('s');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('s');
+  // Once more changes nothing.
+  await page.keyboard.press('s');
+  await page.getByRole('button', { name: 'Compare these 2 with the present' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Side by side' });
+  await expect(dialog.getByRole('article')).toHaveCount(3);
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  expect((await documentOf(request, id)).fonts).toEqual(before);
+  await page.getByRole('button', { name: 'set aside', exact: true }).click();
+  await expect
+    .poll(() => page.getByRole('list', { name: 'Set aside' }).getByRole('listitem').count())
+    .toBeGreaterThanOrEqual(2);
+  // With a third face two can be held, and the third is sought.
+  await page.getByRole('button', { name: 'pairs', exact: true }).click();
+  const { heading, text } = before.roles;
+  const hold = (name: string) => page.getByRole('checkbox', { name, exact: true });
+  await hold(heading.family.name).check();
+  await expect(hold(text.family.name)).toBeDisabled();
+  await page.getByRole('checkbox', { name: 'with a label face' }).check();
+  await hold(text.family.name).check();
+  const trios = page.getByRole('listbox', { name: 'Trios, the best first' });
+  await expect
+    .poll(async () => {
+      const names = await trios
+        .getByRole('option')
+        .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''));
+      const held = `${heading.family.name} over ${text.family.name}, labels `;
+      return names.length > 5 && names.every((name) => name.startsWith(held));
+    })
+    .toBe(true);
+});

@@ -5,12 +5,15 @@ import type { Face } from '@garnish/core/system/document';
 import { chosenFaces } from '@garnish/core/system/faces';
 import { useEffect, useRef, useState } from 'react';
 import { LanguagesField, MoodField, NeedsField } from '../../brief/brief-fields.tsx';
+import { Bookmark, BookmarkCheck } from 'lucide-react';
 import { useDecided } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
 import { useTryList, type Candidate, type TryList } from '../../system/use-try-list.ts';
 import { choosingAll } from './choosing.ts';
+import { Compare } from './compare.tsx';
 import { Proposals } from './proposals.tsx';
 import type { RankedPair } from './rank-worker.ts';
+import { useKeeping } from './use-keeping.ts';
 import { useRanking } from './use-ranking.ts';
 
 interface PairRowProps {
@@ -22,10 +25,12 @@ interface PairRowProps {
   readonly candidate: Candidate;
   readonly list: TryList;
   readonly chosen: boolean;
+  /** Sets it aside without taking it; nothing where it is set aside already. */
+  readonly onKeep: (() => void) | undefined;
 }
 
 function PairRow(props: PairRowProps) {
-  const { pair, heading, text, label, brief, candidate, list, chosen } = props;
+  const { pair, heading, text, label, brief, candidate, list, chosen, onKeep } = props;
   const row = useRef<HTMLLIElement>(null);
   const active = list.active === candidate.id;
   const reasons = reasonsOf({ parts: pair.parts, heading, text, ...(label && { label }) }, brief);
@@ -44,7 +49,7 @@ function PairRow(props: PairRowProps) {
       onPointerEnter={() => list.point(candidate)}
       onClick={() => list.take(candidate)}
     >
-      <div className="grid grid-cols-[minmax(0,1fr)_6.5rem_2rem] items-center gap-x-3">
+      <div className="grid grid-cols-[minmax(0,1fr)_1.5rem_6.5rem_2rem] items-center gap-x-3">
         <span className="min-w-0">
           <span className="block truncate text-lg leading-tight">
             <FaceName family={heading} weight={700} />
@@ -60,6 +65,18 @@ function PairRow(props: PairRowProps) {
               </>
             )}
           </span>
+        </span>
+        {/* For the pointer; by key it is S, said over the list. */}
+        <span
+          className={`grid h-6 w-6 place-items-center ${onKeep ? 'text-quiet hover:text-base-content' : ''}`}
+          title={onKeep ? `Set ${candidate.label} aside` : 'set aside'}
+          data-keeps={candidate.label}
+          onClick={(event) => {
+            event.stopPropagation();
+            onKeep?.();
+          }}
+        >
+          {onKeep ? <Bookmark size={14} aria-hidden /> : <BookmarkCheck size={14} aria-hidden />}
         </span>
         <span className="grid gap-[2px]" aria-hidden>
           {PARTS.map((part) => (
@@ -91,12 +108,16 @@ function PairRow(props: PairRowProps) {
   );
 }
 
+/** So many stand beside the present one where they are compared: the last that were set aside. */
+const MOST_BESIDE_PRESENT = 3;
+
 /** Every pair that the brief allows, ranked, with the reasons. */
 export function Pairs({ families }: { readonly families: readonly FontFamily[] }) {
   const decided = useDecided(['brief', 'fonts']);
   const { brief, fonts } = decided.document;
-  const [held, setHeld] = useState<Face>();
+  const [held, setHeld] = useState<readonly Face[]>([]);
   const [trios, setTrios] = useState(false);
+  const kept = useKeeping();
   const { heading, text } = fonts.roles;
   const wanted: PairingBrief = {
     mood: brief.mood,
@@ -108,9 +129,9 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
     families,
     wanted,
     {
-      heading: held === 'heading' ? heading.family.id : undefined,
-      text: held === 'text' ? text.family.id : undefined,
-      label: held === 'label' ? fonts.roles.label?.family.id : undefined,
+      heading: held.includes('heading') ? heading.family.id : undefined,
+      text: held.includes('text') ? text.family.id : undefined,
+      label: held.includes('label') ? fonts.roles.label?.family.id : undefined,
     },
     trios,
   );
@@ -144,12 +165,26 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
   const faces = chosenFaces(fonts).filter(
     ({ face, narrow }) => !narrow && (face !== 'label' || trios),
   );
+  const [comparing, setComparing] = useState(false);
   const list = useTryList(
     rows.map(({ candidate }) => candidate),
     rows.find(({ chosen }) => chosen)?.candidate.id,
   );
   return (
     <>
+      {comparing && (
+        <Compare
+          pairs={[
+            {
+              heading: heading.family,
+              text: text.family,
+              ...(fonts.roles.label && { label: fonts.roles.label.family }),
+            },
+            ...kept.pairs.slice(-MOST_BESIDE_PRESENT),
+          ]}
+          onClose={() => setComparing(false)}
+        />
+      )}
       <details className="mb-1">
         <summary className="min-h-6">What they are ranked for</summary>
         <div className="mb-2 grid gap-2 border-b border-line pb-2">
@@ -165,27 +200,34 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
             <input
               type="checkbox"
               className="h-4 w-4 accent-primary"
-              checked={held === face}
+              checked={held.includes(face)}
+              // One of those that are sought is left to be found.
+              disabled={!held.includes(face) && held.length >= (trios ? 2 : 1)}
               onChange={() => {
-                setHeld(held === face ? undefined : face);
-                if (held === face) setTrios(false);
+                const next = held.includes(face)
+                  ? held.filter((other) => other !== face)
+                  : [...held, face];
+                setHeld(next);
+                if (next.length === 0) setTrios(false);
               }}
             />
             {choice.family.name}
           </label>
         ))}
         <label
-          className={`flex min-h-6 items-center gap-1 ${held ? '' : 'text-quiet'}`}
-          title={held ? undefined : 'Hold one face first: a third is chosen beside something.'}
+          className={`flex min-h-6 items-center gap-1 ${held.length > 0 ? '' : 'text-quiet'}`}
+          title={
+            held.length > 0 ? undefined : 'Hold one face first: a third is chosen beside something.'
+          }
         >
           <input
             type="checkbox"
             className="h-4 w-4 accent-primary"
             checked={trios}
-            disabled={!held}
+            disabled={held.length === 0}
             onChange={() => {
               setTrios(!trios);
-              if (trios && held === 'label') setHeld(undefined);
+              if (trios) setHeld(held.filter((face) => face !== 'label').slice(0, 1));
             }}
           />
           with a label face
@@ -193,11 +235,21 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
       </div>
       <Proposals
         candidates={rows.map(({ candidate }) => candidate)}
-        seed={[held, trios, heading.family.id, text.family.id, ...brief.mood].join(' ')}
+        seed={[...held, trios, heading.family.id, text.family.id, ...brief.mood].join(' ')}
         list={list}
       />
-      <div className="grid grid-cols-[minmax(0,1fr)_6.5rem_2rem] gap-x-3 border-b border-line-strong px-1.5 text-xs text-quiet">
+      <p className="mb-1 flex flex-wrap items-baseline gap-x-4 text-xs text-quiet" role="status">
+        <span>S sets the one that is tried aside, without taking it.</span>
+        {kept.pairs.length > 0 && (
+          <button type="button" className="act text-xs" onClick={() => setComparing(true)}>
+            Compare {kept.pairs.length === 1 ? 'it' : `these ${kept.pairs.length}`} with the present
+          </button>
+        )}
+        {kept.problem !== undefined && <span className="text-error">{kept.problem}</span>}
+      </p>
+      <div className="grid grid-cols-[minmax(0,1fr)_1.5rem_6.5rem_2rem] gap-x-3 border-b border-line-strong px-1.5 text-xs text-quiet">
         <span>{ranking ? `the best ${rows.length} of ${ranking.count}` : 'ranking …'}</span>
+        <span />
         <span aria-hidden title={PARTS.join(', ')}>
           six parts
         </span>
@@ -217,12 +269,28 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
           aria-busy={!ranking}
           aria-activedescendant={list.active && `pair-${list.active}`}
           className="h-[26rem] overflow-y-auto"
-          onKeyDown={list.press}
+          aria-keyshortcuts="S"
+          onKeyDown={(event) => {
+            const row = rows.find(({ candidate }) => candidate.id === list.active);
+            if (event.key.toLowerCase() !== 's' || event.ctrlKey || event.metaKey || !row)
+              list.press(event);
+            else kept.keep(row.candidate.label, row);
+          }}
           onPointerLeave={list.goBack}
           onBlur={list.goBack}
         >
           {rows.map((row) => (
-            <PairRow key={row.candidate.id} {...row} brief={wanted} list={list} />
+            <PairRow
+              key={row.candidate.id}
+              {...row}
+              brief={wanted}
+              list={list}
+              onKeep={
+                kept.names.has(row.candidate.label)
+                  ? undefined
+                  : () => kept.keep(row.candidate.label, row)
+              }
+            />
           ))}
         </ul>
       )}

@@ -10,8 +10,8 @@ import { FaceName } from '../../ui/face-name.tsx';
 import { LineField } from '../../ui/line-field.tsx';
 import { choosingAll } from './choosing.ts';
 import { Compare, pairName } from './compare.tsx';
+import { KEEPERS } from './use-keeping.ts';
 
-const ADDRESS = '/api/keepers';
 const MOST_COMPARED = 4;
 
 const keeperList = z.array(
@@ -94,7 +94,7 @@ export function SetAside() {
   const decided = useDecided(['fonts', 'name']);
   const { fonts, name } = decided.document;
   const { data, error, mutate } = useSWR<Keeper[], Error>(
-    ADDRESS,
+    KEEPERS,
     (path: string) => get(path, keeperList),
     { dedupingInterval: 0 },
   );
@@ -130,7 +130,7 @@ export function SetAside() {
           type="button"
           className="act"
           onClick={() =>
-            act(send('POST', ADDRESS, { pair: jsonOf(current), note: '', origin: name }))
+            act(send('POST', KEEPERS, { pair: jsonOf(current), note: '', origin: name }))
           }
         >
           Set the present pair aside
@@ -182,9 +182,9 @@ export function SetAside() {
                   : [...compared, keeper.id],
               )
             }
-            onNote={(note) => act(send('POST', `${ADDRESS}/${keeper.id}/note`, { note }))}
+            onNote={(note) => act(send('POST', `${KEEPERS}/${keeper.id}/note`, { note }))}
             onTake={() => store.change(choosingAll(fonts, keeper.pair), pairName(keeper.pair))}
-            onLetGo={() => act(send('DELETE', `${ADDRESS}/${keeper.id}`))}
+            onLetGo={() => act(send('DELETE', `${KEEPERS}/${keeper.id}`))}
           />
         ))}
       </ul>

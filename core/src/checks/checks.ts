@@ -45,6 +45,7 @@ import { inOrderOfWeight, inThemes } from './order.ts';
 import { namedControlsCheck } from './named-controls.ts';
 import { namesCheck } from './names.ts';
 import { patternsCheck } from './patterns.ts';
+import { sameTextsCheck } from './same-texts.ts';
 import { sameVariantsCheck } from './same-variants.ts';
 import { statesCheck } from './states.ts';
 import { stepsCheck } from './steps.ts';
@@ -84,6 +85,7 @@ export const CHECKS: readonly Check[] = [
   zoomCheck,
   readerCheck,
   closeLevelsCheck,
+  sameTextsCheck,
   linesCheck,
   smallSizesCheck,
   lineHeightCheck,

@@ -6,6 +6,7 @@ import { contentPx } from '../derive/space/grid.ts';
 import { fittingPx, middlePx } from '../derive/type/styles.ts';
 import { inOrder } from '../system/document.ts';
 import { fluidPx, ROOT_PX } from '../type/fluid.ts';
+import { lineHeightOf } from '../type/line-height.ts';
 import { placeName } from '../type/scale.ts';
 import { checkOf, type Finding } from './finding.ts';
 
@@ -43,13 +44,19 @@ export const smallSizesCheck = checkOf([], ['styles'], (_, { styles }) =>
 /** The line heights that read well: running text up to 18 px, headings from 32 px. Common practice. */
 const READING = { upToPx: 18, from: 1.35, to: 2 };
 const DISPLAY = { fromPx: 32, from: 0.95, to: 1.4 };
+/** Headings are short: their lines hold together up to here. Common practice. */
+const HEADINGS_TO = 1.25;
 /** Long lines need more. */
 const LONG = { characters: 75, from: 1.5 };
 
 function limitsOf(style: TextStyle, longest: number | undefined) {
   const px = middlePx(style.size);
-  if (px >= DISPLAY.fromPx) return DISPLAY;
-  if (px > READING.upToPx) return undefined;
+  // Where sizes are between text and display, the automatic line is still higher than that.
+  const headings = Math.max(HEADINGS_TO, lineHeightOf(px, style.family.metrics));
+  if (px >= DISPLAY.fromPx)
+    return style.face === 'heading' ? { from: DISPLAY.from, to: headings } : DISPLAY;
+  if (px > READING.upToPx)
+    return style.face === 'heading' ? { from: DISPLAY.from, to: headings } : undefined;
   return longest !== undefined && longest > LONG.characters
     ? { from: LONG.from, to: READING.to }
     : READING;

@@ -175,6 +175,7 @@ describe('sizes and line heights', () => {
     ['body', 2.4, 'far apart'],
     ['h1', 0.85, 'close'],
     ['h1', 1.7, 'far apart'],
+    ['h1', 1.3, 'far apart'],
   ])('%s at a line height of %d stands too %s', (role, value, words) => {
     const path = `/type/roles/items/${role}/lineHeight`;
     const document = sampleDocument([{ op: 'add', path, value }]);

@@ -1,6 +1,7 @@
 import type { StyleDocument } from '../system/document.ts';
 import { valueAt } from '../system/patch.ts';
 import type { Finding } from './finding.ts';
+import { measuredAttention } from './attention.ts';
 import { measuredColors } from './measured-colors.ts';
 import { measuredPictures } from './measured-pictures.ts';
 import { measuredUses } from './measured-uses.ts';
@@ -14,6 +15,7 @@ export const MEASUREMENTS = {
   layout: measuredLayout,
   fits: measuredFits,
   pictures: measuredPictures,
+  attention: measuredAttention,
   uses: measuredUses,
   files: verifiedFiles,
 } as const satisfies Readonly<Record<string, Measurement>>;

@@ -49,15 +49,21 @@ const VOID: ReadonlySet<string> = new Set(['br', 'hr', 'img', 'input']);
 
 /**
  * The page as HTML; every word and attribute value is escaped, and SVG goes through `safe`, which takes out
- * of it whatever could act or load.
+ * of it whatever could act or load. Addressed, words say where in the document they stand: never for an export.
  */
-export function writeHtml(node: ProofNode, safe: (svg: string) => string): string {
+export function writeHtml(
+  node: ProofNode,
+  safe: (svg: string) => string,
+  isAddressed = false,
+): string {
   if (typeof node === 'string') return escaped(node);
   const attributes = Object.entries(node.attributes)
     .map(([name, value]) => ` ${name}="${escaped(value)}"`)
     .join('');
-  const open = `<${node.tag}${attributes}>`;
+  const address =
+    isAddressed && node.content !== undefined ? ` data-content="${escaped(node.content)}"` : '';
+  const open = `<${node.tag}${attributes}${address}>`;
   if (VOID.has(node.tag)) return open;
   const svg = node.svg === undefined ? '' : safe(node.svg);
-  return `${open}${svg}${node.children.map((child) => writeHtml(child, safe)).join('')}</${node.tag}>`;
+  return `${open}${svg}${node.children.map((child) => writeHtml(child, safe, isAddressed)).join('')}</${node.tag}>`;
 }

@@ -356,6 +356,12 @@ const page = z.strictObject({
   language: z.optional(z.enum(LANGUAGE_CODES)),
   /** Not shown, and kept. */
   isOff: z.optional(z.literal(true)),
+  /** What should be seen first, second, third: places of words on it, or of the logo. */
+  intended: z.optional(
+    z
+      .array(z.string().check(z.maxLength(300), z.regex(/^(\/[^/]+){1,12}$/)))
+      .check(z.minLength(1), z.maxLength(3)),
+  ),
   sections: collection(section),
 });
 

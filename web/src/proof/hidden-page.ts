@@ -41,7 +41,7 @@ async function openHiddenPage(): Promise<HiddenPage | undefined> {
   let markup = '';
   const put = (view: View, node: ProofNode): void => {
     exported.show(view.sheet);
-    const next = writeHtml(node, sanitizedSvg);
+    const next = writeHtml(node, sanitizedSvg, true);
     if (next !== markup) page.body.innerHTML = next;
     markup = next;
   };

@@ -44,6 +44,9 @@ export function useLayoutFindings(): void {
       const told = new Set(here.map(({ id }) => id));
       const others = found.filter(({ id, where }) => where.page !== shown && !told.has(id));
       store.found('layout', [...here, ...others]);
+      const { measureAttention } = await import('./measure-attention.ts');
+      const attention = await measureAttention(decided, isCalledOff);
+      if (attention) store.found('attention', attention);
       const pictures = await (judge ??= createJudge()).judged(decided, isCalledOff);
       if (pictures) store.found('pictures', checkPictures(pictures, decided.document));
       await new Promise((resolve) => setTimeout(resolve, OTHERS_MS));

@@ -23,6 +23,7 @@ import { Section } from '../../ui/bench.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { firstWords, SectionDetails } from './section-details.tsx';
 import { Filling } from './filling.tsx';
+import { Intended } from './intended.tsx';
 import { freshId, ThingList } from './thing-list.tsx';
 import { Wears } from './wears.tsx';
 
@@ -381,6 +382,9 @@ export default function PagesView() {
             </div>
           )}
         </ThingList>
+      </Section>
+      <Section full title="Seen first" aside="on the page in the proof">
+        <Intended />
       </Section>
     </>
   );

@@ -71,7 +71,7 @@ function wantedIn({ boxes }: MeasuredPage, spots: readonly Spot[], width: number
   );
 }
 
-/** Draws the map over the picture: what stands out stays light, the rest goes dark. */
+/** Draws the map over the picture: what stands out stays as it is, the rest goes pale. */
 function draw(canvas: HTMLCanvasElement, { salience, picture, spots }: Found): void {
   canvas.width = picture.width;
   canvas.height = picture.height;
@@ -81,7 +81,7 @@ function draw(canvas: HTMLCanvasElement, { salience, picture, spots }: Found): v
   if (!context || !cells) return;
   const image = cells.createImageData(salience.columns, salience.rows);
   salience.map.forEach((value, at) => {
-    image.data[at * 4 + 3] = Math.round(225 * (1 - Math.sqrt(value)));
+    image.data.set([255, 255, 255, Math.round(225 * (1 - Math.sqrt(value)))], at * 4);
   });
   cells.putImageData(image, 0, 0);
   context.drawImage(picture, 0, 0);

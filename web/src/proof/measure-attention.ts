@@ -1,0 +1,185 @@
+import { missed, type Painted, type Rgba, type Seen } from '@garnish/core/checks/attention';
+import type { Finding } from '@garnish/core/checks/finding';
+import { inOrder } from '@garnish/core/system/document';
+import { modesOf } from '@garnish/core/system/themes';
+import type { View } from '../system/views.ts';
+import { breathe } from '../ui/in-breaths.ts';
+import { inHiddenPage } from './hidden-page.ts';
+
+/** The first screen of a phone and of a desktop. Common practice. */
+const SCREENS = [
+  [375, 700],
+  [1440, 900],
+] as const;
+/** So many elements are read before the page may answer to its keys again. */
+const SLICE = 120;
+/** Pictures are looked at in so many cells on either side. */
+const PICTURE_CELLS = 16;
+const LONGEST_NAME = 40;
+const LOGO_INK = 0.5;
+
+function rgbaOf(css: string): Rgba | undefined {
+  const found = /^rgba?\(([\d.]+), ([\d.]+), ([\d.]+)(?:, ([\d.]+))?\)$/.exec(css);
+  if (!found) return undefined;
+  const [red = 0, green = 0, blue = 0] = found.slice(1, 4).map((value) => Number(value) / 255);
+  return [red, green, blue, found[4] === undefined ? 1 : Number(found[4])];
+}
+
+/** A picture in a few cells; nothing where its pixels are not there or may not be read. */
+function seenIn(image: HTMLImageElement): Seen | undefined {
+  if (!image.complete || image.naturalWidth === 0) return undefined;
+  const canvas = new OffscreenCanvas(PICTURE_CELLS, PICTURE_CELLS);
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  if (!context) return undefined;
+  // What `object-fit: cover` shows: the middle, in the shape of its room.
+  const { width, height } = image.getBoundingClientRect();
+  const scale = Math.min(image.naturalWidth / width, image.naturalHeight / height);
+  const [wide, high] = [width * scale, height * scale];
+  const [left, top] = [(image.naturalWidth - wide) / 2, (image.naturalHeight - high) / 2];
+  try {
+    context.drawImage(image, left, top, wide, high, 0, 0, PICTURE_CELLS, PICTURE_CELLS);
+    const { data } = context.getImageData(0, 0, PICTURE_CELLS, PICTURE_CELLS);
+    const values = [...data].filter((_, at) => at % 4 !== 3).map((value) => value / 255);
+    return { columns: PICTURE_CELLS, rows: PICTURE_CELLS, values };
+  } catch {
+    return undefined;
+  }
+}
+
+const placed = ({ left, top, width, height }: DOMRect) => ({ left, top, width, height });
+
+/** A way to an element that finds it in any frame which shows the same page. */
+function wayTo(element: Element): string {
+  const steps: string[] = [];
+  for (let one: Element | null = element; one && !one.matches('.site'); one = one.parentElement)
+    steps.unshift(
+      `${one.localName}:nth-child(${1 + [...(one.parentElement?.children ?? [])].indexOf(one)})`,
+    );
+  return ['.site', ...steps].join(' > ');
+}
+
+/** What an element paints, and what of it is looked at as one thing. */
+function paintedOf(element: HTMLElement, style: CSSStyleDeclaration): Painted[] {
+  const rect = element.getBoundingClientRect();
+  const ground = rgbaOf(style.backgroundColor);
+  const isImage =
+    element instanceof
+    (element.ownerDocument.defaultView as Window & typeof globalThis).HTMLImageElement;
+  const isLogo = element.classList.contains('logo');
+  const picture = isImage ? seenIn(element) : undefined;
+  const nodes = [...element.childNodes].filter(
+    (node) => node.nodeType === 3 && (node.textContent ?? '').trim() !== '',
+  );
+  const color = rgbaOf(style.color);
+  // A drawing is about half ink: what of it is in which color, its own paths know.
+  const drawn: Rgba | undefined =
+    isLogo && color ? [color[0], color[1], color[2], LOGO_INK] : undefined;
+  const own: Painted = { ...placed(rect), ground: drawn ?? ground, ...(picture && { picture }) };
+  if (nodes.length === 0 || !color)
+    return isImage || isLogo
+      ? [
+          own,
+          {
+            ...placed(rect),
+            thing: {
+              at: isLogo ? '/layout/logo' : undefined,
+              name: isLogo ? 'the logo' : 'a picture',
+              selector: wayTo(element),
+              ...(isImage && { isPicture: true as const }),
+            },
+          },
+        ]
+      : [own];
+  const range = element.ownerDocument.createRange();
+  range.selectNodeContents(element);
+  const lines = range.getBoundingClientRect();
+  const fontPx = Number.parseFloat(style.fontSize);
+  const said = element.textContent.trim().replaceAll(/\s+/g, ' ');
+  const hasGround = ground !== undefined && ground[3] > 0;
+  return [
+    own,
+    {
+      ...placed(lines),
+      words: {
+        ...{ color, width: lines.width, height: lines.height, fontPx },
+        weight: Number(style.fontWeight) || 400,
+        linePx: Number.parseFloat(style.lineHeight) || 1.2 * fontPx,
+      },
+    },
+    {
+      ...placed(hasGround ? rect : lines),
+      thing: {
+        at: element.closest<HTMLElement>('[data-content]')?.dataset['content'],
+        name: `“${said.length > LONGEST_NAME ? `${said.slice(0, LONGEST_NAME - 1)}…` : said}”`,
+        selector: wayTo(element),
+      },
+    },
+  ];
+}
+
+/** What the first screen paints, element by element; nothing where it was called off. */
+async function paintedOn(
+  page: Document,
+  heightPx: number,
+  isOff: () => boolean,
+): Promise<readonly Painted[] | undefined> {
+  const view = page.defaultView;
+  const site = page.querySelector<HTMLElement>('.site');
+  if (!view || !site) return [];
+  const painted: Painted[] = [];
+  let read = 0;
+  for (const element of [page.body, site, ...site.querySelectorAll<HTMLElement>('*')]) {
+    if (element.parentElement?.closest('svg')) continue;
+    read += 1;
+    if (read % SLICE === 0) {
+      await breathe();
+      if (isOff()) return undefined;
+    }
+    const { top, bottom, width, height } = element.getBoundingClientRect();
+    if (top >= heightPx || bottom <= 0 || width === 0 || height === 0) continue;
+    const style = view.getComputedStyle(element);
+    if (style.visibility === 'hidden' || Number(style.opacity) === 0) continue;
+    painted.push(...paintedOf(element, style));
+  }
+  return painted;
+}
+
+/**
+ * What is meant to be seen first on pages and is not, on a phone and a desktop in every theme that the site has, in the
+ * frame that nobody sees and in slices between keys. Pages of which nothing is said are not looked at.
+ */
+export async function measureAttention(
+  view: View,
+  isOff: () => boolean,
+): Promise<readonly Finding[] | undefined> {
+  const { document, derived } = view;
+  const wanted = inOrder(document.content.pages).filter(
+    ([, { isOff: off, intended }]) => !off && intended !== undefined,
+  );
+  if (wanted.length === 0) return [];
+  return inHiddenPage(async (hidden) => {
+    const root = hidden.document.documentElement;
+    const before = root.getAttribute('data-theme');
+    const found: Finding[] = [];
+    try {
+      for (const [page] of wanted) {
+        hidden.show(view, page);
+        for (const [widthPx, heightPx] of SCREENS) {
+          await hidden.resize(widthPx);
+          for (const mode of modesOf(derived.themes)) {
+            if (isOff()) return undefined;
+            root.setAttribute('data-theme', mode);
+            await breathe();
+            const painted = await paintedOn(hidden.document, heightPx, isOff);
+            if (!painted) return undefined;
+            found.push(...missed({ page, widthPx, heightPx, mode, painted }, document));
+          }
+        }
+      }
+    } finally {
+      if (before === null) root.removeAttribute('data-theme');
+      else root.setAttribute('data-theme', before);
+    }
+    return found;
+  });
+}

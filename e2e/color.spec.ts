@@ -547,7 +547,7 @@ test('where a color is used is told and marked, and how much is colored is measu
       .first()
       .evaluate((element) => getComputedStyle(element).outlineStyle);
   await expect.poll(outline).toBe('dashed');
-  await page.getByRole('button', { name: 'Measure the proof' }).click();
+  // It is measured by itself.
   const measured = page.getByRole('region', { name: 'How much is colored' }).getByRole('status');
   await expect(measured.getByRole('list', { name: 'Share of the area' })).toContainText('page');
   await page.getByRole('button', { name: 'Name all by their hex' }).click();

@@ -1,8 +1,11 @@
 import type { Presence, Share } from '@garnish/core/checks/measured-colors';
 import { hexOf, type Hex } from '@garnish/core/color/srgb';
+import { breathe } from '../ui/in-breaths.ts';
 
 /** How finely the page is looked at, in px. */
 const CELL = 8;
+/** So many elements are read before the page may answer to its keys again. */
+const SLICE = 120;
 
 const hexOfCss = (css: string): Hex | undefined => {
   const match = /^rgba?\((\d+), (\d+), (\d+)(?:, ([\d.]+))?\)$/.exec(css);
@@ -22,7 +25,7 @@ const shares = (counts: ReadonlyMap<Hex, number>): Share[] => {
  * they cover each other, on a grid of 8 px; every text by the number of its characters. Pictures count
  * as nothing: their colors are not the palette's.
  */
-export function presenceOf(page: Document): Presence {
+function* presence(page: Document): Generator<undefined, Presence> {
   const root = page.documentElement;
   const columns = Math.ceil(root.scrollWidth / CELL);
   const rows = Math.ceil(root.scrollHeight / CELL);
@@ -30,7 +33,10 @@ export function presenceOf(page: Document): Presence {
   const view = page.defaultView;
   const texts = new Map<Hex, number>();
   if (!view) return { areas: [], texts: [] };
+  let read = 0;
   for (const element of [page.body, ...page.body.querySelectorAll<HTMLElement>('*')]) {
+    read += 1;
+    if (read % SLICE === 0) yield undefined;
     const style = view.getComputedStyle(element);
     const ground = hexOfCss(style.backgroundColor);
     const isPicture = element.tagName === 'IMG';
@@ -53,4 +59,25 @@ export function presenceOf(page: Document): Presence {
   const areas = new Map<Hex, number>();
   for (const hex of grid) if (hex !== undefined) areas.set(hex, (areas.get(hex) ?? 0) + 1);
   return { areas: shares(areas), texts: shares(texts) };
+}
+
+/** What is painted where, at once. */
+export function presenceOf(page: Document): Presence {
+  const steps = presence(page);
+  let step = steps.next();
+  while (step.done !== true) step = steps.next();
+  return step.value;
+}
+
+/** The same in slices, between which the window answers; nothing where it was called off. */
+export async function presenceLater(
+  page: Document,
+  isOff: () => boolean,
+): Promise<Presence | undefined> {
+  const steps = presence(page);
+  for (let step = steps.next(); ; step = steps.next()) {
+    if (step.done === true) return step.value;
+    await breathe();
+    if (isOff()) return undefined;
+  }
 }

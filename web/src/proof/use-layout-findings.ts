@@ -44,7 +44,12 @@ export function useLayoutFindings(): void {
       const told = new Set(here.map(({ id }) => id));
       const others = found.filter(({ id, where }) => where.page !== shown && !told.has(id));
       store.found('layout', [...here, ...others]);
-      const { measureAttention } = await import('./measure-attention.ts');
+      const [{ measureAttention }, { measurePresence }] = await Promise.all([
+        import('./measure-attention.ts'),
+        import('./measure-presence.ts'),
+      ]);
+      const colors = await measurePresence(decided, shown, isCalledOff);
+      if (colors) store.found('colors', colors);
       const attention = await measureAttention(decided, isCalledOff);
       if (attention) store.found('attention', attention);
       const pictures = await (judge ??= createJudge()).judged(decided, isCalledOff);

@@ -7,8 +7,9 @@ import { elementsMadeOf } from '../../proof/elements.ts';
 import { light } from '../../proof/lit.ts';
 import { tooMuch, type Presence, type Share } from '@garnish/core/checks/measured-colors';
 import { presenceOf } from '../../proof/measure-colors.ts';
+import { usePresences } from '../../proof/measure-presence.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
-import { useDecided, useDecidedLater, useStore } from '../../system/system-context.ts';
+import { useDecided, useDecidedLater } from '../../system/system-context.ts';
 
 /** Where a source and its ramp are used: tokens, roles, components, texts, spots in the proof. */
 export function WhereUsed() {
@@ -125,42 +126,34 @@ function Bar({ label, shares, nameOf }: BarProps) {
   );
 }
 
-/** How much of the page is colored, measured in the proof as it stands. */
+/** How much of the page is colored, measured whenever nothing moves. */
 export function Colored() {
-  const store = useStore();
   const decided = useDecided([], ['colors']);
   const mode = useProofTheme();
-  const page = usePageInFrame();
-  const [found, setFound] = useState<Presence>();
+  const found = usePresences()[mode];
   const excesses = found ? tooMuch(found, mode) : [];
-  const measure = (shown: Document): void => {
-    const presence = presenceOf(shown);
-    setFound(presence);
-    store.found('colors', tooMuch(presence, mode));
-  };
   const roles = [...decided.derived.colors.values()];
   const nameOf = (hex: Hex): string =>
     roles.find(({ colors }) => colors[mode] === hex)?.name ?? hex;
+  if (!found)
+    return (
+      <p role="status" className="text-quiet">
+        The page is being measured …
+      </p>
+    );
   return (
-    <div>
-      <button type="button" className="act" disabled={!page} onClick={() => page && measure(page)}>
-        Measure the proof
-      </button>
-      {found && (
-        <div role="status">
-          <Bar label="Share of the area" shares={found.areas} nameOf={nameOf} />
-          <Bar label="Share of the text" shares={found.texts} nameOf={nameOf} />
-          {excesses.map((finding) => (
-            <p key={finding.id} className="mt-1 text-warning">
-              {finding.title}: {finding.figures}.
-            </p>
-          ))}
-          {excesses.length === 0 && (
-            <p className="mt-1 text-quiet">
-              Most of the text is not colored, and at most three vivid hues stand beside each other.
-            </p>
-          )}
-        </div>
+    <div role="status">
+      <Bar label="Share of the area" shares={found.areas} nameOf={nameOf} />
+      <Bar label="Share of the text" shares={found.texts} nameOf={nameOf} />
+      {excesses.map((finding) => (
+        <p key={finding.id} className="mt-1 text-warning">
+          {finding.title}: {finding.figures}.
+        </p>
+      ))}
+      {excesses.length === 0 && (
+        <p className="mt-1 text-quiet">
+          Most of the text is not colored, and at most three vivid hues stand beside each other.
+        </p>
       )}
     </div>
   );

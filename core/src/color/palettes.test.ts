@@ -3,7 +3,7 @@ import * as schemes from 'd3-scale-chromatic';
 import known from 'nice-color-palettes/1000.json' with { type: 'json' };
 import { oklabDistance, oklabOf } from './oklab.ts';
 import { isHex, rgbOf } from './srgb.ts';
-import { answersTo, PALETTE_MOODS, SHIPPED_PALETTES } from './palettes.ts';
+import { answersTo, PALETTE_MOODS, PALETTE_WORDS, SHIPPED_PALETTES } from './palettes.ts';
 
 test('there are some sixty palettes, each with a name of its own, a mood, a subject and five colors', () => {
   expect(SHIPPED_PALETTES.length).toBeGreaterThanOrEqual(60);
@@ -26,6 +26,42 @@ test('they are found by their words and by their hues', () => {
   expect(found('cool red')).not.toContain('Kelp');
   expect(found('nothing like this')).toEqual([]);
   expect(found('')).toHaveLength(SHIPPED_PALETTES.length);
+  // Every usual word finds some and not all; what objects have is no word.
+  expect(PALETTE_WORDS.length).toBeGreaterThanOrEqual(30);
+  for (const word of PALETTE_WORDS) {
+    const count = found(word).length;
+    expect([word, count > 0, count < SHIPPED_PALETTES.length]).toEqual([word, true, true]);
+  }
+  for (const word of ['constructor', '__proto__', 'tostring']) expect(found(word)).toEqual([]);
+});
+
+test('words for colors are what their colors are by their published names', () => {
+  // Named colors of CSS Color Module Level 4, 6.1.
+  for (const [word, colors] of [
+    ['red', ['#ff0000', '#dc143c']],
+    ['orange', ['#ff8c00']],
+    ['yellow', ['#ffff00', '#ffd700']],
+    ['gold', ['#ffd700', '#daa520']],
+    ['green', ['#008000', '#228b22']],
+    ['teal', ['#008080', '#20b2aa']],
+    ['blue', ['#0000ff', '#4682b4']],
+    ['navy', ['#000080', '#191970']],
+    ['purple', ['#800080', '#8a2be2']],
+    ['pink', ['#ff69b4', '#ff1493']],
+    ['brown', ['#8b4513', '#a0522d']],
+    ['beige', ['#f5f5dc', '#faebd7']],
+    ['olive', ['#808000', '#6b8e23']],
+    ['gray', ['#808080', '#a9a9a9']],
+    ['black', ['#000000']],
+    ['white', ['#ffffff', '#fffafa']],
+  ] as const)
+    for (const hex of colors)
+      expect([word, hex, answersTo({ text: '', colors: [hex] }, word)]).toEqual([word, hex, true]);
+  expect(answersTo({ text: '', colors: [] }, 'dark')).toBe(false);
+  expect(answersTo({ text: '', colors: ['#ffd1dc', '#cfe8ff', '#e8f5d0'] }, 'pastel light')).toBe(
+    true,
+  );
+  expect(answersTo({ text: '', colors: ['#0b1020', '#20242c'] }, 'dark light')).toBe(false);
 });
 
 test('none repeats a palette that is known: at most three of its five colors are in any list', () => {

@@ -172,40 +172,132 @@ const read = (line: string): ShippedPalette => {
 /** The palettes that ship with the application, made by rule; the same every time. */
 export const SHIPPED_PALETTES: readonly ShippedPalette[] = LIST.trim().split('\n').map(read);
 
-/** Words for parts of the hue circle, as one searches for a color, by OKLCH degrees from and to. */
-const HUE_WORDS: Readonly<Record<string, readonly [from: number, to: number]>> = {
-  red: [8, 40],
-  orange: [40, 75],
-  yellow: [75, 115],
-  green: [115, 165],
-  teal: [165, 220],
-  blue: [220, 285],
-  violet: [285, 325],
-  pink: [325, 368],
-};
+type Lch = ReturnType<typeof lchOf>;
+const lchOf = (hex: Hex) => oklchOf(oklabOf(rgbOf(hex)));
 
 /** Less chroma than this says nothing of a hue. */
 const TELLING = 0.05;
 
-const hasHue = (colors: readonly Hex[], [from, to]: readonly [number, number]): boolean =>
-  colors.some((hex) => {
-    const { chroma, hue } = oklchOf(oklabOf(rgbOf(hex)));
-    const turned = hue < from ? hue + 360 : hue;
-    return chroma >= TELLING && turned >= from && turned < to;
-  });
+const isBetween = (hue: number, from: number, to: number): boolean => {
+  const turned = hue < from ? hue + 360 : hue;
+  return turned >= from && turned < to;
+};
+
+/** Whether some color of a palette is of a part of the hue circle, in OKLCH degrees, and within a lightness and chroma. */
+const some =
+  (
+    [from, to]: readonly [from: number, to: number],
+    [darkest, lightest] = [0, 1] as readonly [number, number],
+    [grayest, mostVivid] = [TELLING, 1] as readonly [number, number],
+  ) =>
+  (colors: readonly Lch[]): boolean =>
+    colors.some(
+      ({ lightness, chroma, hue }) =>
+        lightness >= darkest &&
+        lightness <= lightest &&
+        chroma >= grayest &&
+        chroma <= mostVivid &&
+        isBetween(hue, from, to),
+    );
+
+const ANY = [0, 360] as const;
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
+const lightnessOf = (colors: readonly Lch[]): number =>
+  mean(colors.map(({ lightness }) => lightness));
+const mostChroma = (colors: readonly Lch[]): number =>
+  Math.max(...colors.map(({ chroma }) => chroma));
+const mostly =
+  (from: number, to: number) =>
+  (colors: readonly Lch[]): boolean => {
+    const telling = colors.filter(({ chroma }) => chroma >= TELLING / 2);
+    const own = telling.filter(({ hue }) => isBetween(hue, from, to));
+    return telling.length > 0 && own.length > telling.length / 2;
+  };
+
+const RED = [8, 40] as const;
+const YELLOW = [75, 115] as const;
+const GREEN = [115, 165] as const;
+const TEAL = [165, 220] as const;
+const BLUE = [220, 285] as const;
+const VIOLET = [285, 325] as const;
+const PINK = [325, 368] as const;
+
+/** The usual words for colors and for what they come to, each with what a palette has to have. Common practice. */
+const COLOR_WORDS: ReadonlyMap<string, (colors: readonly Lch[]) => boolean> = new Map([
+  ['red', some(RED)],
+  ['orange', some([40, 75])],
+  ['yellow', some(YELLOW)],
+  ['green', some(GREEN)],
+  ['teal', some(TEAL)],
+  ['turquoise', some(TEAL)],
+  ['cyan', some(TEAL)],
+  ['blue', some(BLUE)],
+  ['navy', some(BLUE, [0, 0.4], [0.02, 1])],
+  ['violet', some(VIOLET)],
+  ['purple', some([285, 335])],
+  ['pink', some(PINK)],
+  ['magenta', some([318, 352], [0, 1], [0.15, 1])],
+  ['brown', some([30, 95], [0, 0.6], [0.02, 0.13])],
+  ['beige', some([50, 115], [0.8, 1], [0.01, 0.08])],
+  ['gold', some([70, 105], [0.55, 0.9], [0.09, 1])],
+  ['olive', some([95, 130], [0, 0.65], [0.03, 1])],
+  ['gray', some(ANY, [0.25, 0.95], [0, 0.03])],
+  ['black', some(ANY, [0, 0.3], [0, 1])],
+  ['white', some(ANY, [0.95, 1], [0, 0.05])],
+  ['pastel', (colors) => lightnessOf(colors) > 0.8 && mostChroma(colors) < 0.14],
+  ['dark', (colors) => lightnessOf(colors) < 0.6],
+  ['light', (colors) => lightnessOf(colors) > 0.7],
+  ['bright', (colors) => lightnessOf(colors) > 0.6 && mostChroma(colors) > 0.13],
+  ['muted', (colors) => mostChroma(colors) < 0.08],
+  ['neutral', (colors) => mostChroma(colors) < 0.05],
+  ['colorful', (colors) => colors.filter(({ chroma }) => chroma > 0.12).length > 2],
+  ['warm', mostly(-20, 115)],
+  ['cool', mostly(150, 290)],
+]);
+
+/** Words for moods that palettes are sorted by under another. */
+const MOOD_WORDS: ReadonlyMap<string, PaletteMood> = new Map([
+  ['quiet', 'calm'],
+  ['peaceful', 'calm'],
+  ['bold', 'vivid'],
+  ['playful', 'vivid'],
+  ['fresh', 'cool'],
+  ['cold', 'cool'],
+  ['cozy', 'warm'],
+  ['natural', 'earthy'],
+  ['organic', 'earthy'],
+  ['rustic', 'earthy'],
+  ['cheerful', 'festive'],
+  ['rich', 'festive'],
+  ['serious', 'sober'],
+  ['elegant', 'sober'],
+  ['formal', 'sober'],
+  ['gentle', 'soft'],
+  ['delicate', 'soft'],
+]);
+
+/** All words that a search understands beside those that stand with a palette. */
+export const PALETTE_WORDS: readonly string[] = [...COLOR_WORDS.keys(), ...MOOD_WORDS.keys()];
 
 /**
- * Whether a palette answers to all words of a search: each is part of its text, or a hue that it has
- * (red, orange, yellow, green, teal, blue, violet, pink).
+ * Whether a palette answers to all words of a search: each is part of its text, one of the usual words for a color that
+ * it has or for what its colors come to together, or another word for its mood.
  */
 export function answersTo(
   { text, colors }: { readonly text: string; readonly colors: readonly Hex[] },
   search: string,
 ): boolean {
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  if (words.length === 0) return true;
   const lower = text.toLowerCase();
+  const lch = colors.map(lchOf);
   return words.every((word) => {
-    const hue = HUE_WORDS[word];
-    return lower.includes(word) || (hue !== undefined && hasHue(colors, hue));
+    const mood = MOOD_WORDS.get(word);
+    return (
+      lower.includes(word) ||
+      (lch.length > 0 && COLOR_WORDS.get(word)?.(lch) === true) ||
+      (mood !== undefined && lower.includes(mood))
+    );
   });
 }

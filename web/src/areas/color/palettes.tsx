@@ -230,7 +230,7 @@ export const Palettes = memo(function Palettes() {
           type="search"
           className="input w-full"
           aria-label="Search the palettes"
-          placeholder="a word, a hue or a mood"
+          placeholder="a word, a color or a mood"
           value={sought}
           onChange={(event) => setSought(event.currentTarget.value)}
         />

@@ -50,6 +50,15 @@ test('from the chosen pair to a proved scale: an own size, a skipped place, by k
   await page.getByRole('button', { name: 'Everything about h1' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'size at 1440 px automatic again' })).toBeVisible();
+  // A size that stands in CSS already is taken apart; what is none changes nothing.
+  const css = page.getByRole('textbox', { name: 'size of h1 as CSS, typed or pasted' });
+  await css.fill('var(--h1)');
+  await css.press('Enter');
+  await expect(page.getByText(/^It cannot be worked out/)).toBeVisible();
+  await css.fill('font-size: clamp(2rem, 1rem + 4vw, 4rem);');
+  await css.press('Enter');
+  await expect(page.getByText(/^Taken: 32 to 64 px at the anchors\./)).toBeVisible();
+  await page.keyboard.press('Control+z');
   await saved(page);
   const { roles } = (await documentOf(request, id)).type;
   expect(Object.keys(roles.items['h1']?.sizes ?? {})).toEqual(['wide']);
@@ -172,10 +181,14 @@ test('the table is sorted and copied, a length converted, a scale read from size
   expect(copied.trimEnd().split('\n')).toHaveLength(14);
   expect(copied).toContain('\tcalc(');
 
-  await page.getByRole('textbox', { name: 'length, or a sum' }).fill('16 + 8');
+  await page.getByRole('textbox', { name: 'length, a sum, or several' }).fill('16 + 8');
   const units = page.getByRole('list', { name: 'The length in other units' });
   await expect(units).toContainText('1.5rem');
-  await page.getByRole('textbox', { name: 'length, or a sum' }).fill('a lot');
+  await page.getByRole('textbox', { name: 'length, a sum, or several' }).fill('16px 24 1.5rem');
+  const table = page.getByRole('table', { name: 'The lengths in every unit' });
+  await expect(table.getByRole('row')).toHaveCount(4);
+  await expect(table.getByRole('row').last()).toContainText('24');
+  await page.getByRole('textbox', { name: 'length, a sum, or several' }).fill('a lot');
   await expect(page.getByRole('alert')).toBeVisible();
 
   await page.getByRole('button', { name: 'read a scale from sizes' }).click();

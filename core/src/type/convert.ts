@@ -36,3 +36,29 @@ export const convert = (
   to: LengthUnit,
   context: LengthContext,
 ): number => (value * pxOf(from, context)) / pxOf(to, context);
+
+/** A length as it was written. */
+export interface Length {
+  readonly value: number;
+  readonly unit: LengthUnit;
+}
+
+/** More lengths at once are a file, not a list. */
+export const MOST_LENGTHS = 200;
+
+/**
+ * Several lengths that stand in a row, apart by spaces, commas, semicolons or lines: `12, 1.5rem 24px`. One without a
+ * unit is in the unit that is given. Nothing where there is only one, more than `MOST_LENGTHS`, or anything else.
+ */
+export function lengthsIn(text: string, unit: LengthUnit): readonly Length[] | undefined {
+  const parts = text.split(/[\s,;]+/).filter((part) => part !== '');
+  if (parts.length < 2 || parts.length > MOST_LENGTHS) return undefined;
+  const lengths = parts.flatMap((part): Length[] => {
+    const [, number, own] = /^([-+]?(?:\d+\.?\d*|\.\d+))([a-z%]*)$/i.exec(part) ?? [];
+    const found = own === '' ? unit : LENGTH_UNITS.find((one) => one === own?.toLowerCase());
+    return number === undefined || found === undefined
+      ? []
+      : [{ value: Number(number), unit: found }];
+  });
+  return lengths.length === parts.length ? lengths : undefined;
+}

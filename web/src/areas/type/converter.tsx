@@ -1,7 +1,14 @@
 import { columnPx } from '@garnish/core/checks/lines';
 import { inOrder } from '@garnish/core/system/document';
 import { fluidPx } from '@garnish/core/type/fluid';
-import { convert, LENGTH_UNITS, type LengthUnit } from '@garnish/core/type/convert';
+import {
+  convert,
+  lengthsIn,
+  LENGTH_UNITS,
+  type Length,
+  type LengthContext,
+  type LengthUnit,
+} from '@garnish/core/type/convert';
 import { useState } from 'react';
 import { usePreferences } from '../../ui/preferences.ts';
 import { useDecidedLater } from '../../system/system-context.ts';
@@ -9,6 +16,50 @@ import { Copy } from '../../ui/copy.tsx';
 import { readQuantity } from '../../ui/quantity.ts';
 
 const shown = (value: number): string => String(Number(value.toFixed(4)));
+
+/** Several lengths at once, each in every unit; all of them are copied as a table. */
+function Listed({
+  lengths,
+  context,
+}: {
+  readonly lengths: readonly Length[];
+  readonly context: LengthContext;
+}) {
+  const rows = lengths.map(({ value, unit }) =>
+    LENGTH_UNITS.map((one) => `${shown(convert(value, unit, one, context))}${one}`),
+  );
+  return (
+    <div className="mt-2 overflow-x-auto">
+      <table className="figures w-full text-end text-xs" aria-label="The lengths in every unit">
+        <thead>
+          <tr className="text-quiet">
+            {LENGTH_UNITS.map((one) => (
+              <th key={one} scope="col" className="font-normal">
+                {one}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, index) => (
+            <tr key={index} className="border-t border-line">
+              {row.map((cell, at) => (
+                <td key={at} className="ps-2">
+                  <Copy text={cell} label={`Copy ${cell}`}>
+                    {cell.replace(/[a-z%]+$/, '')}
+                  </Copy>
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Copy text={[LENGTH_UNITS.join('\t'), ...rows.map((row) => row.join('\t'))].join('\n')}>
+        copy all {rows.length}
+      </Copy>
+    </div>
+  );
+}
 
 /** A length in every unit, as it is in a text role, in its parent, at the proof's width. */
 export function Converter() {
@@ -22,6 +73,7 @@ export function Converter() {
   const { styles } = decided.derived;
   const own = styles.get(role);
   const above = styles.get(parent);
+  const listed = lengthsIn(text, unit);
   const read = readQuantity(text);
   const context = {
     rootPx: proofRoot,
@@ -39,11 +91,11 @@ export function Converter() {
     <div>
       <div className="grid grid-cols-[minmax(0,1fr)_4rem_minmax(0,1fr)_minmax(0,1fr)] items-end gap-x-3">
         <label>
-          <span className="text-xs text-quiet">length, or a sum</span>
+          <span className="text-xs text-quiet">length, a sum, or several</span>
           <input
             className="figures input w-full text-end"
             value={text}
-            aria-invalid={!read.ok}
+            aria-invalid={!listed && !read.ok}
             onChange={(event) => setText(event.currentTarget.value)}
           />
         </label>
@@ -78,7 +130,9 @@ export function Converter() {
           </label>
         ))}
       </div>
-      {read.ok ? (
+      {listed ? (
+        <Listed lengths={listed} context={context} />
+      ) : read.ok ? (
         <ul className="mt-2 grid grid-cols-2 gap-x-6" aria-label="The length in other units">
           {LENGTH_UNITS.filter((one) => one !== unit).map((one) => {
             const value = `${shown(convert(read.value, unit, one, context))}${one}`;

@@ -5,6 +5,7 @@ import { useDecided, useStore } from '../../system/system-context.ts';
 import { TrySelect } from '../../system/try-select.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { Own } from './own.tsx';
+import { AsCss } from './as-css.tsx';
 import { RoleFlow } from './role-flow.tsx';
 import { RoleNumbers } from './role-numbers.tsx';
 import { RoleSetting } from './role-setting.tsx';
@@ -56,6 +57,7 @@ export function RoleEditor({ id, role, style }: RoleEditorProps) {
           </Own>
         )}
       </div>
+      <AsCss id={id} role={role} />
       <div className="mt-2 flex items-baseline gap-4">
         <div className="w-40">
           <NameField

@@ -297,14 +297,14 @@ test('space is drawn over the proof by kind, with values and tokens; so is the g
   await expect(page.getByRole('img', { name: '8 columns of 63 px' }).last()).toBeVisible();
 });
 
-test('squinting names the three strongest spots, and says whether the right things are among them', async ({
+test('squinting names the three things that draw most, and says whether the right ones are among them', async ({
   page,
   request,
 }) => {
   const id = await copyOf(request, KESTREL);
   await openArea(page, id, 'space?view=check');
   await page.getByRole('button', { name: 'Find what stands out' }).click();
-  const spots = page.getByRole('list', { name: 'The strongest spots' });
+  const spots = page.getByRole('list', { name: 'What draws the eye most' });
   await expect(spots.getByRole('listitem')).toHaveCount(3);
   await expect(spots).toContainText('Book for tonight');
   await expect(page.getByText('the first action is among them')).toBeVisible();

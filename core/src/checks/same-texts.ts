@@ -1,6 +1,7 @@
 import type { TextStyle } from '../derive/derived.ts';
 import { usualRoles } from '../system/new-document.ts';
 import { inOrder, type StyleDocument } from '../system/document.ts';
+import { isSame } from '../same.ts';
 import { checkOf, type Finding } from './finding.ts';
 
 type TextRole = StyleDocument['type']['roles']['items'][string];
@@ -18,7 +19,7 @@ const looksOf = (style: TextStyle, role: TextRole): string =>
 /** Roles that a new system has twice on purpose, as long as both are as they were. */
 const isUsual = (id: string, role: TextRole): boolean =>
   Object.hasOwn(usualRoles.items, id) &&
-  JSON.stringify(usualRoles.items[id]) === JSON.stringify(role);
+  isSame(usualRoles.items[id], role);
 
 /** No text style stands under two names. */
 export const sameTextsCheck = checkOf(['type'], ['styles'], ({ type }, { styles }) => {

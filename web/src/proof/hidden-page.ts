@@ -3,6 +3,7 @@ import { sitePage } from '@garnish/core/proof/site';
 import { ownVariantsOf } from '@garnish/core/derive/own-variants';
 import { everyComponent } from '@garnish/core/proof/every-component';
 import { writeHtml, type ProofNode } from '@garnish/core/proof/node';
+import type { Mode } from '@garnish/core/system/document';
 import type { View } from '../system/views.ts';
 import { sanitizedSvg } from '../ui/sanitized-svg.ts';
 import { openHiddenFrame } from './hidden-frame.ts';
@@ -75,6 +76,32 @@ export function inHiddenPage<Result>(
   });
   last = done.catch(() => undefined);
   return done;
+}
+
+/**
+ * Looks at a page in one theme after the other, and leaves it in the one that it had. A look that was called off ends
+ * all of it; then the answer is nothing.
+ */
+export async function inEachTheme<Look>(
+  { document }: HiddenPage,
+  modes: readonly Mode[],
+  look: (mode: Mode) => Promise<Look | undefined>,
+): Promise<readonly Look[] | undefined> {
+  const root = document.documentElement;
+  const before = root.getAttribute('data-theme');
+  const seen: Look[] = [];
+  try {
+    for (const mode of modes) {
+      root.setAttribute('data-theme', mode);
+      const found = await look(mode);
+      if (found === undefined) return undefined;
+      seen.push(found);
+    }
+  } finally {
+    if (before === null) root.removeAttribute('data-theme');
+    else root.setAttribute('data-theme', before);
+  }
+  return seen;
 }
 
 /** Closes it, once whoever works there is done. */

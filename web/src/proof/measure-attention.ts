@@ -4,7 +4,7 @@ import { inOrder } from '@garnish/core/system/document';
 import { modesOf } from '@garnish/core/system/themes';
 import type { View } from '../system/views.ts';
 import { breathe } from '../ui/in-breaths.ts';
-import { inHiddenPage } from './hidden-page.ts';
+import { inEachTheme, inHiddenPage } from './hidden-page.ts';
 
 /** The first screen of a phone and of a desktop. Common practice. */
 const SCREENS = [
@@ -46,7 +46,13 @@ function seenIn(image: HTMLImageElement): Seen | undefined {
   }
 }
 
-const placed = ({ left, top, width, height }: DOMRect) => ({ left, top, width, height });
+/** Where something is from the corner of the page, however far it is scrolled. */
+const placed = ({ left, top, width, height }: DOMRect, { scrollX, scrollY }: Window) => ({
+  left: left + scrollX,
+  top: top + scrollY,
+  width,
+  height,
+});
 
 /** A way to an element that finds it in any frame which shows the same page. */
 function wayTo(element: Element): string {
@@ -59,12 +65,15 @@ function wayTo(element: Element): string {
 }
 
 /** What an element paints, and what of it is looked at as one thing. */
-function paintedOf(element: HTMLElement, style: CSSStyleDeclaration): Painted[] {
+function paintedOf(
+  element: HTMLElement,
+  style: CSSStyleDeclaration,
+  view: Window & typeof globalThis,
+): Painted[] {
   const rect = element.getBoundingClientRect();
   const ground = rgbaOf(style.backgroundColor);
   const isImage =
-    element instanceof
-    (element.ownerDocument.defaultView as Window & typeof globalThis).HTMLImageElement;
+    element instanceof view.HTMLImageElement;
   const isLogo = element.classList.contains('logo');
   const picture = isImage ? seenIn(element) : undefined;
   const nodes = [...element.childNodes].filter(
@@ -74,13 +83,13 @@ function paintedOf(element: HTMLElement, style: CSSStyleDeclaration): Painted[] 
   // A drawing is about half ink: what of it is in which color, its own paths know.
   const drawn: Rgba | undefined =
     isLogo && color ? [color[0], color[1], color[2], LOGO_INK] : undefined;
-  const own: Painted = { ...placed(rect), ground: drawn ?? ground, ...(picture && { picture }) };
+  const own: Painted = { ...placed(rect, view), ground: drawn ?? ground, ...(picture && { picture }) };
   if (nodes.length === 0 || !color)
     return isImage || isLogo
       ? [
           own,
           {
-            ...placed(rect),
+            ...placed(rect, view),
             thing: {
               at: isLogo ? '/layout/logo' : undefined,
               name: isLogo ? 'the logo' : 'a picture',
@@ -99,7 +108,7 @@ function paintedOf(element: HTMLElement, style: CSSStyleDeclaration): Painted[] 
   return [
     own,
     {
-      ...placed(lines),
+      ...placed(lines, view),
       words: {
         ...{ color, width: lines.width, height: lines.height, fontPx },
         weight: Number(style.fontWeight) || 400,
@@ -107,7 +116,7 @@ function paintedOf(element: HTMLElement, style: CSSStyleDeclaration): Painted[] 
       },
     },
     {
-      ...placed(hasGround ? rect : lines),
+      ...placed(hasGround ? rect : lines, view),
       thing: {
         at: element.closest<HTMLElement>('[data-content]')?.dataset['content'],
         name: `“${said.length > LONGEST_NAME ? `${said.slice(0, LONGEST_NAME - 1)}…` : said}”`,
@@ -117,8 +126,8 @@ function paintedOf(element: HTMLElement, style: CSSStyleDeclaration): Painted[] 
   ];
 }
 
-/** What the first screen paints, element by element; nothing where it was called off. */
-async function paintedOn(
+/** What a page paints down to some height, element by element; nothing where it was called off. */
+export async function paintedOn(
   page: Document,
   heightPx: number,
   isOff: () => boolean,
@@ -131,15 +140,13 @@ async function paintedOn(
   for (const element of [page.body, site, ...site.querySelectorAll<HTMLElement>('*')]) {
     if (element.parentElement?.closest('svg')) continue;
     read += 1;
-    if (read % SLICE === 0) {
-      await breathe();
-      if (isOff()) return undefined;
-    }
+    if (read % SLICE === 0) await breathe();
+    if (isOff()) return undefined;
     const { top, bottom, width, height } = element.getBoundingClientRect();
-    if (top >= heightPx || bottom <= 0 || width === 0 || height === 0) continue;
+    if (top + view.scrollY >= heightPx || bottom + view.scrollY <= 0 || width === 0 || height === 0) continue;
     const style = view.getComputedStyle(element);
     if (style.visibility === 'hidden' || Number(style.opacity) === 0) continue;
-    painted.push(...paintedOf(element, style));
+    painted.push(...paintedOf(element, style, view as Window & typeof globalThis));
   }
   return painted;
 }
@@ -158,27 +165,20 @@ export async function measureAttention(
   );
   if (wanted.length === 0) return [];
   return inHiddenPage(async (hidden) => {
-    const root = hidden.document.documentElement;
-    const before = root.getAttribute('data-theme');
     const found: Finding[] = [];
-    try {
-      for (const [page] of wanted) {
-        hidden.show(view, page);
-        for (const [widthPx, heightPx] of SCREENS) {
-          await hidden.resize(widthPx);
-          for (const mode of modesOf(derived.themes)) {
-            if (isOff()) return undefined;
-            root.setAttribute('data-theme', mode);
-            await breathe();
-            const painted = await paintedOn(hidden.document, heightPx, isOff);
-            if (!painted) return undefined;
-            found.push(...missed({ page, widthPx, heightPx, mode, painted }, document));
-          }
-        }
+    for (const [page] of wanted) {
+      if (isOff()) return undefined;
+      hidden.show(view, page);
+      for (const [widthPx, heightPx] of SCREENS) {
+        await hidden.resize(widthPx);
+        const seen = await inEachTheme(hidden, modesOf(derived.themes), async (mode) => {
+          await breathe();
+          const painted = await paintedOn(hidden.document, heightPx, isOff);
+          return painted && missed({ page, widthPx, heightPx, mode, painted }, document);
+        });
+        if (!seen) return undefined;
+        found.push(...seen.flat());
       }
-    } finally {
-      if (before === null) root.removeAttribute('data-theme');
-      else root.setAttribute('data-theme', before);
     }
     return found;
   });

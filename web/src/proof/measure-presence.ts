@@ -4,7 +4,7 @@ import type { Mode } from '@garnish/core/system/document';
 import { modesOf } from '@garnish/core/system/themes';
 import { useSyncExternalStore } from 'react';
 import type { View } from '../system/views.ts';
-import { inHiddenPage } from './hidden-page.ts';
+import { inEachTheme, inHiddenPage } from './hidden-page.ts';
 import { presenceLater } from './measure-colors.ts';
 
 /** The screen on which shares are told, in px: most of a page is seen at once there. */
@@ -31,28 +31,16 @@ export async function measurePresence(
   isOff: () => boolean,
 ): Promise<readonly Finding[] | undefined> {
   return inHiddenPage(async (hidden) => {
-    const root = hidden.document.documentElement;
-    const before = root.getAttribute('data-theme');
-    const measured: Partial<Record<Mode, Presence>> = {};
-    try {
-      hidden.show(view, page);
-      await hidden.resize(WIDE_PX);
-      for (const mode of modesOf(view.derived.themes)) {
-        if (isOff()) return undefined;
-        root.setAttribute('data-theme', mode);
-        const presence = await presenceLater(hidden.document, isOff);
-        if (!presence) return undefined;
-        measured[mode] = presence;
-      }
-    } finally {
-      if (before === null) root.removeAttribute('data-theme');
-      else root.setAttribute('data-theme', before);
-    }
-    last = measured;
-    listeners.forEach((listener) => listener());
-    return modesOf(view.derived.themes).flatMap((mode) => {
-      const presence = measured[mode];
-      return presence ? tooMuch(presence, mode) : [];
+    const modes = modesOf(view.derived.themes);
+    hidden.show(view, page);
+    await hidden.resize(WIDE_PX);
+    const seen = await inEachTheme(hidden, modes, async (mode) => {
+      const presence = await presenceLater(hidden.document, isOff);
+      return presence && ([mode, presence] as const);
     });
+    if (!seen) return undefined;
+    last = Object.fromEntries(seen);
+    listeners.forEach((listener) => listener());
+    return seen.flatMap(([mode, presence]) => tooMuch(presence, mode));
   });
 }

@@ -46,8 +46,9 @@ export function useTrying(): Trying {
     take: (act) => {
       clearTimeout(timer.current);
       isTrying.current = false;
-      store.tryOut(undefined);
+      // What is taken ends what is tried by itself, in one step; an act that changes nothing leaves it to be ended.
       act();
+      store.tryOut(undefined);
     },
     goBack: () => {
       clearTimeout(timer.current);

@@ -9,7 +9,7 @@ export const brief = {
     { id: 'dials', name: 'Dials', at: ['/brief/locked'] },
   ],
   decides: ['name', 'description', 'brief', 'content'],
-  named: ({ content }) => [
+  named: ({ brief: own, content }) => [
     { name: 'Pages', path: '/content/pages' },
     { name: 'Navigation', path: '/content/nav' },
     ...namedItems('Page', '/content/pages', content.pages),
@@ -23,6 +23,6 @@ export const brief = {
     { name: 'Conformance', path: '/brief/conformance' },
     { name: 'Length of lines', path: '/brief/line' },
     { name: 'Highest zoom', path: '/brief/zoom' },
-    { name: 'Locked decisions', path: '/brief/locked' },
+    ...(own.locked ? [{ name: 'Locked decisions', path: '/brief/locked' }] : []),
   ],
 } as const satisfies Area;

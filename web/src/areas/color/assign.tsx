@@ -1,6 +1,7 @@
 import { titleOf } from '@garnish/core/checks/judge';
 import { assignRungs, movesPatch } from '@garnish/core/derive/color/assign';
 import type { Assignment, Move } from '@garnish/core/derive/derived';
+import { isLocked, lockedIn } from '@garnish/core/system/locks';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 import { modesOf, themesOf } from '@garnish/core/system/themes';
 import { useEffect, useState } from 'react';
@@ -44,7 +45,9 @@ export function Assign() {
     const plans = derived.needs.map((need) => ({ ...need, color: need.color.id, on: need.on.id }));
     const assignment = assignRungs(roles, derived.ramps, plans, 'every rung', modes);
     const own = assignment.moves.filter(
-      ({ role, mode }) => roles.items[role]?.[mode].kind === 'rung',
+      ({ role, mode }) =>
+        roles.items[role]?.[mode].kind === 'rung' &&
+        !isLocked(lockedIn(store.state().decided.document), `/color/roles/items/${role}`),
     );
     setFound({ ...assignment, moves: own, of: document.color });
     store.tryOut(own.length > 0 ? movesPatch(own) : undefined);

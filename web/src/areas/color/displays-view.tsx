@@ -10,7 +10,9 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useProofTheme } from '../../system/proof-theme.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { pictureOfProof } from '../../proof/picture-of-proof.ts';
+import { snapRoles } from '@garnish/core/derive/color/snap';
 import { useDecided, useStore } from '../../system/system-context.ts';
+import { triedBy, useTrying } from '../../system/use-trying.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { FileDrop } from '../../ui/file-drop.tsx';
@@ -127,6 +129,7 @@ function Shown({ colors }: ShownProps) {
 /** Signs, e-paper and old devices: what is left of the palette on a display of few colors. */
 export function DisplaysView() {
   const store = useStore();
+  const trying = useTrying();
   const decided = useDecided(['color'], ['needs']);
   const mode = useProofTheme();
   const [chosen, setChosen] = useState('web');
@@ -180,6 +183,11 @@ export function DisplaysView() {
       }));
     if (patch.length > 0)
       store.change(patch, only === undefined ? 'all colors snapped' : 'snapped');
+  };
+  const snapAll = (): void => {
+    const { document, derived } = store.state().decided;
+    const patch = snapRoles(document, derived, colors);
+    if (patch.length > 0) store.change(patch, 'all roles snapped');
   };
   return (
     <>
@@ -244,7 +252,7 @@ export function DisplaysView() {
                   type="button"
                   className="act"
                   aria-label={`Snap ${name} to ${nearest.hex}`}
-                  onClick={() => snap(id)}
+                  {...triedBy(trying, () => snap(id))}
                 >
                   Snap
                 </button>
@@ -253,8 +261,13 @@ export function DisplaysView() {
           ))}
         </ul>
         {rows.some(({ nearest, value }) => nearest.hex !== value) && (
-          <button type="button" className="act mt-1" onClick={() => snap()}>
+          <button type="button" className="act mt-1 me-4" {...triedBy(trying, () => snap())}>
             Snap all sources
+          </button>
+        )}
+        {colors.length > 0 && (
+          <button type="button" className="act mt-1" {...triedBy(trying, snapAll)}>
+            Snap all roles
           </button>
         )}
       </Section>

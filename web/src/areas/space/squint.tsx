@@ -1,78 +1,59 @@
-import {
-  nameOf,
-  type MeasuredBox,
-  type MeasuredPage,
-} from '@garnish/core/checks/page/measured-page';
-import type { Salience, Spot } from '@garnish/core/image/salience';
+import { pullsOf, type Pull } from '@garnish/core/checks/attention';
+import type { Salience } from '@garnish/core/image/salience';
 import { useEffect, useRef, useState } from 'react';
 import { setPreferences, usePreferences } from '../../ui/preferences.ts';
-import { layoutNow } from '../../proof/measure-layout.ts';
+import { paintedOn } from '../../proof/measure-attention.ts';
 import { usePageInFrame } from '../../proof/page-in-frame.ts';
 import { pictureOfProof } from '../../proof/picture-of-proof.ts';
+import { useProofTheme } from '../../system/proof-theme.ts';
+import { useShownPage } from '../../system/shown-page.ts';
 import { useStore } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 import type { SalienceAnswer, SalienceQuestion } from './salience-worker.ts';
 
 const STRONGEST = 3;
 
-/** A spot with the name of what stands there. */
-interface Named extends Spot {
-  readonly name: string;
-}
-
 interface Found {
   readonly salience: Salience;
-  readonly spots: readonly Named[];
+  /** The things that draw most, with their boxes in px of the picture. */
+  readonly things: readonly (Pull & { readonly box: DOMRect })[];
   /** What should stand out, and whether it does. */
   readonly wanted: readonly { readonly name: string; readonly isFound: boolean }[];
   readonly picture: OffscreenCanvas;
 }
 
-const holds = ({ left, top, width, height }: MeasuredBox, x: number, y: number): boolean =>
-  x >= left && x <= left + width && y >= top && y <= top + height;
-
-/** The smallest box with words, a ground or a picture at a place of the page. */
-function boxAt({ boxes }: MeasuredPage, x: number, y: number): MeasuredBox | undefined {
-  return boxes
-    .filter((box) => holds(box, x, y) && (box.text !== '' || box.isSeen || /img|svg/.test(box.tag)))
-    .reduce<MeasuredBox | undefined>(
-      (best, box) => (best && best.width * best.height <= box.width * box.height ? best : box),
-      undefined,
-    );
-}
-
-/** A box by its words, its own or those inside it, or by what it is. */
-function saidOf(page: MeasuredPage, box: MeasuredBox | undefined): string {
-  if (!box) return 'the ground';
-  if (box.classes.includes('mark')) return 'the logo';
-  const inside = box.text === '' ? wordsIn(page, page.boxes.indexOf(box)) : box.text;
-  return inside === '' ? nameOf(box) : `“${inside}”`;
-}
-
-/** The first words inside a box that are all it holds; a part of the page with many is called by its name. */
-function wordsIn({ boxes }: MeasuredPage, index: number): string {
-  const own = boxes.filter((box) => {
-    for (let at = box.parent; at >= 0; at = boxes[at]?.parent ?? -1) if (at === index) return true;
-    return false;
-  });
-  const words = own.map(({ text }) => text).filter((text) => text !== '');
-  return words.length === 1 ? (words[0] ?? '') : '';
-}
-
-/** What a page is opened for: its title, and what one does first. */
-function wantedIn({ boxes }: MeasuredPage, spots: readonly Spot[], width: number, height: number) {
-  const title = boxes.find(({ tag }) => tag === 'h1');
-  const action = boxes.find(({ classes }) => classes.includes('button'));
+/** What should be seen first: what the page is meant to say first, else its title and what one does first. */
+function wantedAmong(
+  page: Document,
+  things: readonly Pull[],
+  all: readonly Pull[],
+  intended: readonly string[],
+): Found['wanted'] {
+  if (intended.length > 0)
+    return intended.map((at) => ({
+      name: all.find((one) => one.at === at)?.name ?? 'what is meant, further down,',
+      isFound: things.some((one) => one.at === at),
+    }));
   return [
-    { name: 'the title', box: title },
-    { name: 'the first action', box: action },
-  ].flatMap(({ name, box }) =>
-    box ? [{ name, isFound: spots.some(({ x, y }) => holds(box, x * width, y * height)) }] : [],
+    { name: 'the title', element: page.querySelector('h1') },
+    { name: 'the first action', element: page.querySelector('.site .button') },
+  ].flatMap(({ name, element }) =>
+    element
+      ? [
+          {
+            name,
+            isFound: things.some(({ selector }) => {
+              const own = page.querySelector(selector);
+              return own !== null && (element.contains(own) || own.contains(element));
+            }),
+          },
+        ]
+      : [],
   );
 }
 
 /** Draws the map over the picture: what stands out stays as it is, the rest goes pale. */
-function draw(canvas: HTMLCanvasElement, { salience, picture, spots }: Found): void {
+function draw(canvas: HTMLCanvasElement, { salience, picture, things }: Found): void {
   canvas.width = picture.width;
   canvas.height = picture.height;
   const context = canvas.getContext('2d');
@@ -86,28 +67,30 @@ function draw(canvas: HTMLCanvasElement, { salience, picture, spots }: Found): v
   cells.putImageData(image, 0, 0);
   context.drawImage(picture, 0, 0);
   context.drawImage(small, 0, 0, picture.width, picture.height);
-  const radius = picture.width / 28;
-  context.font = `600 ${radius}px sans-serif`;
+  const size = picture.width / 24;
+  context.font = `600 ${size * 0.6}px sans-serif`;
   context.textAlign = 'center';
   context.textBaseline = 'middle';
-  spots.forEach(({ x, y }, index) => {
-    const [cx, cy] = [x * picture.width, y * picture.height];
-    context.beginPath();
-    context.arc(cx, cy, radius, 0, Math.PI * 2);
-    context.fillStyle = '#fff';
-    context.fill();
-    context.lineWidth = radius / 8;
+  things.forEach(({ box }, index) => {
+    context.lineWidth = size / 8;
+    context.strokeStyle = '#fff';
+    context.strokeRect(box.x, box.y, box.width, box.height);
+    context.lineWidth = size / 16;
     context.strokeStyle = '#111';
-    context.stroke();
+    context.strokeRect(box.x, box.y, box.width, box.height);
     context.fillStyle = '#111';
-    context.fillText(String(index + 1), cx, cy);
+    context.fillRect(box.x, box.y, size, size);
+    context.fillStyle = '#fff';
+    context.fillText(String(index + 1), box.x + size / 2, box.y + size / 2);
   });
 }
 
-/** What stands out while one squints: blur, and a map with the three strongest spots. */
+/** What stands out while one squints: blur, and a map, and the three things that draw the eye most. */
 export function Squint() {
   const page = usePageInFrame();
   const store = useStore();
+  const shown = useShownPage();
+  const mode = useProofTheme();
   const { proofBlur } = usePreferences();
   const [found, setFound] = useState<Found>();
   const [told, setTold] = useState<string>();
@@ -137,17 +120,19 @@ export function Squint() {
         current.onerror = () => reject(new Error('it could not be worked out'));
         current.postMessage(question);
       });
-      const layout = layoutNow(page);
       const { width, height } = picture;
-      // Two spots on one thing are one.
-      const named = salience.spots.map((spot) => ({
-        ...spot,
-        name: saidOf(layout, boxAt(layout, spot.x * width, spot.y * height)),
-      }));
-      const spots = named
-        .filter(({ name }, index) => named.findIndex((other) => other.name === name) === index)
-        .slice(0, STRONGEST);
-      setFound({ salience, picture, spots, wanted: wantedIn(layout, spots, width, height) });
+      const painted = (await paintedOn(page, height, () => false)) ?? [];
+      const all = pullsOf({ page: shown, widthPx: width, heightPx: height, mode, painted });
+      const { scrollX = 0, scrollY = 0 } = page.defaultView ?? {};
+      const things = all.slice(0, STRONGEST).flatMap((one) => {
+        const box = page.querySelector(one.selector)?.getBoundingClientRect();
+        return box
+          ? [{ ...one, box: new DOMRect(box.x + scrollX, box.y + scrollY, box.width, box.height) }]
+          : [];
+      });
+      const { items } = store.state().decided.document.content.pages;
+      const intended = (Object.hasOwn(items, shown) ? items[shown]?.intended : undefined) ?? [];
+      setFound({ salience, picture, things, wanted: wantedAmong(page, things, all, intended) });
     } catch (error) {
       setTold(
         `The page could not be pictured: ${error instanceof Error ? error.message : 'it failed'}. Nothing was changed.`,
@@ -195,15 +180,15 @@ export function Squint() {
             aria-label="What stands out of the proof"
           />
           <div>
-            {found.spots.length === 0 ? (
+            {found.things.length === 0 ? (
               <p className="text-quiet">Nothing stands out: the page is of one color.</p>
             ) : (
-              <ol aria-label="The strongest spots">
-                {found.spots.map(({ name, strength }, index) => (
+              <ol aria-label="What draws the eye most">
+                {found.things.map(({ name, pull }, index) => (
                   <li key={index} className="flex gap-2 border-t border-line py-0.5">
                     <span className="figures">{index + 1}</span>
                     <span className="min-w-0 grow">{name}</span>
-                    <span className="figures text-quiet">{Math.round(strength * 100)} %</span>
+                    <span className="figures text-quiet">{Math.round(pull * 100)} %</span>
                   </li>
                 ))}
               </ol>

@@ -2,7 +2,6 @@ import { oklabOf } from '../color/oklab.ts';
 import type { Mode, StyleDocument } from '../system/document.ts';
 import { valueAt } from '../system/patch.ts';
 import type { Finding } from './finding.ts';
-import type { Measurement } from './measurement.ts';
 
 /** Red, green and blue from 0 to 1, and how opaque. */
 export type Rgba = readonly [red: number, green: number, blue: number, alpha: number];
@@ -256,9 +255,6 @@ export function pullsOf(screen: PaintedScreen): readonly Pull[] {
     .map((one) => ({ ...one, pull: one.pull / most }))
     .toSorted((one, other) => other.pull - one.pull);
 }
-
-/** What stands out follows from all that is decided. */
-export const measuredAttention: Measurement = { reads: (document) => [document], outlives: true };
 
 /** Less than this apart, nobody says which of two is seen first. Common practice. */
 const CLEARLY = 1.1;

@@ -1,7 +1,7 @@
 import type { StyleDocument } from '../system/document.ts';
 import { valueAt } from '../system/patch.ts';
 import type { Finding } from './finding.ts';
-import { measuredAttention } from './attention.ts';
+import { measuredAttention } from './measured-attention.ts';
 import { measuredColors } from './measured-colors.ts';
 import { measuredPictures } from './measured-pictures.ts';
 import { measuredUses } from './measured-uses.ts';

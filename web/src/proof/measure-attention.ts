@@ -72,8 +72,7 @@ function paintedOf(
 ): Painted[] {
   const rect = element.getBoundingClientRect();
   const ground = rgbaOf(style.backgroundColor);
-  const isImage =
-    element instanceof view.HTMLImageElement;
+  const isImage = element instanceof view.HTMLImageElement;
   const isLogo = element.classList.contains('logo');
   const picture = isImage ? seenIn(element) : undefined;
   const nodes = [...element.childNodes].filter(
@@ -83,7 +82,11 @@ function paintedOf(
   // A drawing is about half ink: what of it is in which color, its own paths know.
   const drawn: Rgba | undefined =
     isLogo && color ? [color[0], color[1], color[2], LOGO_INK] : undefined;
-  const own: Painted = { ...placed(rect, view), ground: drawn ?? ground, ...(picture && { picture }) };
+  const own: Painted = {
+    ...placed(rect, view),
+    ground: drawn ?? ground,
+    ...(picture && { picture }),
+  };
   if (nodes.length === 0 || !color)
     return isImage || isLogo
       ? [
@@ -143,10 +146,11 @@ export async function paintedOn(
     if (read % SLICE === 0) await breathe();
     if (isOff()) return undefined;
     const { top, bottom, width, height } = element.getBoundingClientRect();
-    if (top + view.scrollY >= heightPx || bottom + view.scrollY <= 0 || width === 0 || height === 0) continue;
+    if (top + view.scrollY >= heightPx || bottom + view.scrollY <= 0 || width === 0 || height === 0)
+      continue;
     const style = view.getComputedStyle(element);
     if (style.visibility === 'hidden' || Number(style.opacity) === 0) continue;
-    painted.push(...paintedOf(element, style, view as Window & typeof globalThis));
+    painted.push(...paintedOf(element, style, view));
   }
   return painted;
 }

@@ -7,7 +7,7 @@ import {
   type FontFamily,
 } from '@garnish/core/fonts/family';
 import { FACES } from '@garnish/core/system/document';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import useSWR from 'swr';
 import { get } from '../../api/client.ts';
@@ -18,17 +18,14 @@ import { useDecided, useStore, useSystem } from '../../system/system-context.ts'
 import { TrySelect } from '../../system/try-select.tsx';
 import { Bench, Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { lazyPart } from '../../ui/patient.ts';
 import { useFace } from '../../ui/use-face.ts';
 import { useInAddress, viewIds } from '../../ui/views.tsx';
 import { choiceAt, languageName, nameOf, pathOf, targetAt, type Target } from './choosing.ts';
-import { CloseLook } from './close-look.tsx';
-import { Delivery } from './delivery.tsx';
 import { FamilyList } from './family-list.tsx';
 import { Narrow, ShownFrom } from './narrow.tsx';
 import { OwnFiles } from './own-files.tsx';
 import { Pairs } from './pairs.tsx';
-import { SetAside } from './set-aside.tsx';
-import { Swap } from './swap.tsx';
 import { Reasons } from './reasons.tsx';
 
 const FIGURES = {
@@ -129,6 +126,11 @@ function Chosen({ target }: { readonly target: Target }) {
   );
 }
 
+const CloseLook = lazyPart(async () => ({ default: (await import('./close-look.tsx')).CloseLook }));
+const Delivery = lazyPart(async () => ({ default: (await import('./delivery.tsx')).Delivery }));
+const Swap = lazyPart(async () => ({ default: (await import('./swap.tsx')).Swap }));
+const SetAside = lazyPart(async () => ({ default: (await import('./set-aside.tsx')).SetAside }));
+
 const VIEWS = viewIds(fonts.views);
 
 /** What the pairs are ranked by, in a line, with the way to change it. */
@@ -227,14 +229,16 @@ export default function FontsArea() {
           </>
         )}
         {data && view === 'pairs' && <Pairs families={data} />}
-        {view === 'set aside' && <SetAside />}
-        {view === 'close look' && <CloseLook />}
-        {view === 'delivery' && (
-          <>
-            <Delivery />
-            <Swap />
-          </>
-        )}
+        <Suspense fallback={<p className="text-quiet">Opening …</p>}>
+          {view === 'set aside' && <SetAside />}
+          {view === 'close look' && <CloseLook />}
+          {view === 'delivery' && (
+            <>
+              <Delivery />
+              <Swap />
+            </>
+          )}
+        </Suspense>
       </Section>
       <Section title="Why these" aside="kept with the decision">
         <Reasons />

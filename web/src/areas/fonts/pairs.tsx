@@ -3,14 +3,14 @@ import { PARTS, type PairingBrief } from '@garnish/core/fonts/pairing';
 import { reasonsOf, standingOf } from '@garnish/core/fonts/pairing-reasons';
 import type { Face } from '@garnish/core/system/document';
 import { chosenFaces } from '@garnish/core/system/faces';
-import { useEffect, useRef, useState } from 'react';
+import { Suspense, useEffect, useRef, useState } from 'react';
 import { LanguagesField, MoodField, NeedsField } from '../../brief/brief-fields.tsx';
 import { Bookmark, BookmarkCheck } from 'lucide-react';
 import { useDecided } from '../../system/system-context.ts';
 import { FaceName } from '../../ui/face-name.tsx';
+import { lazyPart } from '../../ui/patient.ts';
 import { useTryList, type Candidate, type TryList } from '../../system/use-try-list.ts';
 import { choosingAll } from './choosing.ts';
-import { Compare } from './compare.tsx';
 import { Proposals } from './proposals.tsx';
 import type { RankedPair } from './rank-worker.ts';
 import { useKeeping } from './use-keeping.ts';
@@ -108,6 +108,8 @@ function PairRow(props: PairRowProps) {
   );
 }
 
+const Compare = lazyPart(async () => ({ default: (await import('./compare.tsx')).Compare }));
+
 /** So many stand beside the present one where they are compared: the last that were set aside. */
 const MOST_BESIDE_PRESENT = 3;
 
@@ -173,17 +175,19 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
   return (
     <>
       {comparing && (
-        <Compare
-          pairs={[
-            {
-              heading: heading.family,
-              text: text.family,
-              ...(fonts.roles.label && { label: fonts.roles.label.family }),
-            },
-            ...kept.pairs.slice(-MOST_BESIDE_PRESENT),
-          ]}
-          onClose={() => setComparing(false)}
-        />
+        <Suspense>
+          <Compare
+            pairs={[
+              {
+                heading: heading.family,
+                text: text.family,
+                ...(fonts.roles.label && { label: fonts.roles.label.family }),
+              },
+              ...kept.pairs.slice(-MOST_BESIDE_PRESENT),
+            ]}
+            onClose={() => setComparing(false)}
+          />
+        </Suspense>
       )}
       <details className="mb-1">
         <summary className="min-h-6">What they are ranked for</summary>

@@ -69,6 +69,23 @@ describe('how texts are set', () => {
     expect(dial('text-line').stays(own)).toEqual([]);
   });
 
+  test('a role that is locked stays as it is, in line height and letter spacing, and is told', () => {
+    const held = of(lock('/type/roles/items/h2'));
+    const before = held.derived.styles.get('h2');
+    const next = after(held, { 'heading-line': 80, 'heading-spacing': 20 });
+    const now = next.derived.styles.get('h2');
+    expect([now?.lineHeight, now?.letterSpacing]).toEqual([
+      before?.lineHeight,
+      before?.letterSpacing,
+    ]);
+    expect(next.derived.styles.get('h3')?.lineHeight).not.toBe(
+      held.derived.styles.get('h3')?.lineHeight,
+    );
+    expect(dial('heading-line').stays(held)).toContainEqual(
+      expect.objectContaining({ name: 'h2', why: 'locked' }),
+    );
+  });
+
   test('turned twice it has gone both ways together, and its trail says what was decided', () => {
     const twice = after(after(system, { 'text-line': 110 }), { 'text-line': 110 });
     expect(twice.document.type.set?.text?.line).toBeCloseTo(1.21, 4);

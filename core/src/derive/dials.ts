@@ -9,7 +9,7 @@ import { settingOf } from './type/styles.ts';
 /** A system with what follows from it, as a dial begins. */
 export interface Dialed {
   readonly document: StyleDocument;
-  readonly derived: Pick<Derived, 'spaces' | 'colors'>;
+  readonly derived: Pick<Derived, 'spaces' | 'colors' | 'styles'>;
 }
 
 /** A decision that a dial leaves as it is, because it departs by hand or is locked. */
@@ -64,7 +64,8 @@ function settingDial(of: Setting, part: keyof typeof PARTS): Dial {
       ? { unit: '%', least: 75, most: 130, step: 1, usual: 100 }
       : { unit: 'em/1000', least: -60, most: 100, step: 1, usual: 0 }),
     at: '/type/roles',
-    patch: ({ document }, by) => {
+    patch: (dialed, by) => {
+      const { document, derived } = dialed;
       const { set } = document.type;
       const now = set?.[of]?.[part];
       const next =
@@ -73,16 +74,31 @@ function settingDial(of: Setting, part: keyof typeof PARTS): Dial {
           : rounded(held(least, (now ?? 0) + by / 1000, most), 4);
       if (next === (now ?? (part === 'line' ? 1 : 0)) || isLocked(lockedIn(document), at))
         return [];
-      if (!set) return [{ op: 'add', path: '/type/set', value: { [of]: { [part]: next } } }];
-      if (!set[of]) return [{ op: 'add', path: `/type/set/${of}`, value: { [part]: next } }];
-      return [{ op: 'add', path: at, value: next }];
+      // A role that is locked says its own from now on, and stays as it is.
+      const kept = inOrder(document.type.roles).flatMap(([id, role]): Operation[] => {
+        const path = `/type/roles/items/${id}/${own}`;
+        const value = derived.styles.get(id)?.[own];
+        return settingOf(role) === of &&
+          role[own] === undefined &&
+          value !== undefined &&
+          isLocked(lockedIn(document), path)
+          ? [{ op: 'add', path, value }]
+          : [];
+      });
+      if (!set)
+        return [...kept, { op: 'add', path: '/type/set', value: { [of]: { [part]: next } } }];
+      if (!set[of])
+        return [...kept, { op: 'add', path: `/type/set/${of}`, value: { [part]: next } }];
+      return [...kept, { op: 'add', path: at, value: next }];
     },
     stays: (dialed) =>
       inOrder(dialed.document.type.roles).flatMap(([id, role]): Stays[] => {
-        const value = role[own];
         const path = `/type/roles/items/${id}/${own}`;
+        const why = whyOf(dialed, path);
+        const value =
+          role[own] ?? (why === 'locked' ? dialed.derived.styles.get(id)?.[own] : undefined);
         return settingOf(role) === of && value !== undefined
-          ? [{ name: role.name, path, value: `${value}${unit}`, why: whyOf(dialed, path) }]
+          ? [{ name: role.name, path, value: `${value}${unit}`, why }]
           : [];
       }),
   };

@@ -73,3 +73,18 @@ export function stateSources({ sources, roles }: StyleDocument['color']): Readon
   const others = of(OTHERS);
   return new Set(of(STATES).filter((id) => !others.includes(id)));
 }
+
+/** The sources that are locked, by themselves or because a role that is locked is taken from them. */
+export function heldSources(document: Pick<StyleDocument, 'brief' | 'color'>): ReadonlySet<string> {
+  const { sources, roles } = document.color;
+  const locked = lockedIn(document);
+  if (locked.length === 0) return new Set();
+  return new Set([
+    ...sources.order.filter((id) => isLocked(locked, `/color/sources/items/${id}/value`)),
+    ...roles.order.flatMap((id) =>
+      isLocked(locked, `/color/roles/items/${id}`)
+        ? [roles.items[id]?.light, roles.items[id]?.dark].flatMap((paint) => sourceOf(paint) ?? [])
+        : [],
+    ),
+  ]);
+}

@@ -89,6 +89,13 @@ test('every shipped palette is worn whole: states stay, what is locked stays, ne
       expect(color.sources.items[id]).toEqual(document.color.sources.items[id]);
     expect(colors).toContain(color.sources.items['brand']?.value);
   }
+  // A role that is locked holds the source that it is taken from.
+  const link = sampleDocument([
+    { op: 'add', path: '/brief/locked', value: ['/color/roles/items/link'] },
+  ]);
+  expect(matchPalette(link, ['#ff0000', '#00ff00']).map(({ source }) => source)).toEqual([
+    'accent',
+  ]);
   const open = sampleDocument();
   const [palette] = SHIPPED_PALETTES;
   const worn = applied(open, recoloring(open.color, matchPalette(open, palette?.colors ?? [])));

@@ -1,6 +1,6 @@
 import { oklabOf, oklchOf, type Oklch } from '../../color/oklab.ts';
 import { rgbOf, type Hex } from '../../color/srgb.ts';
-import { isLocked, lockedIn, stateSources } from '../../system/locks.ts';
+import { heldSources, isLocked, lockedIn, stateSources } from '../../system/locks.ts';
 import { inOrder, type StyleDocument } from '../../system/document.ts';
 import type { Patch } from '../../system/patch.ts';
 
@@ -71,10 +71,8 @@ export function matched(
 export function matchPalette(document: StyleDocument, palette: readonly Hex[]): readonly Match[] {
   const { color } = document;
   const states = stateSources(color);
-  const locked = lockedIn(document);
-  const free = inOrder(color.sources).filter(
-    ([id]) => !states.has(id) && !isLocked(locked, `/color/sources/items/${id}/value`),
-  );
+  const heldStill = heldSources(document);
+  const free = inOrder(color.sources).filter(([id]) => !states.has(id) && !heldStill.has(id));
   const found = matched(
     free.map(([, { value }]) => value),
     palette,

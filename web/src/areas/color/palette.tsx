@@ -3,7 +3,7 @@ import { NO_SHIFT, type Shift } from '@garnish/core/color/shift';
 import { nearDuplicates, shiftPatch } from '@garnish/core/derive/color/palette';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useState } from 'react';
-import { isLocked, lockedIn, locking } from '@garnish/core/system/locks';
+import { heldSources, isLocked, lockedIn, locking } from '@garnish/core/system/locks';
 import { useDecided, useStore, useSystem } from '../../system/system-context.ts';
 import { NumberField } from '../../ui/number-field.tsx';
 
@@ -17,8 +17,8 @@ const PARTS = [
 /** Moves every color at once, seen in the proof before it is taken; what is locked stays. */
 export function ShiftPalette() {
   const store = useStore();
-  const decided = useDecided(['color']);
-  const { color } = decided.document;
+  const decided = useDecided(['brief', 'color']);
+  const { brief, color } = decided.document;
   const [shift, setShift] = useState<Shift>(NO_SHIFT);
   const locks = useSystem((state) => lockedIn(state.decided.document));
   const placeOf = (id: string): string => `/color/sources/items/${id}`;
@@ -26,6 +26,8 @@ export function ShiftPalette() {
     new Set([
       ...color.sources.order.filter((id) => isLocked(places, placeOf(id))),
       ...color.roles.order.filter((id) => isLocked(places, `/color/roles/items/${id}`)),
+      // What a role that is locked is taken from stays too.
+      ...heldSources({ brief: { ...brief, locked: places }, color }),
     ]);
   const locked = lockedAmong(locks);
   useEffect(() => () => store.tryOut(undefined), [store]);

@@ -55,7 +55,11 @@ test('a note is pinned by a guest, answered, stays with its thing, is resolved, 
   const handoff = page
     .getByRole('navigation', { name: 'Areas' })
     .getByRole('link', { name: /Handoff/ });
-  await page.getByRole('link', { name: /^Type/ }).click();
+  const type = page.getByRole('link', { name: /^Type/ });
+  await type.click();
+  // Until the other area stands there, the notes are still before one's eyes.
+  await expect(type).toHaveAttribute('aria-current', 'page');
+  await expect(page.getByRole('button', { name: 'notes', exact: true })).toBeHidden();
   await expect(handoff).not.toContainText('unread');
   await asked.getByRole('button', { name: 'Answer' }).click();
   await asked.getByRole('textbox', { name: 'your answer' }).fill('Thank you.');

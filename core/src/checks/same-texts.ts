@@ -18,8 +18,7 @@ const looksOf = (style: TextStyle, role: TextRole): string =>
 
 /** Roles that a new system has twice on purpose, as long as both are as they were. */
 const isUsual = (id: string, role: TextRole): boolean =>
-  Object.hasOwn(usualRoles.items, id) &&
-  isSame(usualRoles.items[id], role);
+  Object.hasOwn(usualRoles.items, id) && isSame(usualRoles.items[id], role);
 
 /** No text style stands under two names. */
 export const sameTextsCheck = checkOf(['type'], ['styles'], ({ type }, { styles }) => {

@@ -1,6 +1,6 @@
 import type { FastifyReply, FastifyRequest } from 'fastify';
 
-/** So often a stream says that it is still there, in ms: what stands between keeps it open. */
+/** So often a stream says that it is still there, in ms: who follows it knows, and what stands between keeps it open. */
 const BEAT_MS = 20_000;
 
 /** A stream of events to one window. Source of the form: HTML, server-sent events. */
@@ -34,7 +34,7 @@ export function streamEvents(
     end: () => stream.end(),
   });
   const beat = setInterval(() => {
-    stream.write(': still here\n\n');
+    stream.write('event: beat\ndata: {}\n\n');
     onBeat();
   }, BEAT_MS);
   raw.on('close', () => {

@@ -7,6 +7,7 @@ import { useEffect, useMemo, useState } from 'react';
 import * as z from 'zod/mini';
 import useSWR, { useSWRConfig } from 'swr';
 import { ApiError, get, send } from '../api/client.ts';
+import { follow } from '../api/follow.ts';
 import { guestKept, guestPath, guestState } from '../api/links.ts';
 
 /** What a guest reads: a system as it stands, or a release of it. */
@@ -30,9 +31,6 @@ export type GuestSays =
   | { readonly kind: 'nowhere'; readonly problem: string }
   | { readonly kind: 'failed'; readonly problem: string }
   | { readonly kind: 'open'; readonly view: GuestView; readonly isInTouch: boolean };
-
-/** How long to wait before the server is tried again, in ms. */
-const AGAIN_MS = 3000;
 
 /** Within how long a change is asked for, in ms, so that many windows do not ask at once. */
 function spreadOf(told: string): number {
@@ -73,45 +71,33 @@ export function useGuest(address: string) {
   const isOpen = data !== undefined;
   useEffect(() => {
     if (!isOpen || isGone) return undefined;
-    let source: EventSource | undefined;
-    let timer: ReturnType<typeof setTimeout> | undefined;
     let soon: ReturnType<typeof setTimeout> | undefined;
-    const connect = (): void => {
-      source = new EventSource(`${path}/events`);
-      source.addEventListener('open', () => setLost(false));
-      source.addEventListener('changed', ({ data: told }: MessageEvent<string>) => {
-        clearTimeout(soon);
-        soon = setTimeout(
-          () => {
-            void mutate();
-            // What was written is told in the same way.
-            void mutateAny(
-              (key) =>
-                typeof key === 'string' &&
-                (key === `${path}/notes` || key.startsWith(guestKept(path))),
-            );
-          },
-          Math.random() * spreadOf(told),
-        );
-      });
-      source.addEventListener('gone', () => {
-        source?.close();
-        setGone(true);
-      });
-      source.addEventListener('error', () => {
-        source?.close();
-        setLost(true);
-        timer = setTimeout(() => {
-          // It may have been taken back meanwhile.
-          void mutate();
-          connect();
-        }, AGAIN_MS);
-      });
-    };
-    connect();
+    const leave = follow(`${path}/events`, {
+      onFound: () => setLost(false),
+      onLost: () => setLost(true),
+      // It may have been taken back meanwhile.
+      onAgain: () => void mutate(),
+      on: {
+        changed: (told) => {
+          clearTimeout(soon);
+          soon = setTimeout(
+            () => {
+              void mutate();
+              // What was written is told in the same way.
+              void mutateAny(
+                (key) =>
+                  typeof key === 'string' &&
+                  (key === `${path}/notes` || key.startsWith(guestKept(path))),
+              );
+            },
+            Math.random() * spreadOf(told),
+          );
+        },
+        gone: () => setGone(true),
+      },
+    });
     return () => {
-      source?.close();
-      clearTimeout(timer);
+      leave();
       clearTimeout(soon);
     };
   }, [path, isOpen, isGone, mutate, mutateAny]);

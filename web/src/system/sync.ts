@@ -3,6 +3,7 @@ import type { StyleDocument } from '@garnish/core/system/document';
 import { tellNews } from './news.ts';
 import { patched, valueAt, type Patch } from '@garnish/core/system/patch';
 import { ApiError, get, send, Unreachable } from '../api/client.ts';
+import { follow } from '../api/follow.ts';
 import { changeList, changeRecord, type ChangeRecord } from '../api/resources.ts';
 import { stacksOf, type Past, type Stacks } from './history.ts';
 import {
@@ -121,7 +122,7 @@ export function createSync(
   let heard = opened.sequence;
   let syncing = false;
   let settle: ReturnType<typeof setTimeout> | undefined;
-  let events: EventSource | undefined;
+  let leave: (() => void) | undefined;
   /** Changes that were sent: whether they arrived or not, they go on as they were. */
   const sent = new Set<string>();
   /** Whether everything that is not saved is kept in the browser. */
@@ -334,17 +335,21 @@ export function createSync(
 
   /** One stream for each page that is looked at: a hidden one gives its connection back. */
   function listen(): void {
-    events?.close();
+    leave?.();
+    leave = undefined;
     if (globalThis.document.hidden) return;
-    events = new EventSource(`/api/systems/${id}/events`);
-    events.onmessage = ({ data }: MessageEvent<string>) => {
-      const told: unknown = JSON.parse(data);
-      if (typeof told !== 'object' || told === null || !('sequence' in told)) return;
-      const newest = Number(told.sequence);
-      // Told of no change, it is something else that happened: a note.
-      if (newest <= heard) tellNews();
-      hear(newest);
-    };
+    leave = follow(`/api/systems/${id}/events`, {
+      on: {
+        message: (data) => {
+          const told: unknown = JSON.parse(data);
+          if (typeof told !== 'object' || told === null || !('sequence' in told)) return;
+          const newest = Number(told.sequence);
+          // Told of no change, it is something else that happened: a note.
+          if (newest <= heard) tellNews();
+          hear(newest);
+        },
+      },
+    });
   }
 
   /** What is not saved is kept for the next time; only where that cannot be, leaving is asked about. */
@@ -401,7 +406,7 @@ export function createSync(
       globalThis.addEventListener('beforeunload', warn);
     },
     close() {
-      events?.close();
+      leave?.();
       globalThis.document.removeEventListener('visibilitychange', listen);
       globalThis.removeEventListener('beforeunload', warn);
       void sync();

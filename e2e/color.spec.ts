@@ -68,8 +68,14 @@ test('a color is moved by lightness, chroma and hue with the keyboard, and undon
   // The hue moves on at the same chroma, which sRGB does not hold there.
   await expect(hue).toHaveAttribute('aria-valuetext', /on wide-gamut screens/);
   await picker.getByRole('slider', { name: 'chroma' }).focus();
+  // The first Escape leads back to what was there, in sight all the while; the next closes the picker.
+  await page.keyboard.press('Home');
+  await expect(page.getByText('tried, not taken: Enter takes it')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(hue).toHaveAttribute('aria-valuetext', /on wide-gamut screens/);
   await page.keyboard.press('End');
   await expect(picker).toContainText('Beyond sRGB');
+  await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
   await expect(picker).toHaveCount(0);
   await saved(page);
@@ -261,6 +267,7 @@ test('a ramp is moved on its drawing, its rungs take other names, related colors
   await knob.focus();
   for (let press = 0; press < 4; press += 1) await page.keyboard.press('Shift+ArrowUp');
   await expect(knob).toHaveAttribute('aria-valuetext', /by hand/);
+  await page.keyboard.press('Enter');
   await saved(page);
   const moved = (await documentOf(request, id)).color.sources.items['marsh'];
   expect(moved?.ramp?.positions?.['4']).toBeGreaterThan(0.83);

@@ -392,3 +392,80 @@ test('shapes crop a picture, the logo has two versions, and a pattern is checked
     });
   await expect(page.getByRole('alert')).toContainText('is no SVG. Nothing was changed.');
 });
+
+test('no space, one side of a space, a width of columns and rows of the grid are as wide in the browser as is said', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'space');
+  await page.getByRole('button', { name: 'A step none, for no space' }).click();
+  const steps = page.getByRole('list', { name: 'Every step' }).getByRole('listitem');
+  await expect(steps.first()).toContainText('0 px');
+
+  await view(page, 'Check');
+  await page.getByRole('button', { name: /^All \d+ others$/ }).click();
+  await page
+    .getByRole('combobox', { name: 'One side of space inside a card' })
+    .selectOption('above');
+  await page
+    .getByRole('combobox', { name: 'Space inside a card, above' })
+    .selectOption({ label: 'step none, 0 px' });
+  const card = proof(page).locator('.card').first();
+  await expect
+    .poll(() => card.evaluate((element) => getComputedStyle(element).paddingBlockStart))
+    .toBe('0px');
+  expect(
+    await card.evaluate((element) => Number.parseFloat(getComputedStyle(element).paddingBlockEnd)),
+  ).toBeGreaterThan(4);
+
+  await view(page, 'Page');
+  await page.getByRole('combobox', { name: 'Unit of width text' }).selectOption('columns');
+  await type(page, 'Length of width text', '3');
+  await known(page, 'Width text from wide', '6');
+  await page
+    .locator('[data-decision="/layout/widths/items/text"]')
+    .getByRole('checkbox', { name: 'centered' })
+    .check();
+  await view(page, 'Grid');
+  await known(page, 'row gap, smallest', '12');
+  await known(page, 'row, at least, wide', '90');
+  await saved(page);
+
+  // As a browser lays it out: the same as the spans of the grid itself.
+  const { sheet } = await request
+    .get(`/api/systems/${id}/export/tokens.css`)
+    .then(async (answer) => ({ sheet: await answer.text() }));
+  const alone = await page.context().newPage();
+  await alone.setContent(
+    `<style>${sheet}</style><div class="grid-frame"><div class="grid">${'<i class="span-1">x</i>'.repeat(30)}</div><div class="grid"><b class="span-3">x</b></div><div class="grid"><b class="span-6">x</b></div><p class="width-text">x</p></div>`,
+  );
+  for (const [width, span] of [
+    [360, 'span-3'],
+    [800, 'span-3'],
+    [1300, 'span-6'],
+  ] as const) {
+    await alone.setViewportSize({ width, height: 600 });
+    const [column, text, room] = await Promise.all(
+      [`.${span}`, '.width-text', '.grid'].map((selector) =>
+        alone.locator(selector).first().boundingBox(),
+      ),
+    );
+    expect(text?.width, `${width} px`).toBeCloseTo(column?.width ?? 0, 1);
+    // In the middle of the room.
+    const sides = [
+      (text?.x ?? 0) - (room?.x ?? 0),
+      (room?.x ?? 0) + (room?.width ?? 0) - (text?.x ?? 0) - (text?.width ?? 0),
+    ];
+    expect(sides[0]).toBeCloseTo(sides[1] ?? 0, 1);
+  }
+  const rows = await alone
+    .locator('.grid')
+    .first()
+    .evaluate((element) => {
+      const style = getComputedStyle(element);
+      return [style.rowGap, style.gridTemplateRows.split(' ')[0]];
+    });
+  expect(rows).toEqual(['12px', '90px']);
+  await alone.close();
+});

@@ -1,6 +1,6 @@
 import type { Derived, TextStyle } from '../derive/derived.ts';
 import { contentPx } from '../derive/space/grid.ts';
-import { widthLimitPx } from '../derive/space/layout.ts';
+import { widthContext, widthLimitPx } from '../derive/space/layout.ts';
 import { rootShare } from '../derive/type/styles.ts';
 import type { StyleDocument } from '../system/document.ts';
 import { fluidPx, kneesOf, ROOT_PX } from '../type/fluid.ts';
@@ -20,7 +20,7 @@ export function columnPx(
   const roomPx = contentPx(grid, widthPx);
   return Math.min(
     roomPx,
-    widthLimitPx(layout.widths, 'text', { roomPx, rootPx: ROOT_PX * rootShare(type) }),
+    widthLimitPx(layout, 'text', widthContext(grid, widthPx, ROOT_PX * rootShare(type))),
     longest === undefined ? Infinity : columnEm(longest, style.letterWidth) * fontPx,
   );
 }
@@ -55,10 +55,11 @@ export function lineRange(
 ): { readonly shortest: Extreme; readonly longest: Extreme } {
   const { fromPx, toPx } = USUAL_RANGE;
   const stops = derived.grid.map(({ fromPx: stop }) => stop);
-  const limit = widthLimitPx(document.layout.widths, 'text', {
-    roomPx: contentPx(derived.grid, toPx),
-    rootPx: ROOT_PX * rootShare(document.type),
-  });
+  const limit = widthLimitPx(
+    document.layout,
+    'text',
+    widthContext(derived.grid, toPx, ROOT_PX * rootShare(document.type)),
+  );
   // Where a column stops growing, and just under each breakpoint, where the one before still holds.
   const turns = derived.grid.flatMap(({ grid }) => {
     const margins = grid.marginStart + grid.marginEnd;

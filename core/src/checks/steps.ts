@@ -4,7 +4,7 @@ import { checkOf, type Finding } from './finding.ts';
 /** Steps that stand beside each other on the scale can be told apart. */
 export const stepsCheck = checkOf(['space'], ['steps'], ({ space }, { steps }) => {
   const all = [...steps.values()];
-  const falling = all.findIndex(({ px }, index) => px <= (all[index - 1]?.px ?? 0));
+  const falling = all.findIndex(({ px }, index) => px <= (all[index - 1]?.px ?? -1));
   const one = all[falling];
   const before = all[falling - 1];
   const disorder: Finding[] =

@@ -80,6 +80,7 @@ export interface SpacePart {
     | 'margin-block-start'
     | 'gap'
     | 'row-gap'
+    | 'column-gap'
     | 'min-block-size';
   readonly role: string;
   readonly use: SpaceUse;

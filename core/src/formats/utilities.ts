@@ -49,7 +49,8 @@ export function utilityRules(document: Decided, derived: Pick<Derived, 'steps'>)
   if (!utilities) return [];
   const used = stepsInUse(document);
   const steps = [...derived.steps.values()].filter(
-    ({ id }) => utilities.steps === 'all' || used.has(id),
+    // No space is what a class is for that takes space away again, at a breakpoint above all.
+    ({ id, px }) => utilities.steps === 'all' || px === 0 || used.has(id),
   );
   const classes = (suffix: string, within?: string): Rule[] =>
     KINDS.flatMap(([word, property]) =>

@@ -10,6 +10,11 @@ export const forgetting = (
   ...(Object.hasOwn(layout.grid.at, id)
     ? [{ op: 'remove', path: `/layout/grid/at/${id}` } as const]
     : []),
+  ...inOrder(layout.widths).flatMap(([width, { at = {} }]) =>
+    Object.hasOwn(at, id)
+      ? [{ op: 'remove', path: `/layout/widths/items/${width}/at/${id}` } as const]
+      : [],
+  ),
   ...inOrder(space.roles).flatMap(([role, own]) =>
     (['value', 'block'] as const).flatMap((side) => {
       const length = own[side];

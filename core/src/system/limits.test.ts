@@ -83,7 +83,7 @@ describe('a field', () => {
   });
 
   test('ends before what is out of reach', () => {
-    const multiple = '/space/steps/items/x/multiple';
+    const multiple = '/space/steps/items/x/px';
     expect(fieldLimits(multiple, { decimals: 2 }).min).toBe(0.01);
     expect(fieldLimits(multiple, { decimals: 2, step: 1 }).min).toBe(0.1);
     expect(fieldLimits('/color/gradients/items/x/angle', { decimals: 0 }).max).toBe(359);

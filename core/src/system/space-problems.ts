@@ -1,4 +1,4 @@
-import { solveGrid } from '../space/grid.ts';
+import { MOST_COLUMNS, solveGrid } from '../space/grid.ts';
 import {
   inOrder,
   NARROW_SCREEN_PX,
@@ -60,6 +60,22 @@ function* lengthProblems(
     yield { path, message: 'only what is pulled out may be below 0' };
 }
 
+/** Widths that count columns count whole ones, and each says what it is from breakpoints that are there. */
+function* widthProblems({ layout }: StyleDocument): Generator<Problem> {
+  for (const [id, { unit, value, at = {} }] of inOrder(layout.widths)) {
+    const path = `/layout/widths/items/${id}`;
+    const all = [
+      [`${path}/value`, value] as const,
+      ...Object.entries(at).map(([key, own]) => [`${path}/at/${key}`, own] as const),
+    ];
+    for (const key of Object.keys(at))
+      yield* reference(`${path}/at/${key}`, 'breakpoint', key, layout.breakpoints);
+    for (const [place, own] of all)
+      if (unit === 'columns' && (!Number.isInteger(own) || own > MOST_COLUMNS))
+        yield { path: place, message: `whole columns, ${MOST_COLUMNS} at most` };
+  }
+}
+
 function* breakpointProblems({ layout }: StyleDocument): Generator<Problem> {
   let before = 0;
   for (const [id, { name, width }] of inOrder(layout.breakpoints)) {
@@ -86,6 +102,8 @@ function* patternProblems({ color, layout, space }: StyleDocument): Generator<Pr
     yield* reference(`${path}/ink`, 'color role', ink, color.roles);
     yield* reference(`${path}/on`, 'color role', on, color.roles);
     yield* reference(`${path}/cell`, 'step', cell, space.steps);
+    if (space.steps.items[cell]?.multiple === 0)
+      yield { path: `${path}/cell`, message: 'a pattern repeats after some space, not after none' };
   }
 }
 
@@ -117,10 +135,16 @@ function* shapeProblems({ content, layout, shape }: StyleDocument): Generator<Pr
 /** What a schema cannot say of space, layout and shape, with the parts that each rule is about. */
 export const SPACE_RULES = [
   {
-    reads: ({ space }: StyleDocument) => [space.steps.order],
+    reads: ({ space }: StyleDocument) => [space.steps],
     *find({ space }: StyleDocument): Generator<Problem> {
       if (space.steps.order.length === 0)
         yield { path: '/space/steps', message: 'a scale keeps one step at least' };
+      for (const [index, [id, { name, multiple }]] of inOrder(space.steps).entries())
+        if (index > 0 && multiple === 0)
+          yield {
+            path: `/space/steps/items/${id}/multiple`,
+            message: `only the first step can be none: “${name}” is a multiple above 0`,
+          };
     },
   },
   {
@@ -141,10 +165,14 @@ export const SPACE_RULES = [
     find: breakpointProblems,
   },
   {
+    reads: ({ layout }: StyleDocument) => [layout.breakpoints.order, layout.widths],
+    find: widthProblems,
+  },
+  {
     reads: ({ color, layout, space }: StyleDocument) => [
       layout.patterns,
       color.roles.order,
-      space.steps.order,
+      space.steps,
     ],
     find: patternProblems,
   },

@@ -68,13 +68,14 @@ export const spaceSchema = z.strictObject({
   steps: collection(
     z.strictObject({
       name: label,
-      multiple: z.number().check(z.gt(0), z.lte(64)),
+      /** 0 for the step that is no space at all, the first where there is one. */
+      multiple: z.number().check(z.gte(0), z.lte(64)),
       /** Where the scale is made by hand. */
       px: z.optional(z.number().check(z.gt(0), z.lte(1000))),
     }),
   ),
   roles: collection(spaceRole),
-  /** By the key of the part: `card.gap`. */
+  /** By the key of the part, `card.gap`, or of one side of it, `card.inset-block-start`. */
   parts: z.record(z.string().check(z.regex(/^[a-z-]{1,40}\.[a-z-]{1,40}$/)), spacePart),
   /** The most that space takes: of the width on a phone, of the area on a wide screen. */
   limits: z.strictObject({ phone: share, wide: share }),
@@ -93,9 +94,13 @@ const gridKnown = z.strictObject({
   column: z.optional(z.number().check(z.gt(0), z.lte(3000))),
   gutter: z.optional(z.number().check(z.gte(0), z.lte(400))),
   margin: z.optional(z.number().check(z.gte(0), z.lte(1000))),
+  /** Between rows, and how high a row is at least; nothing and as high as what is in it where absent. */
+  rowGap: z.optional(z.number().check(z.gte(0), z.lte(400))),
+  row: z.optional(z.number().check(z.gt(0), z.lte(3000))),
 });
 
-export const WIDTH_UNITS = ['rem', 'em', 'ch', 'px', '%'] as const;
+/** In what a width is counted; columns are those of the grid, with the gutters between them. */
+export const WIDTH_UNITS = ['rem', 'em', 'ch', 'px', '%', 'columns'] as const;
 export const SCREEN_UNITS = ['svh', 'lvh', 'dvh'] as const;
 
 const svg = z.string().check(z.maxLength(60_000));
@@ -119,6 +124,10 @@ export const layoutSchema = z.strictObject({
       bound: z.enum(['max', 'min']),
       value: z.number().check(z.gt(0), z.lte(4000)),
       unit: z.enum(WIDTH_UNITS),
+      /** Other values from breakpoints up, in the same unit; what is not said holds on from below. */
+      at: z.optional(z.record(id, z.number().check(z.gt(0), z.lte(4000)))),
+      /** It stands in the middle of the room around it. */
+      centered: z.optional(z.literal(true)),
     }),
   ),
   /** Which viewport a section of full height fills. */

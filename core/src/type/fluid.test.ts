@@ -101,10 +101,10 @@ test('a size never leaves its bounds and runs one way only', () => {
   );
 });
 
-test('equal widths, sizes of nothing and infinite ones are programming mistakes', () => {
+test('equal widths, sizes below nothing and infinite ones are programming mistakes', () => {
   const good = { widthPx: 360, sizePx: 16 };
   expect(() => fluidSize([good, good])).toThrow(RangeError);
-  expect(() => fluidSize([good, { widthPx: 1440, sizePx: 0 }])).toThrow(RangeError);
+  expect(() => fluidSize([good, { widthPx: 1440, sizePx: -1 }])).toThrow(RangeError);
   expect(() => fluidSize([good, { widthPx: Infinity, sizePx: 20 }])).toThrow(RangeError);
 });
 

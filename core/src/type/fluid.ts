@@ -104,16 +104,20 @@ function restsOf(restRem: number, clamps: readonly FluidClamp[]): number[] {
  * size and what each stretch adds. A sum is one value for every width, exact to the rounding, and
  * shorter than the value again in a media query for each stretch.
  * Source: CSS Values 4, clamp(); linear interpolation.
- * Throws a RangeError where the widths do not grow or a number is not finite and positive.
+ * Throws a RangeError where the widths do not grow or a number is not finite, a width is not
+ * above 0 or a size below 0; space flows from a size of 0, text never does.
  */
 export function fluidSize(
   at: readonly SizeAt[],
   unit: FluidUnit = 'vi',
   how: Written = USUAL,
 ): FluidSize {
-  for (const number of at.flatMap(({ widthPx, sizePx }) => [widthPx, sizePx]))
-    if (!(number > 0) || !Number.isFinite(number))
-      throw new RangeError(`widths and sizes are above 0 px, not ${number}`);
+  for (const { widthPx, sizePx } of at) {
+    if (!(widthPx > 0) || !Number.isFinite(widthPx))
+      throw new RangeError(`widths are above 0 px, not ${widthPx}`);
+    if (!(sizePx >= 0) || !Number.isFinite(sizePx))
+      throw new RangeError(`sizes are 0 px or more, not ${sizePx}`);
+  }
   const [first] = at;
   if (!first) throw new RangeError('there is no size');
   const stretches = at.slice(1).flatMap((to, index) => {

@@ -29,7 +29,12 @@ const SETTLE_MS = 120;
 const LEAST_PX = 1.5;
 
 /** All space that is in view, as rectangles with what makes them. */
-function spacesOf(page: MeasuredPage, fromY: number, toY: number): Patch[] {
+function spacesOf(
+  page: MeasuredPage,
+  document: StyleDocument,
+  fromY: number,
+  toY: number,
+): Patch[] {
   const { boxes } = page;
   const children = childrenOf(boxes);
   const patches: Patch[] = [];
@@ -47,7 +52,7 @@ function spacesOf(page: MeasuredPage, fromY: number, toY: number): Patch[] {
     if (box.isOut || box.display === 'inline' || box.width === 0) continue;
     const [top, right, bottom, left] = box.padding;
     const inside = { left: box.left + box.border[3], top: box.top + box.border[0] };
-    const token = (place: Place): string | undefined => partAt(page, index, place);
+    const token = (place: Place): string | undefined => partAt(page, index, place, document);
     const innerHeight = box.height - box.border[0] - box.border[2];
     const innerWidth = box.width - box.border[1] - box.border[3];
     add('padding', [inside.left, inside.top, innerWidth, top], top, token('padding-top'));
@@ -175,7 +180,7 @@ export default function DrawnSpaces({ page, scale, sheet, widthPx, document }: D
       const scrolled = page.defaultView?.scrollY ?? 0;
       const height = page.documentElement.clientHeight;
       setPatches(
-        spacesOf(layoutNow(page), scrolled, scrolled + height).map((patch) => ({
+        spacesOf(layoutNow(page), document, scrolled, scrolled + height).map((patch) => ({
           ...patch,
           top: patch.top - scrolled,
         })),

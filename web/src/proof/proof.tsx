@@ -136,9 +136,12 @@ function Overlays({ page, theme, scale, widthPx, rootPx, drawn }: OverlaysProps)
   );
 }
 
+const TRIED = 'tried, not taken: Enter takes it, Escape goes back';
+
 /** The site's own page, live: at a chosen width, in a chosen theme. */
 export function Proof() {
   const isTrying = useSystem(({ shown, decided }) => shown !== decided);
+  const held = useSystem((state) => state.held);
   const preferences = usePreferences();
   const theme = useProofTheme();
   const modes = useModes();
@@ -185,10 +188,14 @@ export function Proof() {
     proofFonts !== 'arrived'
       ? 'as before the fonts have come; choose “with its fonts” under Fonts, delivery'
       : isTrying
-        ? 'tried, not taken: Enter takes it, Escape goes back'
-        : editing
-          ? 'click words to change them: Enter takes them, Escape goes back'
-          : '';
+        ? TRIED
+        : held === 'pointer'
+          ? 'tried, not taken: releasing it takes it, Escape goes back'
+          : held === 'keys'
+            ? TRIED
+            : editing
+              ? 'click words to change them: Enter takes them, Escape goes back'
+              : '';
   const setWidth = (px: number): void => setPreferences({ proofWidth: heldWidth(px) });
 
   const [grab, setGrab] = useState({ x: 0, width: 0 });
@@ -392,7 +399,7 @@ export function Proof() {
               rootPx={proofRoot}
               filter={filter}
               foot={foot}
-              said={isTrying ? said : ''}
+              said={isTrying || held ? said : ''}
             />
           </Suspense>
         )}

@@ -1,4 +1,4 @@
-import { SPACE_PARTS } from '@garnish/core/components/spaces';
+import { sideKey, sidesOf, SPACES_AND_SIDES } from '@garnish/core/components/spaces';
 import { inOrder, type StyleDocument } from '@garnish/core/system/document';
 import type { Patch } from '@garnish/core/system/patch';
 import { light } from './lit.ts';
@@ -6,6 +6,7 @@ import { usePreferences } from '../ui/preferences.ts';
 import { px } from '../ui/px.ts';
 import { DecidedNumber } from '../system/decided-number.tsx';
 import { useDecided, useStore } from '../system/system-context.ts';
+import { TrySelect } from '../system/try-select.tsx';
 
 type Part = StyleDocument['space']['parts'][string];
 
@@ -19,15 +20,22 @@ const keyOf = (part: Part | undefined): string =>
         ? `step ${part.step}`
         : 'px';
 
-/** One space of a component: the role, step or length that it takes. */
-export function SpacePartRow({ id }: { readonly id: string }) {
+interface SpacePartRowProps {
+  /** A space of a component, or one side of it that is decided by itself. */
+  readonly id: string;
+}
+
+/** One space of a component, or one side of it: the role, step or length that it takes. */
+function SpaceRow({ id }: SpacePartRowProps) {
   const store = useStore();
   const decided = useDecided(['space'], ['spaces', 'steps']);
   const { proofWidth } = usePreferences();
   const { document, derived } = decided;
-  const part = SPACE_PARTS[id];
-  const own = document.space.parts[id];
+  const part = SPACES_AND_SIDES.get(id);
+  const { parts } = document.space;
+  const own = Object.hasOwn(parts, id) ? parts[id] : undefined;
   if (!part) return null;
+  const { side } = part;
   const usual = derived.spaces.get(part.role);
   const path = `/space/parts/${id}`;
   const set = (value: Part | undefined): void => {
@@ -45,17 +53,44 @@ export function SpacePartRow({ id }: { readonly id: string }) {
     own !== undefined && 'px' in own
       ? own.px
       : (step?.px ?? role?.inline.px({ widthPx: proofWidth }) ?? 0);
+  const lit = sidesOf(part.of).map((one) => sideKey(part.of, one));
+  // Sides that are not decided by themselves yet; one that is has a line of its own.
+  const free = sidesOf(id).filter((one) => !Object.hasOwn(parts, sideKey(id, one)));
   return (
     <li
       data-decision={path}
-      className="grid grid-cols-[minmax(0,1fr)_11rem_5rem] items-center gap-x-3 border-t border-line"
-      onPointerEnter={() => light([id, `${id}-inline`, `${id}-block`])}
+      className="grid grid-cols-[minmax(0,1fr)_4.5rem_11rem_5rem] items-center gap-x-3 border-t border-line"
+      onPointerEnter={() => light(side ? [id] : [id, `${id}-inline`, `${id}-block`, ...lit])}
       onPointerLeave={() => light([])}
     >
-      <span className={`truncate ${own ? 'font-semibold' : ''}`} title={id}>
-        {part.says}
+      <span className={`truncate ${own ? 'font-semibold' : ''} ${side ? 'ps-4' : ''}`} title={id}>
+        {side ? side.says : part.says}
       </span>
-      <select
+      {free.length === 0 ? (
+        <span />
+      ) : (
+        <select
+          aria-label={`One side of space ${part.says}`}
+          className="select w-full text-xs text-quiet"
+          value=""
+          onChange={({ currentTarget: { value } }) => {
+            const wanted = free.find(({ end }) => end === value);
+            if (!wanted) return;
+            store.change(
+              [{ op: 'add', path: `${path}-${value}`, value: sideFrom(own, part.role) }],
+              `space ${part.says}, ${wanted.says}`,
+            );
+          }}
+        >
+          <option value="">a side</option>
+          {free.map(({ end, says }) => (
+            <option key={end} value={end}>
+              {says}
+            </option>
+          ))}
+        </select>
+      )}
+      <TrySelect
         aria-label={`Space ${part.says}`}
         className={`select w-full ${own ? '' : 'text-quiet'}`}
         value={keyOf(own)}
@@ -66,10 +101,12 @@ export function SpacePartRow({ id }: { readonly id: string }) {
           else set(kind === 'role' ? { role: name } : { step: name });
         }}
       >
-        <option value="">{usual?.name ?? 'nothing'}, as usual</option>
+        <option value="">
+          {side ? 'as the other sides' : `${usual?.name ?? 'nothing'}, as usual`}
+        </option>
         <optgroup label="roles">
           {inOrder(document.space.roles)
-            .filter(([one, { use }]) => one !== part.role && use !== 'pull')
+            .filter(([one, { use }]) => (side !== undefined || one !== part.role) && use !== 'pull')
             .map(([one, { name }]) => (
               <option key={one} value={`role ${one}`}>
                 {name}
@@ -84,7 +121,7 @@ export function SpacePartRow({ id }: { readonly id: string }) {
           ))}
         </optgroup>
         <option value="px">a length of its own</option>
-      </select>
+      </TrySelect>
       {own !== undefined && 'px' in own ? (
         <DecidedNumber
           path={`${path}/px`}
@@ -101,5 +138,24 @@ export function SpacePartRow({ id }: { readonly id: string }) {
         </span>
       )}
     </li>
+  );
+}
+
+/** What a side begins with: what the whole space takes. */
+const sideFrom = (own: Part | undefined, role: string): Part => ({ ...(own ?? { role }) });
+
+/** One space of a component, with a line for each side that is decided by itself. */
+export function SpacePartRow({ id }: SpacePartRowProps) {
+  const { parts } = useDecided(['space']).document.space;
+  return (
+    <>
+      <SpaceRow id={id} />
+      {sidesOf(id)
+        .map((side) => sideKey(id, side))
+        .filter((key) => Object.hasOwn(parts, key))
+        .map((key) => (
+          <SpaceRow key={key} id={key} />
+        ))}
+    </>
   );
 }

@@ -5,6 +5,7 @@ import { changeList, openedSystem, personRecord } from '../api/resources.ts';
 import { Message } from '../ui/message.tsx';
 import { workerTrier } from './repair-trier.ts';
 import { createSystemStore, type SystemStore } from './store.ts';
+import { useHolding } from './use-holding.ts';
 import { SystemContext } from './system-context.ts';
 import { adoptUnsaved, holdWindow, unsavedOf } from './unsaved.ts';
 
@@ -80,6 +81,12 @@ async function load(id: string): Promise<Loaded> {
   }
 }
 
+/** Numbers that are moved are tried until they are taken. */
+function Held() {
+  useHolding();
+  return null;
+}
+
 /** Opens a system by its id, and shows what is inside once it is there. */
 export function OpenSystem({
   id,
@@ -112,5 +119,10 @@ export function OpenSystem({
   if (!loaded) return <Message title="Opening …" quiet />;
   if ('failure' in loaded)
     return <Message title={loaded.failure.title} detail={loaded.failure.detail} back />;
-  return <SystemContext value={loaded.store}>{children}</SystemContext>;
+  return (
+    <SystemContext value={loaded.store}>
+      <Held />
+      {children}
+    </SystemContext>
+  );
 }

@@ -5,7 +5,7 @@ import type { Measured } from '@garnish/core/checks/measurements';
 import { createFindings, type Findings, type Said } from './findings.ts';
 import type { Choice } from './pending.ts';
 import type { RepairTrier, Tell } from './repair-trier.ts';
-import { createSync, type Made, type Me, type SyncState } from './sync.ts';
+import { createSync, type Made, type Me, type Sync, type SyncState } from './sync.ts';
 import type { Unsaved } from './unsaved.ts';
 import { createViewer, type View } from './views.ts';
 import type { Finding } from '@garnish/core/checks/finding';
@@ -45,6 +45,10 @@ export interface SystemStore {
   readonly onChange: (listener: (change: Made) => void) => () => void;
   readonly undo: () => void;
   readonly redo: () => void;
+  /** What is moved from now on is seen everywhere, and decided when it is taken. */
+  readonly hold: Sync['hold'];
+  readonly takeHeld: Sync['takeHeld'];
+  readonly dropHeld: Sync['dropHeld'];
   /** Answers every place of the conflict. */
   readonly resolve: (choices: ReadonlyMap<string, Choice>) => void;
   readonly dismiss: () => void;
@@ -175,6 +179,9 @@ export function createSystemStore(
       trial = undefined;
       sync.step('redo');
     },
+    hold: sync.hold,
+    takeHeld: sync.takeHeld,
+    dropHeld: sync.dropHeld,
     resolve: sync.resolve,
     dismiss: sync.dismiss,
     open: sync.open,

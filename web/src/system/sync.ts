@@ -38,7 +38,12 @@ export interface SyncState {
   readonly conflict: Conflict | undefined;
   readonly refused: Refused | undefined;
   readonly deleted: boolean;
+  /** How something is being moved that is not taken yet; nothing while nothing is. */
+  readonly held: HeldBy | undefined;
 }
+
+/** What moves a value: a pointer, which takes it by releasing it, or keys. */
+export type HeldBy = 'pointer' | 'keys';
 
 /** A change that was made here. */
 export interface Made extends Pick<Past, 'kind' | 'label'> {
@@ -60,6 +65,12 @@ export interface Sync {
   /** Tells everybody why something was not taken. */
   readonly refuse: (why: string) => void;
   readonly step: (kind: 'undo' | 'redo') => void;
+  /** Whatever changes from now on is one gesture, and waits until it is taken or dropped. */
+  readonly hold: (by: HeldBy) => void;
+  /** Takes what was held, and holds no longer. */
+  readonly takeHeld: () => void;
+  /** Leads back to what was there before it was held; tells whether there was anything. */
+  readonly dropHeld: () => boolean;
   /** Tells the server what was measured of what is saved. */
   readonly tellMeasured: (found: readonly ToldFinding[]) => void;
   /** Answers every place of the conflict. */
@@ -121,6 +132,9 @@ export function createSync(
   /** The newest change that was heard of. */
   let heard = opened.sequence;
   let syncing = false;
+  /** The gesture that is held; the rest of a dropped one that a pointer goes on with changes nothing. */
+  let holding:
+    { readonly gesture: string; readonly by: HeldBy; readonly isDropped: boolean } | undefined;
   let settle: ReturnType<typeof setTimeout> | undefined;
   let leave: (() => void) | undefined;
   /** Changes that were sent: whether they arrived or not, they go on as they were. */
@@ -134,6 +148,8 @@ export function createSync(
   const taken = new Set(past.map((change) => change.id));
   pending = (unsaved?.load() ?? []).filter((change) => !taken.has(change.id));
   rebase();
+
+  const isHeld = ({ gesture }: Pending): boolean => gesture === holding?.gesture;
 
   const stacks = (): Stacks => stacksOf([...history, ...pending], author);
   /** What is shown of it: the same as long as its buttons say the same. */
@@ -246,7 +262,7 @@ export function createSync(
     try {
       for (;;) {
         change = pending[0];
-        if (!change) break;
+        if (!change || isHeld(change)) break;
         sent.add(change.id);
         await post(change);
         waiting = undefined;
@@ -270,9 +286,11 @@ export function createSync(
     patch: Patch,
     label: string,
     kind: Past['kind'],
-    gesture: string,
+    asked: string,
     from: number,
   ): string | undefined {
+    if (holding?.isDropped) return undefined;
+    const gesture = holding?.gesture ?? asked;
     const result = patched(document, patch);
     if (!result.ok) return result.problems[0]?.message ?? 'This does not fit.';
     refused = undefined;
@@ -313,7 +331,29 @@ export function createSync(
     publish();
   }
 
+  function takeHeld(): void {
+    if (!holding) return;
+    const was = pending.some(isHeld);
+    holding = undefined;
+    if (!was) return;
+    publish();
+    void sync();
+  }
+
+  function dropHeld(): boolean {
+    if (!holding || !pending.some(isHeld)) return false;
+    pending = pending.filter((change) => !isHeld(change));
+    holding = holding.by === 'pointer' ? { ...holding, isDropped: true } : undefined;
+    rebase();
+    keep();
+    publish();
+    return true;
+  }
+
   function step(kind: 'undo' | 'redo'): void {
+    // What is not taken yet is what is undone first.
+    if (kind === 'undo' && dropHeld()) return;
+    takeHeld();
     const top = stacks()[kind].at(-1);
     if (!top) return;
     const why = push(top.patch, top.label, kind, crypto.randomUUID(), top.sequence);
@@ -372,18 +412,31 @@ export function createSync(
       const now = stacks();
       if (!sameStacks(shownStacks, now)) shownStacks = now;
       return {
-        saving: waiting !== undefined ? 'waiting' : pending.length > 0 ? 'saving' : 'saved',
+        saving:
+          waiting !== undefined
+            ? 'waiting'
+            : pending.some((change) => !isHeld(change))
+              ? 'saving'
+              : 'saved',
         why: waiting,
         sequence,
         stacks: shownStacks,
         conflict,
         refused,
         deleted,
+        held: pending.some(isHeld) ? holding?.by : undefined,
       };
     },
     push: (patch, label, gesture) => push(patch, label, 'change', gesture, sequence),
     refuse,
     step,
+    hold(by) {
+      if (holding?.by === by && by === 'keys') return;
+      takeHeld();
+      holding = { gesture: crypto.randomUUID(), by, isDropped: false };
+    },
+    takeHeld,
+    dropHeld,
     resolve(choices) {
       if (!conflict) return;
       pending = answered(pending, conflict, choices);
@@ -406,6 +459,7 @@ export function createSync(
       globalThis.addEventListener('beforeunload', warn);
     },
     close() {
+      takeHeld();
       leave?.();
       globalThis.document.removeEventListener('visibilitychange', listen);
       globalThis.removeEventListener('beforeunload', warn);

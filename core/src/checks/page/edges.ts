@@ -1,3 +1,4 @@
+import type { StyleDocument } from '../../system/document.ts';
 import type { Finding } from '../finding.ts';
 import {
   around,
@@ -30,10 +31,14 @@ function edgeOf(boxes: readonly MeasuredBox[], index: number): number | undefine
 }
 
 /** The part that moves a box in from the side, its own or that of a box around it. */
-function partBeside(page: MeasuredPage, index: number): string | undefined {
+function partBeside(
+  page: MeasuredPage,
+  index: number,
+  document: StyleDocument,
+): string | undefined {
   const place: Place = 'padding-left';
   for (let at = index; at >= 0; at = page.boxes[at]?.parent ?? -1) {
-    const key = partAt(page, at, place);
+    const key = partAt(page, at, place, document);
     if (key !== undefined) return key;
   }
   return undefined;
@@ -67,7 +72,7 @@ export const edgesCheck: PageCheck = ({ page, document }) => {
     const other = boxes[many[0]?.index ?? 0];
     const box = boxes[index];
     if (!box || !other) continue;
-    const key = partBeside(page, index);
+    const key = partBeside(page, index, document);
     const repair =
       key === undefined ? undefined : backToRole(document, key, says(px), says(beforePx));
     found.push({

@@ -99,7 +99,7 @@ const SAID: Readonly<
 };
 
 /** Nothing is cut off, sticks out or lies over its neighbor, as it is and under stress. */
-export const fitsCheck: PageCheck = ({ page, children }) => {
+export const fitsCheck: PageCheck = ({ page, children, document }) => {
   const found = new Map<string, Finding>();
   const { when, ...said } = SAID[page.stress ?? 'as it is'];
   for (const { index, figures } of [...sticking(page), ...overlapping(page, children)]) {
@@ -107,7 +107,7 @@ export const fitsCheck: PageCheck = ({ page, children }) => {
     if (!box) continue;
     const id = `fits:${page.stress?.replaceAll(' ', '-') ?? 'plain'}:${alike(box)}`;
     if (found.has(id)) continue;
-    const key = partAt(page, index, 'padding-left');
+    const key = partAt(page, index, 'padding-left', document);
     found.set(id, {
       id,
       ...said,

@@ -57,7 +57,12 @@ export const groupingCheck: PageCheck = (measurement) => {
         if (inner < 0.5 || inner < outer - 0.25) continue;
         const id = `grouping:${alike(box)}`;
         if (found.has(id)) continue;
-        const key = partAt(page, child, axis === 'block' ? 'row-gap' : 'column-gap');
+        const key = partAt(
+          page,
+          child,
+          axis === 'block' ? 'row-gap' : 'column-gap',
+          measurement.document,
+        );
         const repair = key === undefined ? undefined : tighter(measurement, key, inner, outer);
         found.set(id, {
           id,

@@ -1,4 +1,4 @@
-import { SPACE_PARTS } from '../../components/spaces.ts';
+import { SPACES_AND_SIDES } from '../../components/spaces.ts';
 import { nearestStep } from '../../space/scale.ts';
 import type { Finding, Repair } from '../finding.ts';
 import {
@@ -94,7 +94,7 @@ function nearest(
   );
   const step = index === undefined ? undefined : steps[index];
   if (!step) return undefined;
-  const role = derived.spaces.get(SPACE_PARTS[key]?.role ?? '');
+  const role = derived.spaces.get(SPACES_AND_SIDES.get(key)?.role ?? '');
   const isUsual =
     role !== undefined &&
     Math.abs(role.inline.px({ widthPx: page.widthPx }) - step.px) < SAME_PX &&
@@ -123,7 +123,7 @@ export const offScaleCheck: PageCheck = (measurement) => {
     const allowed = allowedOn(box);
     for (const [place, px] of odd) {
       if (allowed.some((one) => Math.abs(one - px) <= SAME_PX)) continue;
-      const key = partAt(page, index, place);
+      const key = partAt(page, index, place, measurement.document);
       const id = `off-scale:${key ?? `${alike(box)}:${place}`}`;
       if (found.has(id)) continue;
       const repair = key === undefined ? undefined : nearest(measurement, key, px);
@@ -132,7 +132,7 @@ export const offScaleCheck: PageCheck = (measurement) => {
         severity: 'look',
         area: 'space',
         decision: key === undefined ? '/space/steps' : `/space/parts/${key}`,
-        title: `${says(px)} ${key === undefined ? `of ${nameOf(box)}` : (SPACE_PARTS[key]?.says ?? key)} is on no step`,
+        title: `${says(px)} ${key === undefined ? `of ${nameOf(box)}` : (SPACES_AND_SIDES.get(key)?.says ?? key)} is on no step`,
         figures: `${place.replace('-', ' ')} of ${nameOf(box)}, at ${page.widthPx} px; ${repair ? `${repair.after} is the nearest step` : 'the scale has no such step'}`,
         reason: 'A value beside the scale is seen as a mistake, and nobody can name it.',
         source: 'measured in the browser; common practice',

@@ -1,5 +1,5 @@
 import type { SpacePart } from '../../components/component.ts';
-import { SPACE_PARTS } from '../../components/spaces.ts';
+import { SPACE_PARTS, SPACES_AND_SIDES } from '../../components/spaces.ts';
 import type { StyleDocument } from '../../system/document.ts';
 import type { Patch } from '../../system/patch.ts';
 import type { Repair } from '../finding.ts';
@@ -27,8 +27,11 @@ const PLACES: Readonly<Record<SpacePart['property'], readonly Place[]>> = {
   'margin-block-start': ['margin-top'],
   gap: ['row-gap', 'column-gap'],
   'row-gap': ['row-gap'],
+  'column-gap': ['column-gap'],
   'min-block-size': ['height'],
 };
+
+const PARTS = Object.entries(SPACE_PARTS);
 
 /** Whether one of the selectors of a part is meant for a box: `.card`, or a tag inside of `.table`. */
 function isMeant(selector: string, page: MeasuredPage, index: number): boolean {
@@ -44,12 +47,21 @@ function isMeant(selector: string, page: MeasuredPage, index: number): boolean {
   });
 }
 
-/** The part of a component that makes a space on a box. */
-export const partAt = (page: MeasuredPage, index: number, place: Place): string | undefined =>
-  Object.entries(SPACE_PARTS).find(
-    ([, { selector, property }]) =>
-      PLACES[property].includes(place) && isMeant(selector, page, index),
-  )?.[0];
+/** The part of a component that makes a space on a box, or the side of it where that is decided by itself. */
+export function partAt(
+  page: MeasuredPage,
+  index: number,
+  place: Place,
+  { space }: Pick<StyleDocument, 'space'>,
+): string | undefined {
+  const isAt = ({ selector, property }: SpacePart): boolean =>
+    PLACES[property].includes(place) && isMeant(selector, page, index);
+  const side = Object.keys(space.parts).find((key) => {
+    const own = SPACES_AND_SIDES.get(key);
+    return own?.side !== undefined && isAt(own);
+  });
+  return side ?? PARTS.find(([, part]) => isAt(part))?.[0];
+}
 
 /** The patch that lets a part take something else. */
 export const setting = (
@@ -72,9 +84,11 @@ export function backToRole(
   after: string,
 ): Repair | undefined {
   if (!Object.hasOwn(space.parts, key)) return undefined;
-  const role = SPACE_PARTS[key]?.role ?? '';
+  const { role = '', side } = SPACES_AND_SIDES.get(key) ?? {};
   return {
-    label: `Follow ${space.roles.items[role]?.name ?? role} again`,
+    label: side
+      ? 'As on its other sides again'
+      : `Follow ${space.roles.items[role]?.name ?? role} again`,
     patch: [{ op: 'remove', path: `/space/parts/${key}` }],
     before,
     after,

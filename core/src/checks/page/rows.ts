@@ -45,7 +45,7 @@ export const navigationCheck: PageCheck = (measurement) => {
     const most = Math.max(MOST_EM * box.fontPx, widest);
     const px = Math.max(0, ...gaps);
     if (px <= most) return [];
-    const key = partAt(page, index, 'column-gap');
+    const key = partAt(page, index, 'column-gap', measurement.document);
     const repair = key === undefined ? undefined : nearer(measurement, key, px, most);
     return [
       {

@@ -1,5 +1,5 @@
 import type { Finding, Repair } from '../finding.ts';
-import { SPACE_PARTS } from '../../components/spaces.ts';
+import { SPACES_AND_SIDES } from '../../components/spaces.ts';
 import {
   nameOf,
   selectorOf,
@@ -64,7 +64,7 @@ function higher(
 ): Repair | undefined {
   const after = says(least);
   const part = document.space.parts[key];
-  const role = SPACE_PARTS[key]?.role ?? '';
+  const role = SPACES_AND_SIDES.get(key)?.role ?? '';
   if (part)
     return {
       label: `Follow ${document.space.roles.items[role]?.name ?? role} again`,
@@ -116,7 +116,7 @@ export const targetsCheck: PageCheck = (measurement) => {
     if (level === 'AA' && hasRoom(boxes, centerOf(box, index), targets, circles)) continue;
     const id = `target:${alike(box)}`;
     if (found.has(id)) continue;
-    const key = partAt(page, index, 'height');
+    const key = partAt(page, index, 'height', document);
     const repair =
       key !== undefined && box.height < least
         ? higher(measurement, key, least, box.height)

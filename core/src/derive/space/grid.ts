@@ -45,9 +45,9 @@ export function contentPx(ranges: readonly GridRange[], widthPx: number): number
   return grid ? Math.max(0, grid.container - grid.marginStart - grid.marginEnd) : widthPx;
 }
 
-type Part = 'columns' | 'gutter' | 'margin' | 'margin-end' | 'container';
+type Part = 'columns' | 'gutter' | 'margin' | 'margin-end' | 'container' | 'row-gap' | 'row';
 
-const partValue = (part: Part, { grid }: GridRange, root: number): TokenValue => {
+const partValue = (part: Part, { grid, known: said }: GridRange, root: number): TokenValue => {
   if (part === 'columns') return { json: grid.columns, css: String(grid.columns) };
   if (part === 'container' && grid.fluid)
     return { ...remValue(grid.container, root), css: '100%', extension: { share: 100 } };
@@ -56,6 +56,8 @@ const partValue = (part: Part, { grid }: GridRange, root: number): TokenValue =>
     margin: grid.marginStart,
     'margin-end': grid.marginEnd,
     container: grid.container,
+    'row-gap': said.rowGap ?? 0,
+    row: said.row ?? 0,
   }[part];
   return remValue(px, root);
 };
@@ -114,6 +116,13 @@ const partsOf = (ranges: readonly GridRange[]): readonly Part[] => [
   'gutter',
   'margin',
   ...(hasEnd(ranges) ? (['margin-end'] as const) : []),
+  ...rowPartsOf(ranges),
+];
+
+/** What rows have that was decided for any screen. */
+const rowPartsOf = (ranges: readonly GridRange[]): readonly ('row-gap' | 'row')[] => [
+  ...(ranges.some(({ known: { rowGap } }) => rowGap !== undefined) ? (['row-gap'] as const) : []),
+  ...(ranges.some(({ known: { row } }) => row !== undefined) ? (['row'] as const) : []),
 ];
 
 export const deriveGridTokens = (ranges: readonly GridRange[], root: number): MadeToken[] =>
@@ -129,9 +138,10 @@ export const deriveGridTokens = (ranges: readonly GridRange[], root: number): Ma
         label: `grid ${id === undefined ? 'on the smallest screen' : `from ${name}`}`,
         value: `${fromPx} px and up`,
       })),
-      steps: ranges.map(
-        ({ name, grid }) =>
-          `${name}: ${grid.columns} × ${px(grid.column)} + ${grid.columns - 1} × ${px(grid.gutter)} + margins of ${px(grid.marginStart)} and ${px(grid.marginEnd)} = ${px(grid.container)}${grid.fluid ? ', and grows with the screen' : ''}`,
+      steps: ranges.map(({ name, grid, known: { row, rowGap } }) =>
+        part === 'row' || part === 'row-gap'
+          ? `${name}: rows ${row === undefined ? 'as high as what is in them' : `of ${px(row)} or more`}, ${px(rowGap ?? 0)} apart`
+          : `${name}: ${grid.columns} × ${px(grid.column)} + ${grid.columns - 1} × ${px(grid.gutter)} + margins of ${px(grid.marginStart)} and ${px(grid.marginEnd)} = ${px(grid.container)}${grid.fluid ? ', and grows with the screen' : ''}`,
       ),
     }),
   }));
@@ -182,6 +192,11 @@ export function deriveGridRules(
         ['display', 'grid'],
         ['grid-template-columns', 'repeat(var(--grid-columns), minmax(0, 1fr))'],
         ['column-gap', 'var(--grid-gutter)'],
+        ...rowPartsOf(ranges).map((part) =>
+          part === 'row'
+            ? (['grid-auto-rows', 'minmax(var(--grid-row), auto)'] as const)
+            : (['row-gap', 'var(--grid-row-gap)'] as const),
+        ),
       ],
     },
     ...spans(''),

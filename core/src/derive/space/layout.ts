@@ -1,10 +1,12 @@
+import type { SolvedGrid } from '../../space/grid.ts';
 import { inOrder, type Layout } from '../../system/document.ts';
-import { everyMode, type MadeToken } from '../../tokens/token.ts';
+import { everyMode, type MadeToken, type TokenValue } from '../../tokens/token.ts';
 import { ROOT_PX } from '../../type/fluid.ts';
 import type { Themes } from '../../system/themes.ts';
 import { byTheme } from '../dark.ts';
-import type { Rule } from '../derived.ts';
-import { remOf, remValue } from './lengths.ts';
+import type { GridRange, LengthFrom, Rule } from '../derived.ts';
+import { contentPx, gridAt } from './grid.ts';
+import { breakpointsJson, remOf, remValue } from './lengths.ts';
 import { slugsOf } from '../../tokens/slugs-of.ts';
 
 /**
@@ -19,17 +21,42 @@ type Width = Layout['widths']['items'][string];
 export interface WidthContext {
   /** The root's font size in px, which it inherits. */
   readonly rootPx?: number;
-  /** The room of the container around it, in px: a percentage is a share of it. */
+  /** The room of the container around it, in px: a percentage is a share of it, and columns divide it. */
   readonly roomPx: number;
+  readonly columns?: Pick<SolvedGrid, 'columns' | 'gutter'> | undefined;
 }
+
+/** What something of the page stands in on a screen: the content of the page. */
+export const widthContext = (
+  ranges: readonly GridRange[],
+  screenPx: number,
+  rootPx: number = ROOT_PX,
+): WidthContext & { readonly screenPx: number } => ({
+  screenPx,
+  rootPx,
+  roomPx: contentPx(ranges, screenPx),
+  columns: gridAt(ranges, screenPx, rootPx),
+});
+
+/** How much of its unit a width is on a screen. */
+const amountAt = (
+  { value, at = {} }: Width,
+  breakpoints: Layout['breakpoints'],
+  screenPx: number,
+): number =>
+  inOrder(breakpoints).reduce(
+    (held, [id, { width }]) => (screenPx >= width ? (at[id] ?? held) : held),
+    value,
+  );
 
 /**
  * A width in px. Lengths in em and ch go by the font of the element that has the width, not by that
- * of the texts in it; percentages by the room around it. Source: CSS Values 4; CSS Sizing 3.
+ * of the texts in it; percentages by the room around it; columns divide that room, and never are more
+ * than there are. Source: CSS Values 4; CSS Sizing 3; CSS Grid 2 for columns of equal shares.
  */
 export const widthPx = (
-  { value, unit }: Width,
-  { rootPx = ROOT_PX, roomPx }: WidthContext,
+  { value, unit }: Pick<Width, 'value' | 'unit'>,
+  { rootPx = ROOT_PX, roomPx, columns = { columns: value, gutter: 0 } }: WidthContext,
 ): number =>
   ({
     rem: value * ROOT_PX,
@@ -37,52 +64,146 @@ export const widthPx = (
     ch: value * rootPx * CH_EM,
     px: value,
     '%': (value / 100) * roomPx,
+    columns:
+      ((roomPx + columns.gutter) * Math.min(value, columns.columns)) / columns.columns -
+      columns.gutter,
   })[unit];
 
-/** The widest that a width lets something become, in px; no limit where there is none, or one from below. */
+/**
+ * The same width in another unit, on the widest screens, so that a change of unit changes nothing that is seen: to two
+ * decimals, to whole columns where it counts those, and to something above 0.
+ */
+export function widthIn(width: Width, unit: Width['unit'], ranges: readonly GridRange[]): Width {
+  const widest = ranges.at(-1);
+  const context = widthContext(ranges, Math.max(widest?.fromPx ?? 0, widest?.grid.container ?? 0));
+  const { columns = 1, gutter = 0 } = context.columns ?? {};
+  const converted = (value: number): number => {
+    const px = widthPx({ value, unit: width.unit }, context);
+    if (unit === 'columns') {
+      const count = ((px + gutter) / (context.roomPx + gutter)) * columns;
+      return Math.min(columns, Math.max(1, Math.round(count)));
+    }
+    const one = widthPx({ value: 1, unit }, context);
+    return Math.max(0.01, Number((px / one).toFixed(2)));
+  };
+  return {
+    ...width,
+    unit,
+    value: converted(width.value),
+    ...(width.at && {
+      at: Object.fromEntries(Object.entries(width.at).map(([id, own]) => [id, converted(own)])),
+    }),
+  };
+}
+
+/** The widest that a width lets something become on a screen, in px; no limit where there is none, or one from below. */
 export function widthLimitPx(
-  { items }: Layout['widths'],
+  { widths, breakpoints }: Pick<Layout, 'widths' | 'breakpoints'>,
   id: string,
-  context: WidthContext,
+  context: WidthContext & { readonly screenPx: number },
 ): number {
-  const width = items[id];
-  return width?.bound === 'max' ? widthPx(width, context) : Infinity;
+  const width = widths.items[id];
+  if (width?.bound !== 'max') return Infinity;
+  const value = amountAt(width, breakpoints, context.screenPx);
+  return widthPx({ ...width, value }, context);
+}
+
+/** So many columns of the room around, with the gutters between them; never more columns than there are. */
+const columnsCss = (value: number): string =>
+  `calc((100% + var(--grid-gutter)) * min(${value}, var(--grid-columns)) / var(--grid-columns) - var(--grid-gutter))`;
+
+/** A width as a value. What the open format has no unit for stands in it as px of the widest screens, and whole in our extension. */
+function widthValue(
+  { value, unit }: Pick<Width, 'value' | 'unit'>,
+  ranges: readonly GridRange[],
+  root: number,
+): Omit<TokenValue, 'extension'> {
+  if (unit === 'px') return { json: { value, unit }, css: `${value}px` };
+  if (unit === 'rem') return remValue(value * ROOT_PX, root);
+  const widest = ranges.at(-1);
+  const context =
+    unit === 'columns' && widest
+      ? widthContext(ranges, Math.max(widest.fromPx, widest.grid.container))
+      : { roomPx: ROOT_PX };
+  return {
+    json: { value: remOf(widthPx({ value, unit }, context), root), unit: 'rem' },
+    css: unit === 'columns' ? columnsCss(value) : `${value}${unit}`,
+  };
+}
+
+/** What the open format cannot say of a width: its unit, and what it is from breakpoints up. */
+function widthExtension(
+  { value, unit }: Width,
+  from: readonly LengthFrom[],
+): Pick<TokenValue, 'extension'> {
+  const own = unit === 'px' || unit === 'rem' ? {} : { width: { value, unit } };
+  const extension = { ...own, ...(from.length > 0 && breakpointsJson(from)) };
+  return Object.keys(extension).length === 0 ? {} : { extension };
+}
+
+/** What a width is from breakpoints up, where that is another one. */
+const widthFrom = (
+  width: Width,
+  breakpoints: Layout['breakpoints'],
+  ranges: readonly GridRange[],
+  root: number,
+): readonly LengthFrom[] =>
+  inOrder(breakpoints).flatMap(([id, { width: fromPx }]) => {
+    const value = width.at?.[id];
+    return value === undefined
+      ? []
+      : [{ fromPx, value: widthValue({ ...width, value }, ranges, root) }];
+  });
+
+/** What widths become from breakpoints up, for the rules of those. */
+export function widthsFrom(
+  layout: Layout,
+  ranges: readonly GridRange[],
+  root: number,
+): readonly (readonly [property: string, from: LengthFrom])[] {
+  const slugOf = widthSlugs(layout);
+  return inOrder(layout.widths).flatMap(([id, width]) =>
+    widthFrom(width, layout.breakpoints, ranges, root).map(
+      (from) => [`--width-${slugOf.get(id) ?? id}`, from] as const,
+    ),
+  );
 }
 
 export const widthSlugs = ({ widths }: Pick<Layout, 'widths'>) => slugsOf(widths);
 export const pictureSlugs = ({ pictures }: Pick<Layout, 'pictures'>) => slugsOf(pictures);
 
-export function deriveLayoutTokens(layout: Layout, root: number): MadeToken[] {
+export function deriveLayoutTokens(
+  layout: Layout,
+  ranges: readonly GridRange[],
+  root: number,
+): MadeToken[] {
   const widthSlug = widthSlugs(layout);
   const pictureSlug = pictureSlugs(layout);
   return [
     ...inOrder(layout.widths).map(([id, width]): MadeToken => {
       const slug = widthSlug.get(id) ?? id;
       const { value, unit, bound } = width;
-      const rem =
-        unit === 'px'
-          ? { json: { value, unit } as const, css: `${value}px` }
-          : unit === 'rem'
-            ? remValue(value * ROOT_PX, root)
-            : {
-                json: {
-                  value: remOf(widthPx(width, { roomPx: ROOT_PX }), root),
-                  unit: 'rem',
-                } as const,
-                css: `${value}${unit}`,
-                extension: { width: { value, unit } },
-              };
+      const from = widthFrom(width, layout.breakpoints, ranges, root);
       return {
         id: `width.${slug}`,
         path: ['width', slug],
         tier: 'primitive',
         type: 'dimension',
-        values: everyMode(rem),
+        values: everyMode({
+          ...widthValue(width, ranges, root),
+          ...widthExtension(width, from),
+        }),
         trail: () => ({
           decisions: [
             { path: `/layout/widths/items/${id}`, label: width.name, value: `${value} ${unit}` },
           ],
-          steps: [bound === 'max' ? 'the widest that it gets' : 'the narrowest that it gets'],
+          steps: [
+            bound === 'max' ? 'the widest that it gets' : 'the narrowest that it gets',
+            ...(unit === 'columns'
+              ? ['columns of the grid with the gutters between them, and never more than there are']
+              : []),
+            ...from.map(({ fromPx, value: own }) => `from ${fromPx} px: ${own.css ?? ''}`),
+          ],
         }),
       };
     }),
@@ -166,12 +287,13 @@ export function deriveLayoutRules(layout: Layout, themes: Themes): Rule[] {
   const pictureSlug = pictureSlugs(layout);
   const { logo, screen, header } = layout;
   return [
-    ...inOrder(layout.widths).map(([id, { bound }]): Rule => {
+    ...inOrder(layout.widths).map(([id, { bound, centered }]): Rule => {
       const slug = widthSlug.get(id) ?? id;
       return {
         selector: `.width-${slug}`,
         declarations: [
           [bound === 'max' ? 'max-inline-size' : 'min-inline-size', `var(--width-${slug})`],
+          ...(centered ? [['margin-inline', 'auto'] as const] : []),
         ],
       };
     }),

@@ -5,7 +5,7 @@ import { node } from '../graph.ts';
 import { ruleNode, tokenNode } from '../parts.ts';
 import { root } from '../root.ts';
 import { deriveGrid, deriveGridRules, deriveGridTokens, gridFrom } from './grid.ts';
-import { deriveLayoutRules, deriveLayoutTokens } from './layout.ts';
+import { deriveLayoutRules, deriveLayoutTokens, widthsFrom } from './layout.ts';
 import type { LengthSources } from './lengths.ts';
 import { derivePartRules, derivePartTokens, derivePieces } from './parts.ts';
 import {
@@ -65,7 +65,7 @@ export const spaceTokens = tokenNode(
 
 export const layoutTokens = tokenNode(
   'space: tokens of the layout',
-  [layout, root],
+  [layout, gridRanges, root],
   deriveLayoutTokens,
 );
 
@@ -104,6 +104,7 @@ export const layoutRules = ruleNode(
 
 export const breakpointRulesOf = ruleNode(
   'space: rules of breakpoints',
-  [spaces, gridRanges, root],
-  (allSpaces, ranges, share) => breakpointRules(allSpaces, gridFrom(ranges, share)),
+  [spaces, layout, gridRanges, root],
+  (allSpaces, decided, ranges, share) =>
+    breakpointRules(allSpaces, [...gridFrom(ranges, share), ...widthsFrom(decided, ranges, share)]),
 );

@@ -1,5 +1,5 @@
 import type { SpacePart } from '../../components/component.ts';
-import { SPACE_PARTS } from '../../components/spaces.ts';
+import { SPACE_PARTS, SPACES_AND_SIDES, sideKey, sidesOf } from '../../components/spaces.ts';
 import type { Space } from '../../system/document.ts';
 import { everyMode, type MadeToken, type TokenValue } from '../../tokens/token.ts';
 import type { DerivedSpace, Rule, SpaceStep } from '../derived.ts';
@@ -55,22 +55,52 @@ function piecesOf(
       piece(`${key}-block`, 'row-gap', 'block'),
       piece(`${key}-inline`, 'column-gap', 'inline'),
     ];
-  const side = property.startsWith('padding-inline') ? 'inline' : 'block';
+  const side =
+    property.startsWith('padding-inline') || property === 'column-gap' ? 'inline' : 'block';
   return [piece(key, property, side)];
 }
 
-/** How long a space of a component is at the sides on a screen, in px: as decided, or as its usual role is; 0 for none. */
+/** The pieces of a part, and those of its sides that are decided by themselves, which stand after them. */
+function withSides(
+  key: string,
+  part: SpacePart,
+  parts: Space['parts'],
+  pieces: readonly Piece[],
+  sources: PartSources,
+): readonly Piece[] {
+  const sides = sidesOf(key).flatMap((side) => {
+    const own = sideKey(key, side);
+    const decided = Object.hasOwn(parts, own) ? parts[own] : undefined;
+    if (!decided) return [];
+    const { property } = side;
+    const found = piecesOf(own, { ...part, property }, decided, sources);
+    // A role with other lengths above and below gives a side the one that it is.
+    return found.map((piece) => ({ ...piece, key: own, token: own, property }));
+  });
+  const replaced = new Set(sides.map(({ token }) => token));
+  return [...pieces.filter(({ token }) => !replaced.has(token)), ...sides];
+}
+
+/**
+ * How long a space of a component is at the sides on a screen, in px: as decided, or as its usual
+ * role is, 0 for none; the mean of both sides where they differ. */
 export function partPx(
   key: string,
   screenPx: number,
   { parts, spaces, steps }: Omit<PartSources, 'root'> & { readonly parts: Space['parts'] },
 ): number {
-  const decided = Object.hasOwn(parts, key) ? parts[key] : undefined;
-  if (decided && 'px' in decided) return decided.px;
-  const step = decided && 'step' in decided ? steps.get(decided.step) : undefined;
-  if (step) return step.px;
-  const role = (decided && 'role' in decided ? decided.role : undefined) ?? SPACE_PARTS[key]?.role;
-  return role === undefined ? 0 : spacePx(spaces, role, screenPx);
+  const lengthOf = (own: string): number | undefined => {
+    const decided = Object.hasOwn(parts, own) ? parts[own] : undefined;
+    if (decided && 'px' in decided) return decided.px;
+    if (decided && 'step' in decided) return steps.get(decided.step)?.px;
+    return decided && spacePx(spaces, decided.role, screenPx);
+  };
+  const role = SPACE_PARTS[key]?.role;
+  const both = lengthOf(key) ?? (role === undefined ? 0 : spacePx(spaces, role, screenPx));
+  const [start, end] = ['inline-start', 'inline-end'].map(
+    (end) => lengthOf(sideKey(key, { end })) ?? both,
+  );
+  return ((start ?? both) + (end ?? both)) / 2;
 }
 
 /** Every space of the components with the token that holds it. */
@@ -81,7 +111,17 @@ export const derivePieces = (
   root: number,
 ): readonly Piece[] =>
   Object.entries(SPACE_PARTS).flatMap(([key, own]) =>
-    piecesOf(key, own, parts[key], { spaces, steps, root }),
+    withSides(
+      key,
+      own,
+      parts,
+      piecesOf(key, own, Object.hasOwn(parts, key) ? parts[key] : undefined, {
+        spaces,
+        steps,
+        root,
+      }),
+      { spaces, steps, root },
+    ),
   );
 
 /** A component token for every space of the components. */
@@ -100,7 +140,7 @@ export const derivePartTokens = (pieces: readonly Piece[]): MadeToken[] =>
       decisions: [
         {
           path: `/space/parts/${key}`,
-          label: SPACE_PARTS[key]?.says ?? key,
+          label: SPACES_AND_SIDES.get(key)?.says ?? key,
           value: reference ?? value.css ?? '',
         },
       ],
@@ -114,7 +154,7 @@ export function derivePartRules(
 ): Rule[] {
   const bySelector = new Map<string, (readonly [string, string])[]>();
   for (const { key, token, property } of pieces) {
-    const selector = SPACE_PARTS[key]?.selector ?? '';
+    const selector = SPACES_AND_SIDES.get(key)?.selector ?? '';
     const there = bySelector.get(selector) ?? [];
     there.push([property, `var(--${token.replace('.', '-')})`]);
     bySelector.set(selector, there);

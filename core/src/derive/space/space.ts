@@ -16,21 +16,40 @@ import { slugsOf } from '../../tokens/slugs-of.ts';
 
 export const USUAL_SERIES = { first: 0.5, ratio: 1.6 } as const;
 
+type Step = Space['steps']['items'][string];
+
+/** No space at all is a step too, where a system decides for it: the only one that is a multiple of nothing. */
+export const isNone = ({ multiple }: Pick<Step, 'multiple'>): boolean => multiple === 0;
+
+/** What is one for each step that is some space, with what stands for none among them. */
+function withNone<Value>(
+  all: readonly (readonly [string, Step])[],
+  none: Value,
+  some: (count: number) => readonly Value[],
+): Value[] {
+  const rest = some(all.filter(([, step]) => !isNone(step)).length).values();
+  return all.map(([, step]) => (isNone(step) ? none : (rest.next().value ?? none)));
+}
+
 /** What the steps are in px, in order. */
 export function stepSizes({ unit, scale, series = USUAL_SERIES, steps }: Space): readonly number[] {
   const all = inOrder(steps);
-  if (scale === 'geometric') return geometricSteps(unit, series, all.length);
+  if (scale === 'geometric')
+    return withNone(all, 0, (count) => geometricSteps(unit, series, count));
   return all.map(([, { multiple, px }]) =>
-    scale === 'by hand' ? (px ?? unit * multiple) : unit * multiple,
+    scale === 'by hand' && multiple > 0 ? (px ?? unit * multiple) : unit * multiple,
   );
 }
+
+/** What the step that is no space is called. */
+export const NO_SPACE = 'none';
 
 /** What the steps are called. */
 export function stepNames(space: Space, sizes: readonly number[]): readonly string[] {
   const all = inOrder(space.steps);
-  if (space.names === 'size words') return sizeWords(all.length);
+  if (space.names === 'size words') return withNone(all, NO_SPACE, sizeWords);
   if (space.names === 'multiples')
-    return sizes.map((px) => String(Number((px / space.unit).toFixed(3))));
+    return sizes.map((px) => (px === 0 ? NO_SPACE : String(Number((px / space.unit).toFixed(3)))));
   return all.map(([, { name }]) => name);
 }
 
@@ -224,10 +243,10 @@ export function deriveSpaceTokens(
 /** What changes at each breakpoint, smallest first: one rule a breakpoint. */
 export function breakpointRules(
   spaces: ReadonlyMap<string, DerivedSpace>,
-  grid: readonly (readonly [property: string, from: LengthFrom])[],
+  others: readonly (readonly [property: string, from: LengthFrom])[],
 ): Rule[] {
   const all = [
-    ...grid,
+    ...others,
     ...[...spaces.values()].flatMap((one) =>
       sidesOf(one).flatMap((side) =>
         one[side].from.map((from) => [`--${tokenOf(one, side).replace('.', '-')}`, from] as const),

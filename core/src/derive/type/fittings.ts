@@ -2,7 +2,7 @@ import { inOrder, type Layout, type StyleDocument } from '../../system/document.
 import { siteTexts, type SiteText } from '../../proof/texts.ts';
 import type { GridRange } from '../derived.ts';
 import { contentPx } from '../space/grid.ts';
-import { widthLimitPx } from '../space/layout.ts';
+import { widthContext, widthLimitPx } from '../space/layout.ts';
 import { ROOT_PX } from '../../type/fluid.ts';
 import { rootShare, type Fitting } from './styles.ts';
 
@@ -24,7 +24,7 @@ const NONE: Readonly<Record<string, Fitting>> = {};
 export function deriveFittings(
   { roles, root = 100 }: StyleDocument['type'],
   content: StyleDocument['content'],
-  { widths }: Pick<Layout, 'widths'>,
+  layout: Pick<Layout, 'widths' | 'breakpoints'>,
   insetPx: (part: string, screenPx: number) => number,
   grid: readonly GridRange[],
 ): Readonly<Record<string, Fitting>> {
@@ -41,7 +41,11 @@ export function deriveFittings(
           const limitPx =
             width === undefined
               ? Infinity
-              : widthLimitPx(widths, width, { roomPx, rootPx: ROOT_PX * rootShare({ root }) });
+              : widthLimitPx(
+                  layout,
+                  width,
+                  widthContext(grid, screenPx, ROOT_PX * rootShare({ root })),
+                );
           return insets.reduce(
             (room, part) => room - insetPx(part, screenPx),
             Math.min(roomPx, limitPx),

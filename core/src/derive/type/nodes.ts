@@ -29,16 +29,17 @@ const fittings = node(
     type,
     ({ content }: StyleDocument) => content,
     ({ layout }: StyleDocument) => layout.widths,
+    ({ layout }: StyleDocument) => layout.breakpoints,
     spaces,
     steps,
     ({ space }: StyleDocument) => space.parts,
     gridRanges,
   ],
-  (decided, content, widths, allSpaces, allSteps, parts, ranges) =>
+  (decided, content, widths, breakpoints, allSpaces, allSteps, parts, ranges) =>
     deriveFittings(
       decided,
       content,
-      { widths },
+      { widths, breakpoints },
       (part, screenPx) => partPx(part, screenPx, { parts, spaces: allSpaces, steps: allSteps }),
       ranges,
     ),

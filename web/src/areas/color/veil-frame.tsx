@@ -177,6 +177,7 @@ export function VeilFrame(props: VeilFrameProps) {
             }}
             {...(!inHero && {
               role: 'group',
+              'data-moved-by-keys': '',
               tabIndex: 0,
               'aria-label': `Box ${index + 1}, ${style?.name ?? box.text}: arrow keys move it, with Shift they size it`,
               onKeyDown: press(key),

@@ -1,6 +1,7 @@
 import { contentBreaks } from '@garnish/core/checks/content-breaks';
 import type { GridRange } from '@garnish/core/derive/derived';
 import { solveGrid, spanWidth, type GridKnown } from '@garnish/core/space/grid';
+import type { GridRows } from '@garnish/core/system/grid-knowns';
 import { forgetting } from '@garnish/core/system/breakpoints';
 import { inOrder, NARROW_SCREEN_PX } from '@garnish/core/system/document';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
@@ -27,7 +28,21 @@ const SAYS: Readonly<Record<(typeof PARTS)[number], string>> = {
   margin: 'margin',
 };
 
-const computedOf = (part: (typeof PARTS)[number], { grid }: GridRange): string => {
+/** What is known of the rows, which nothing is computed from. */
+const ROWS = ['rowGap', 'row'] as const;
+const ROW_SAYS: Readonly<Record<(typeof ROWS)[number], string>> = {
+  rowGap: 'row gap',
+  row: 'row, at least',
+};
+const ALL = [...PARTS, ...ROWS] as const;
+type Part = (typeof ALL)[number];
+
+const saysOf = (part: Part): string =>
+  part === 'rowGap' || part === 'row' ? ROW_SAYS[part] : SAYS[part];
+
+const computedOf = (part: Part, { grid, known }: GridRange): string => {
+  if (part === 'rowGap') return String(known.rowGap ?? 0);
+  if (part === 'row') return known.row === undefined ? 'as filled' : String(known.row);
   if (part === 'container' && grid.fluid) return 'screen';
   if (part === 'margin')
     return grid.marginStart === grid.marginEnd
@@ -41,8 +56,8 @@ function Known() {
   const decided = useDecided(['layout'], ['grid']);
   const { layout } = decided.document;
   const ranges = decided.derived.grid;
-  const setting = (range: GridRange, part: keyof GridKnown, value: number | undefined): Patch => {
-    const own: GridKnown =
+  const setting = (range: GridRange, part: Part, value: number | undefined): Patch => {
+    const own: GridKnown & GridRows =
       range.id === undefined ? layout.grid.base : (layout.grid.at[range.id] ?? {});
     // What is undefined does not become JSON, and so is left open.
     const next = { ...own, [part]: value };
@@ -53,7 +68,7 @@ function Known() {
   /** Why a number would not do: what the grid itself says first, then what the document does. */
   const problemWith = (
     range: GridRange,
-    part: keyof GridKnown,
+    part: Part,
     value: number | undefined,
   ): string | undefined => {
     const screenPx = Math.max(NARROW_SCREEN_PX, range.fromPx);
@@ -78,10 +93,10 @@ function Known() {
           </tr>
         </thead>
         <tbody>
-          {PARTS.map((part) => (
+          {ALL.map((part) => (
             <tr key={part} className="border-t border-line">
               <th scope="row" className="pe-2 text-start font-semibold">
-                {SAYS[part]}
+                {saysOf(part)}
               </th>
               {ranges.map((range) => {
                 const own =
@@ -97,7 +112,7 @@ function Known() {
                     }
                   >
                     <KnownField
-                      label={`${SAYS[part]}, ${range.name}`}
+                      label={`${saysOf(part)}, ${range.name}`}
                       known={own[part]}
                       computed={computedOf(part, range)}
                       decide={(value) =>
@@ -105,8 +120,8 @@ function Known() {
                         store.decide(
                           setting(range, part, value),
                           value === undefined
-                            ? `${SAYS[part]} left open, ${range.name}`
-                            : `${SAYS[part]}, ${range.name}`,
+                            ? `${saysOf(part)} left open, ${range.name}`
+                            : `${saysOf(part)}, ${range.name}`,
                         )
                       }
                     />

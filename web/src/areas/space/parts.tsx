@@ -1,4 +1,4 @@
-import { SPACE_PARTS } from '@garnish/core/components/spaces';
+import { sideKey, sidesOf, SPACE_PARTS } from '@garnish/core/components/spaces';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { SpacePartRow } from '../../proof/space-part-row.tsx';
@@ -15,8 +15,10 @@ export function Parts() {
   const asked = parameters.get('at') ?? '';
   const isAsked = asked.startsWith(AT) && !Object.hasOwn(parts, asked.slice(AT.length));
   const [all, setAll] = useState(isAsked);
-  const decidedHere = Object.keys(SPACE_PARTS).filter((id) => Object.hasOwn(parts, id));
-  const others = Object.keys(SPACE_PARTS).filter((id) => !Object.hasOwn(parts, id));
+  const isDecided = (id: string): boolean =>
+    [id, ...sidesOf(id).map((side) => sideKey(id, side))].some((key) => Object.hasOwn(parts, key));
+  const decidedHere = Object.keys(SPACE_PARTS).filter(isDecided);
+  const others = Object.keys(SPACE_PARTS).filter((id) => !isDecided(id));
   return (
     <div>
       {decidedHere.length > 0 && (

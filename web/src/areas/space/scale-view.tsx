@@ -1,5 +1,6 @@
+import { uniqueName } from '@garnish/core/color/names';
 import { LEAST_RATIO, SPACE_SCALES } from '@garnish/core/space/scale';
-import { USUAL_SERIES } from '@garnish/core/derive/space/space';
+import { NO_SPACE, USUAL_SERIES } from '@garnish/core/derive/space/space';
 import { inOrder } from '@garnish/core/system/document';
 import { STEP_NAMES } from '@garnish/core/system/space-schema';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
@@ -107,12 +108,30 @@ function Base() {
 }
 
 function Steps() {
+  const store = useStore();
   const { document, derived } = useDecided(STEP_USERS, ['steps']);
   const { space } = document;
   const uses = stepUses(document);
   const sizes = [...derived.steps.values()];
   const largest = Math.max(...sizes.map(({ px }) => px));
   const scale = Math.min(1, LARGEST_BAR_PX / largest);
+  const addNone = (): void => {
+    const id = `step-${crypto.randomUUID().slice(0, 8)}`;
+    store.change(
+      [
+        {
+          op: 'add',
+          path: `/space/steps/items/${id}`,
+          value: {
+            name: uniqueName(NO_SPACE, new Set(inOrder(space.steps).map(([, { name }]) => name))),
+            multiple: 0,
+          },
+        },
+        { op: 'replace', path: '/space/steps/order', value: [id, ...space.steps.order] },
+      ],
+      'step none',
+    );
+  };
   return (
     <>
       <Items
@@ -144,14 +163,14 @@ function Steps() {
           const step = sizes[index];
           const before = sizes[index - 1];
           const px = step?.px ?? 0;
-          const ratio = before ? px / before.px : undefined;
+          const ratio = before && before.px > 0 ? px / before.px : undefined;
           const rem = Number((px / 16).toFixed(4));
           return (
             <>
               {space.names !== 'own' && (
                 <span className="flex min-h-7 items-center font-semibold">{step?.name}</span>
               )}
-              {space.scale === 'geometric' ? (
+              {space.scale === 'geometric' || step?.px === 0 ? (
                 <span />
               ) : (
                 <DecidedNumber
@@ -181,6 +200,11 @@ function Steps() {
           );
         }}
       </Items>
+      {!sizes.some(({ px }) => px === 0) && (
+        <button type="button" className="act" onClick={addNone}>
+          A step none, for no space
+        </button>
+      )}
       {scale < 1 && (
         <p className="text-xs text-quiet">Bars at {Math.round(scale * 100)} % of their size.</p>
       )}

@@ -349,6 +349,15 @@ test('a limited display: nearest colors, snap, the proof as it would be seen the
   await page.getByRole('button', { name: 'Snap buoy to #cc3300' }).click();
   await saved(page);
   expect((await documentOf(request, id)).color.sources.items['buoy']?.value).toBe('#cc3300');
+
+  // Told beside every color field from then on, and snapped there.
+  await page.getByRole('checkbox', { name: 'told beside every color field' }).check();
+  const views = page.getByRole('navigation', { name: 'Views of color' });
+  await views.getByRole('button', { name: 'Palette', exact: true }).click();
+  await expect(page.getByText(/^shown as it is: /)).toHaveCount(1);
+  await page.getByRole('button', { name: /^Snap marsh to #/ }).click();
+  await expect(page.getByText(/^shown as it is: /)).toHaveCount(2);
+  await views.getByRole('button', { name: 'Displays', exact: true }).click();
   await page.getByRole('button', { name: 'black and white' }).click();
   await expect(page.getByText(/texts read on it in flat colors/)).toBeVisible();
   await page.getByRole('button', { name: 'Show the proof' }).click();

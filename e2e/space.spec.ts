@@ -406,8 +406,8 @@ test('no space, one side of a space, a width of columns and rows of the grid are
   await view(page, 'Check');
   await page.getByRole('button', { name: /^All \d+ others$/ }).click();
   await page
-    .getByRole('combobox', { name: 'One side of space inside a card' })
-    .selectOption('above');
+    .getByRole('combobox', { name: 'Space inside a card', exact: true })
+    .selectOption({ label: 'above' });
   await page
     .getByRole('combobox', { name: 'Space inside a card, above' })
     .selectOption({ label: 'step none, 0 px' });

@@ -512,3 +512,37 @@ test('a role is dragged along the stair', async ({ page, request }) => {
   await saved(page);
   expect((await documentOf(request, id)).type.roles.items['quote']?.place).toBe(3);
 });
+
+test('a role follows another but for one thing, is tried as that, and goes with what it becomes', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, BRACKWATER);
+  await openArea(page, id, 'type');
+  await page.getByRole('button', { name: 'Everything about lead' }).click();
+  const follows = page.getByRole('combobox', { name: 'Role that lead follows' });
+  await follows.selectOption({ label: 'body' });
+  await expect(page.getByText('in everything; what is changed here is its own')).toBeVisible();
+  const lead = page.getByRole('group', { name: 'Text role lead' });
+  await lead.getByRole('combobox', { name: 'case of lead' }).selectOption('uppercase');
+  const back = lead.getByRole('button', { name: 'case as body again' });
+  await expect(back.first()).toBeVisible();
+
+  // What the other becomes, this becomes too; what is its own stays.
+  await page.getByRole('combobox', { name: 'Place of body' }).selectOption({ index: 2 });
+  await saved(page);
+  const { body, lead: after } = (await documentOf(request, id)).type.roles.items;
+  expect(after).toMatchObject({
+    follows: { of: 'body', but: ['case'] },
+    place: body?.place,
+    face: body?.face,
+    case: 'uppercase',
+  });
+  await back.first().click();
+  await saved(page);
+  const again = (await documentOf(request, id)).type.roles.items['lead'];
+  expect([again?.follows?.but, again?.case]).toEqual([[], undefined]);
+  await follows.selectOption('');
+  await saved(page);
+  expect((await documentOf(request, id)).type.roles.items['lead']?.follows).toBeUndefined();
+});

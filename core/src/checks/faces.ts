@@ -4,14 +4,19 @@ import { firstVisit } from '../derive/type/faces.ts';
 import { LANGUAGES } from '../fonts/languages.ts';
 import { ROOT_PX } from '../type/fluid.ts';
 import type { StyleDocument } from '../system/document.ts';
-import { chosenFaces, faceFor, type UsedFace } from '../system/faces.ts';
+import { chosenFaces, faceFor, isOptionalFace, type UsedFace } from '../system/faces.ts';
 import { checkOf, onNarrow, type Finding } from './finding.ts';
 
 const HAS_DIGITS = /\d/;
 
 /** Where a face is seen in the proof. */
 const seenAt = ({ face, narrow }: UsedFace, fonts: StyleDocument['fonts']): Finding['where'] => ({
-  selector: { heading: 'h1', text: '.type-body', label: '.type-label' }[face],
+  selector: {
+    heading: 'h1',
+    text: '.type-body',
+    label: '.type-label',
+    code: '.type-code',
+  }[face],
   ...(narrow && onNarrow(fonts)),
 });
 
@@ -125,7 +130,14 @@ const MOST_FAMILIES = 3;
 
 /** More families than a reader tells apart. */
 export const familiesCheck = checkOf(['fonts'], [], ({ fonts }) => {
-  const names = [...new Set(chosenFaces(fonts).map(({ choice }) => choice.family.name))];
+  // Letters of equal width are what code is told apart by; they stand for it however many others there are.
+  const names = [
+    ...new Set(
+      chosenFaces(fonts)
+        .filter(({ face }) => face !== 'code')
+        .map(({ choice }) => choice.family.name),
+    ),
+  ];
   if (names.length <= MOST_FAMILIES) return [];
   return [
     {
@@ -168,7 +180,7 @@ const LEAST_X_PX = 5.5;
 /** The smallest text: strokes thinner than a pixel, or letters that can hardly be told apart. */
 export const smallTextCheck = checkOf(['fonts'], ['styles'], ({ fonts }, { styles }) => {
   const small = [...styles.values()].filter(
-    ({ face }) => face === 'text' || (face === 'label' && fonts.roles.label),
+    ({ face }) => face === 'text' || (isOptionalFace(face) && fonts.roles[face]),
   );
   const shown = [
     ...small.map((style) => ({ ...style, narrow: false })),

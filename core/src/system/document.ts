@@ -57,8 +57,8 @@ const fontChoice = z.strictObject({
   weight: z.int().check(z.gte(1), z.lte(1000)),
 });
 
-/** What a face is for. Labels are set in the heading face where they have none of their own. */
-export const FACES = ['heading', 'text', 'label'] as const;
+/** What a face is for. Labels and code are set in the face of headings and of text where they have none of their own. */
+export const FACES = ['heading', 'text', 'label', 'code'] as const;
 
 /** The reasons that designers give for a pair of faces. */
 export const FONT_REASONS = [
@@ -83,8 +83,22 @@ export const ALIGNMENTS = ['center', 'end'] as const;
 
 const containerWidth = z.number().check(z.gte(80), z.lte(3000));
 
+/** What a text role takes from the role that it follows, but for what is its own. */
+export const FOLLOWED_PARTS = [
+  ...(['face', 'place', 'weight', 'sizes', 'lineHeight', 'letterSpacing', 'style'] as const),
+  ...(['case', 'figures', 'align', 'after', 'longest', 'unit', 'container', 'fit'] as const),
+] as const;
+export type FollowedPart = (typeof FOLLOWED_PARTS)[number];
+
 const textRole = z.strictObject({
   name: label,
+  /** Another role that this one is like, but for the parts that are said; they stand here as they are there. */
+  follows: z.optional(
+    z.strictObject({
+      of: id,
+      but: z.array(z.enum(FOLLOWED_PARTS)).check(z.maxLength(FOLLOWED_PARTS.length)),
+    }),
+  ),
   face: z.enum(FACES),
   place: z.int().check(z.gte(LOWEST_PLACE), z.lte(HIGHEST_PLACE)),
   // What follows is set only where the role departs from its face, its place and what follows from them.
@@ -444,6 +458,7 @@ export const documentSchema = z.strictObject({
       heading: fontChoice,
       text: fontChoice,
       label: z.optional(fontChoice),
+      code: z.optional(fontChoice),
     }),
     /** Another pair for screens narrower than a width in px. */
     narrow: z.optional(

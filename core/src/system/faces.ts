@@ -10,11 +10,20 @@ export interface UsedFace {
   readonly choice: FontChoice;
 }
 
-/** The face that sets something: labels take the heading’s where they have none of their own. */
+/** What sets something where it has no face of its own; headings and text always have one. */
+export const FACE_INSTEAD = { label: 'heading', code: 'text' } as const;
+
+/** A face that can be left out. */
+export type OptionalFace = keyof typeof FACE_INSTEAD;
+
+export const isOptionalFace = (face: Face): face is OptionalFace =>
+  Object.hasOwn(FACE_INSTEAD, face);
+
+/** The face that sets something: its own, or the one that stands in for it. */
 export function faceFor({ roles, narrow: pair }: Fonts, face: Face, narrow = false): UsedFace {
-  if (face === 'label' && roles.label)
-    return { face, narrow: false, path: '/fonts/roles/label', choice: roles.label };
-  const own = face === 'text' ? 'text' : 'heading';
+  const chosen = isOptionalFace(face) ? roles[face] : undefined;
+  if (chosen) return { face, narrow: false, path: `/fonts/roles/${face}`, choice: chosen };
+  const own = isOptionalFace(face) ? FACE_INSTEAD[face] : face;
   return narrow && pair
     ? { face: own, narrow, path: `/fonts/narrow/${own}`, choice: pair[own] }
     : { face: own, narrow: false, path: `/fonts/roles/${own}`, choice: roles[own] };
@@ -22,11 +31,12 @@ export function faceFor({ roles, narrow: pair }: Fonts, face: Face, narrow = fal
 
 /** Every face that was chosen: for all screens first, then the pair for narrow ones. */
 export function chosenFaces(fonts: Fonts): readonly UsedFace[] {
-  const { label } = fonts.roles;
+  const { label, code } = fonts.roles;
   return [
     faceFor(fonts, 'heading'),
     faceFor(fonts, 'text'),
     ...(label ? [faceFor(fonts, 'label')] : []),
+    ...(code ? [faceFor(fonts, 'code')] : []),
     ...(fonts.narrow ? [faceFor(fonts, 'heading', true), faceFor(fonts, 'text', true)] : []),
   ];
 }

@@ -31,7 +31,7 @@ export const usualRoles: Type['roles'] = collectionOf([
   ['caption', { name: 'caption', face: 'text', place: -1 }],
   ['label', { name: 'label', face: 'label', place: 0 }],
   ['quote', { name: 'quote', face: 'text', place: 2 }],
-  ['code', { name: 'code', face: 'text', place: 0 }],
+  ['code', { name: 'code', face: 'code', place: 0 }],
 ]);
 
 const headings = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const;

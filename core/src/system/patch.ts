@@ -2,6 +2,7 @@ import * as z from 'zod/mini';
 import type { StyleDocument } from './document.ts';
 import { json } from './schema-parts.ts';
 import { frozen, inheritedWords, isInherited, jsonOf, jsonProblem, type Json } from './json.ts';
+import { keepingStep, touchesRoles } from './following.ts';
 import { validate, type Problem } from './validate.ts';
 
 export { jsonOf, type Json } from './json.ts';
@@ -75,44 +76,65 @@ function draftOf(document: StyleDocument) {
   };
 }
 
+/** Whether text roles stand where they are to, each something with parts: a patch may have put anything there. */
+const hasRoles = ({ type }: { readonly type?: unknown }): boolean => {
+  const roles = isNode(type) ? type['roles'] : undefined;
+  const items = isNode(roles) ? roles['items'] : undefined;
+  return (
+    isNode(items) &&
+    Object.values(items).every(
+      (role) =>
+        isNode(role) &&
+        (role['follows'] === undefined ||
+          (isNode(role['follows']) &&
+            typeof role['follows']['of'] === 'string' &&
+            Array.isArray(role['follows']['but']))),
+    )
+  );
+};
+
 /**
  * The document with the operations applied, whole or not at all, and what leads back. Parts that no
  * operation touches keep their identity. Every place has to exist as a part of its own, but the last of an
  * added one; elements of lists are not addressed (a list is replaced whole), so that each operation has
- * one inverse. Problems where an operation does not fit, or the result is no valid document. Source of the
+ * one inverse. Text roles that follow others are kept in step with them. Problems where an operation does not fit, or the result is no valid document. Source of the
  * operations: RFC 6902, of which `test`, `move` and `copy` are not taken.
  */
 export function patched(document: StyleDocument, patch: Patch): Patched {
   const draft = draftOf(frozen(document));
   const inverse: Operation[] = [];
-  for (const operation of patch) {
-    const refused = (message: string): Patched => ({
-      ok: false,
-      problems: [{ path: operation.path, message }],
-    });
+  /** Does one, or tells why it does not fit. */
+  const apply = (operation: Operation): string | undefined => {
     const parts = partsOf(operation.path);
     const name = parts.at(-1);
-    if (name === undefined) return refused('the whole document is no place to change');
-    if (isInherited(name)) return refused(inheritedWords(name));
+    if (name === undefined) return 'the whole document is no place to change';
+    if (isInherited(name)) return inheritedWords(name);
     const holder = draft.holderOf(parts);
-    if (typeof holder === 'string') return refused(holder);
+    if (typeof holder === 'string') return holder;
     const isThere = Object.hasOwn(holder, name);
-    if (!isThere && operation.op !== 'add')
-      return refused('there is nothing at this place to change');
+    if (!isThere && operation.op !== 'add') return 'there is nothing at this place to change';
     const before = holder[name] as Json;
     const { path: at } = operation;
     if (operation.op === 'remove') {
       Reflect.deleteProperty(holder, name);
       inverse.push({ op: 'add', path: at, value: before });
-    } else {
-      const problem = jsonProblem(operation.value);
-      if (problem !== undefined) return refused(problem);
-      holder[name] = jsonOf(operation.value);
-      inverse.push(
-        isThere ? { op: 'replace', path: at, value: before } : { op: 'remove', path: at },
-      );
+      return undefined;
     }
+    const problem = jsonProblem(operation.value);
+    if (problem !== undefined) return problem;
+    holder[name] = jsonOf(operation.value);
+    inverse.push(isThere ? { op: 'replace', path: at, value: before } : { op: 'remove', path: at });
+    return undefined;
+  };
+  for (const operation of patch) {
+    const message = apply(operation);
+    if (message !== undefined) return { ok: false, problems: [{ path: operation.path, message }] };
   }
+  // What is asked of a role that is not there as a role is for validation to refuse.
+  const root = draft.root as unknown as StyleDocument;
+  const changed = patch.map(({ path: at }) => at);
+  if (changed.some(touchesRoles) && hasRoles(root))
+    for (const step of keepingStep(root, changed)) apply(step);
   const next = frozen(draft.root) as unknown as StyleDocument;
   const checked = validate(next);
   return checked.ok ? { ok: true, document: next, inverse: inverse.toReversed() } : checked;

@@ -1,5 +1,6 @@
 import { forgettingAnchor } from './breakpoints.ts';
 import { adding, removing } from './collection.ts';
+import { followersOf } from './following.ts';
 import { inOrder, type Anchor, type StyleDocument } from './document.ts';
 import { jsonOf, type Patch } from './patch.ts';
 
@@ -60,6 +61,11 @@ export function removingTextRole({ color, type }: StyleDocument, id: string): Pa
       value: color.texts.order.filter((use) => !uses.some(([key]) => key === use)),
     },
     ...uses.map(([use]) => ({ op: 'remove' as const, path: `/color/texts/items/${use}` })),
+    // Who followed it stays as it was with it.
+    ...followersOf(type, id).map((one) => ({
+      op: 'remove' as const,
+      path: `/type/roles/items/${one}/follows`,
+    })),
     ...removing('/type/roles', type.roles, id),
   ];
 }

@@ -149,8 +149,16 @@ function* anchorProblems({ anchors: all }: StyleDocument['type']): Generator<Pro
 }
 
 function* textRoleProblems({ space, type }: StyleDocument): Generator<Problem> {
-  for (const [id, { after, container, sizes = {} }] of inOrder(type.roles)) {
+  for (const [id, { after, container, follows, sizes = {} }] of inOrder(type.roles)) {
     const path = `/type/roles/items/${id}`;
+    const leader = follows && type.roles.items[follows.of];
+    if (follows && (!Object.hasOwn(type.roles.items, follows.of) || !leader))
+      yield { path: `${path}/follows/of`, message: `there is no text role “${follows.of}”` };
+    else if (leader?.follows || follows?.of === id)
+      yield {
+        path: `${path}/follows/of`,
+        message: 'a role follows one that follows no other',
+      };
     if (container && container.from >= container.to)
       yield { path: `${path}/container`, message: 'the narrower container comes first' };
     for (const key of Object.keys(sizes))

@@ -59,44 +59,26 @@ function SpaceRow({ id }: SpacePartRowProps) {
   return (
     <li
       data-decision={path}
-      className="grid grid-cols-[minmax(0,1fr)_4.5rem_11rem_5rem] items-center gap-x-3 border-t border-line"
+      className="grid grid-cols-[minmax(0,1fr)_11rem_5rem] items-center gap-x-3 border-t border-line"
       onPointerEnter={() => light(side ? [id] : [id, `${id}-inline`, `${id}-block`, ...lit])}
       onPointerLeave={() => light([])}
     >
       <span className={`truncate ${own ? 'font-semibold' : ''} ${side ? 'ps-4' : ''}`} title={id}>
         {side ? side.says : part.says}
       </span>
-      {free.length === 0 ? (
-        <span />
-      ) : (
-        <select
-          aria-label={`One side of space ${part.says}`}
-          className="select w-full text-xs text-quiet"
-          value=""
-          onChange={({ currentTarget: { value } }) => {
-            const wanted = free.find(({ end }) => end === value);
-            if (!wanted) return;
-            store.change(
-              [{ op: 'add', path: `${path}-${value}`, value: sideFrom(own, part.role) }],
-              `space ${part.says}, ${wanted.says}`,
-            );
-          }}
-        >
-          <option value="">a side</option>
-          {free.map(({ end, says }) => (
-            <option key={end} value={end}>
-              {says}
-            </option>
-          ))}
-        </select>
-      )}
       <TrySelect
         aria-label={`Space ${part.says}`}
         className={`select w-full ${own ? '' : 'text-quiet'}`}
         value={keyOf(own)}
         onChange={({ currentTarget: { value } }) => {
           const [kind, name = ''] = value.split(' ');
-          if (value === '') set(undefined);
+          const apart = free.find(({ end }) => value === `side ${end}`);
+          if (apart)
+            store.change(
+              [{ op: 'add', path: `${path}-${apart.end}`, value: sideFrom(own, part.role) }],
+              `space ${part.says}, ${apart.says}`,
+            );
+          else if (value === '') set(undefined);
           else if (kind === 'px') set({ px: Math.round(now) });
           else set(kind === 'role' ? { role: name } : { step: name });
         }}
@@ -121,6 +103,15 @@ function SpaceRow({ id }: SpacePartRowProps) {
           ))}
         </optgroup>
         <option value="px">a length of its own</option>
+        {free.length > 0 && (
+          <optgroup label="one side by itself">
+            {free.map(({ end, says }) => (
+              <option key={end} value={`side ${end}`}>
+                {says}
+              </option>
+            ))}
+          </optgroup>
+        )}
       </TrySelect>
       {own !== undefined && 'px' in own ? (
         <DecidedNumber

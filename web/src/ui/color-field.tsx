@@ -1,6 +1,6 @@
 import { parseColor } from '@garnish/core/color/parse-color';
 import type { Hex } from '@garnish/core/color/srgb';
-import { useId, useRef, useState } from 'react';
+import { useId, useRef, useState, type ReactNode } from 'react';
 import { DraftProblem } from './draft-problem.tsx';
 import { useGesture } from './gesture.ts';
 import { OklchPicker } from './oklch-picker.tsx';
@@ -15,13 +15,16 @@ interface ColorFieldProps {
   readonly wide?: string | undefined;
   readonly onChange: (value: Hex, gesture: string, wide?: string) => void;
   readonly hideLabel?: boolean;
+  /** What is told of the color under its field. */
+  readonly children?: ReactNode;
 }
 
 /**
  * A color: typed as anything CSS accepts, or picked. One beyond sRGB is kept as it is, with the color
  * that stands for it. What cannot be read leaves the last in force.
  */
-export function ColorField({ label, value, wide, onChange, hideLabel = false }: ColorFieldProps) {
+export function ColorField(props: ColorFieldProps) {
+  const { label, value, wide, onChange, hideLabel = false, children } = props;
   const id = useId();
   const gesture = useGesture();
   const [open, setOpen] = useState(false);
@@ -89,6 +92,7 @@ export function ColorField({ label, value, wide, onChange, hideLabel = false }: 
         </p>
       )}
       <DraftProblem draft={draft} stays={value} />
+      {children}
     </div>
   );
 }

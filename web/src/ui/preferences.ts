@@ -46,6 +46,15 @@ const schema = z.object({
   tokenColumns: z.array(z.enum(TOKEN_COLUMNS)),
   /** What a color that is pointed at in a palette is tried as. */
   colorBecomes: z.enum(['a source', 'action', 'accent', 'support', 'page']),
+  /** The limited display that is told beside every color field: its name and the colors that it shows. */
+  displayMark: z.optional(
+    z.object({
+      name: z.string().check(z.maxLength(120)),
+      colors: z
+        .array(z.string().check(z.regex(/^#[0-9a-f]{6}$/)))
+        .check(z.minLength(1), z.maxLength(4096)),
+    }),
+  ),
 });
 export type Preferences = z.infer<typeof schema>;
 

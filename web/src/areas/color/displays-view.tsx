@@ -5,6 +5,7 @@ import type { Hex } from '@garnish/core/color/srgb';
 import { DISPLAY_PALETTES, nearestOf } from '@garnish/core/image/displays';
 import { DITHERINGS, type Dithering } from '@garnish/core/image/dither';
 import { contrastOnDisplay } from '@garnish/core/image/on-display';
+import { isSame } from '@garnish/core/same';
 import { inOrder } from '@garnish/core/system/document';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useProofTheme } from '../../system/proof-theme.ts';
@@ -15,6 +16,7 @@ import { useDecided, useStore } from '../../system/system-context.ts';
 import { triedBy, useTrying } from '../../system/use-trying.ts';
 import { Section } from '../../ui/bench.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { drawnPicture } from '../../ui/picture.ts';
 import type { DitherAnswer, DitherQuestion } from './dither-worker.ts';
@@ -137,6 +139,8 @@ export function DisplaysView() {
   const custom = readList(typed);
   const palette = DISPLAY_PALETTES.find(({ id }) => id === chosen);
   const colors = useMemo(() => palette?.colors ?? readList(typed).colors, [palette, typed]);
+  const { displayMark } = usePreferences();
+  const isMarked = displayMark !== undefined && isSame(displayMark.colors, colors);
   const { sources } = decided.document.color;
   const { needs } = decided.derived;
   const rows = useMemo(
@@ -225,6 +229,22 @@ export function DisplaysView() {
             <span key={hex} className="h-full min-w-px grow" style={{ background: hex }} />
           ))}
         </div>
+        <label className="mt-1 flex min-h-7 items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="h-4 w-4 accent-primary"
+            checked={isMarked}
+            disabled={colors.length === 0}
+            onChange={() =>
+              setPreferences({
+                displayMark: isMarked
+                  ? undefined
+                  : { name: palette?.name ?? 'a list of your own', colors: [...colors] },
+              })
+            }
+          />
+          told beside every color field
+        </label>
         <ul className="mt-2" aria-label="Nearest colors of the display">
           {rows.map(({ id, name, value, nearest }) => (
             <li
@@ -286,9 +306,9 @@ export function DisplaysView() {
           {[...short, ...patterned].map(({ need, flat, dithered }) => (
             <li key={need.id} className="flex gap-x-3 border-b border-line">
               <span className="min-w-0 grow truncate">{titleOf(need)}</span>
-              <span className="figures">{ratioText(flat)} flat</span>
-              <span className="figures">{ratioText(dithered)} in a pattern</span>
-              <span className="figures text-quiet">of {need.needed}</span>
+              <span className="figures whitespace-nowrap">{ratioText(flat)} flat</span>
+              <span className="figures whitespace-nowrap">{ratioText(dithered)} in a pattern</span>
+              <span className="figures whitespace-nowrap text-quiet">of {need.needed}</span>
             </li>
           ))}
         </ul>

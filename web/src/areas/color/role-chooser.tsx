@@ -7,6 +7,7 @@ import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore } from '../../system/system-context.ts';
 import { TryChoice } from '../../system/try-choice.tsx';
 import { bringIntoView } from '../../ui/bring-into-view.ts';
+import { OnDisplay } from './on-display.tsx';
 import { ColorField } from '../../ui/color-field.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { Copy } from '../../ui/copy.tsx';
@@ -164,7 +165,9 @@ export function RoleChooser({ role: { id, mode }, onClose }: RoleChooserProps) {
           onChange={(value, gesture, wide) =>
             take({ kind: 'own', value, ...(wide !== undefined && { wide }) }, gesture)
           }
-        />
+        >
+          <OnDisplay name={name} hex={hex} onSnap={(value) => take({ kind: 'own', value })} />
+        </ColorField>
         {paint.kind === 'share' ? (
           <div>
             <div className="grid grid-cols-[4rem_minmax(0,1fr)_minmax(0,1fr)] items-end gap-x-2">

@@ -10,6 +10,7 @@ import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { DecidedNumber } from '../../system/decided-number.tsx';
 import { useDecided, useStore, useSystemLater } from '../../system/system-context.ts';
 import { TrySelect } from '../../system/try-select.tsx';
+import { OnDisplay } from './on-display.tsx';
 import { ColorField } from '../../ui/color-field.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { RampEditor } from './ramp-editor.tsx';
@@ -75,6 +76,21 @@ const Source = memo(function Source(props: SourceProps) {
   const { onRamp, onRelated, others } = props;
   const { name, value, wide, ramp: shape } = source;
   const store = useStore();
+  const setValue = (next: Hex, gesture?: string, beyond?: string): void => {
+    const path = `/color/sources/items/${id}`;
+    store.change(
+      [
+        { op: 'replace', path: `${path}/value`, value: next },
+        ...(beyond === undefined
+          ? wide === undefined
+            ? []
+            : [{ op: 'remove' as const, path: `${path}/wide` }]
+          : [{ op: 'add' as const, path: `${path}/wide`, value: beyond }]),
+      ],
+      `${name} ${beyond ?? next}`.slice(0, 80),
+      gesture === undefined ? {} : { gesture },
+    );
+  };
   return (
     <div data-decision={`/color/sources/items/${id}`}>
       <div className="mb-1.5 grid grid-cols-[minmax(0,1fr)_10.5rem_1.5rem] items-start gap-x-3">
@@ -94,22 +110,10 @@ const Source = memo(function Source(props: SourceProps) {
           hideLabel
           value={value}
           wide={wide}
-          onChange={(next, gesture, beyond) => {
-            const path = `/color/sources/items/${id}`;
-            store.change(
-              [
-                { op: 'replace', path: `${path}/value`, value: next },
-                ...(beyond === undefined
-                  ? wide === undefined
-                    ? []
-                    : [{ op: 'remove' as const, path: `${path}/wide` }]
-                  : [{ op: 'add' as const, path: `${path}/wide`, value: beyond }]),
-              ],
-              `${name} ${beyond ?? next}`.slice(0, 80),
-              { gesture },
-            );
-          }}
-        />
+          onChange={setValue}
+        >
+          <OnDisplay name={name} hex={value} onSnap={(next) => setValue(next)} />
+        </ColorField>
         {removable && (
           <button
             type="button"
@@ -128,10 +132,10 @@ const Source = memo(function Source(props: SourceProps) {
         )}
       </div>
       <RampBands id={id} />
-      <p className="flex flex-wrap items-center gap-x-4 text-xs">
+      <p className="flex items-center gap-x-3 text-xs @max-[20rem]:flex-wrap">
         <button
           type="button"
-          className="act text-xs"
+          className="act text-xs whitespace-nowrap"
           aria-expanded={isRampOpen}
           onClick={() => onRamp(id)}
         >
@@ -140,7 +144,7 @@ const Source = memo(function Source(props: SourceProps) {
         </button>
         <button
           type="button"
-          className="act text-xs"
+          className="act text-xs whitespace-nowrap"
           aria-expanded={isRelatedOpen}
           onClick={() => onRelated(id)}
         >
@@ -167,7 +171,7 @@ const Source = memo(function Source(props: SourceProps) {
               ))}
           </TrySelect>
         )}
-        <span className="grow truncate text-end text-quiet">
+        <span className="w-0 grow truncate text-end text-quiet">
           <ColorName value={value} />
         </span>
       </p>

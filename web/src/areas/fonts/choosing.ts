@@ -6,13 +6,13 @@ import {
   type FontChoice,
   type StyleDocument,
 } from '@garnish/core/system/document';
-import { faceFor, faceWords } from '@garnish/core/system/faces';
+import { faceFor, faceWords, isOptionalFace, type OptionalFace } from '@garnish/core/system/faces';
 import { jsonOf, type Patch } from '@garnish/core/system/patch';
 
 type Fonts = StyleDocument['fonts'];
 
-/** The weight in which a face begins to set labels. */
-const LABEL_WEIGHT = 600;
+/** The weight in which a face that can be left out begins. */
+const FIRST_WEIGHT: Readonly<Record<OptionalFace, number>> = { label: 600, code: 400 };
 
 /** What a face is chosen for. */
 export interface Target {
@@ -31,26 +31,42 @@ export const targetAt = (at: string | null): Target => ({
 
 export const nameOf = faceWords;
 
-/** What was chosen there; undefined for labels that are set in the heading face. */
+/** What was chosen there; undefined for labels and code that are set in another face. */
 export const choiceAt = (fonts: Fonts, target: Target): FontChoice | undefined =>
-  target.face === 'label' ? fonts.roles.label : faceFor(fonts, target.face, target.narrow).choice;
+  isOptionalFace(target.face)
+    ? fonts.roles[target.face]
+    : faceFor(fonts, target.face, target.narrow).choice;
+
+/** What a choice of a face rests on. */
+type Decided = Pick<StyleDocument, 'fonts' | 'type'>;
+
+/** Roles of text that are for code by their id and set in the text face: they take the face for code once there is one. */
+const forCode = ({ fonts, type }: Decided): Patch =>
+  fonts.roles.code === undefined && type.roles.items['code']?.face === 'text'
+    ? [{ op: 'replace', path: '/type/roles/items/code/face', value: 'code' }]
+    : [];
 
 /** Takes a face: the whole measured record goes into the document, so that nothing alters it later. */
-export function choosing(fonts: Fonts, target: Target, family: FontFamily): Patch {
-  if (!choiceAt(fonts, target))
+export function choosing(decided: Decided, target: Target, family: FontFamily): Patch {
+  const { fonts } = decided;
+  if (isOptionalFace(target.face) && !choiceAt(fonts, target))
     return [
       {
         op: 'add',
         path: pathOf(target),
-        value: { family: jsonOf(family), weight: nearestWeight(family, LABEL_WEIGHT) },
+        value: {
+          family: jsonOf(family),
+          weight: nearestWeight(family, FIRST_WEIGHT[target.face]),
+        },
       },
+      ...(target.face === 'code' ? forCode(decided) : []),
     ];
   return [{ op: 'replace', path: `${pathOf(target)}/family`, value: jsonOf(family) }];
 }
 
 /** A pair or a trio, for every screen; a pair leaves the labels as they are. */
 export const choosingAll = (
-  fonts: Fonts,
+  decided: Decided,
   faces: {
     readonly heading: FontFamily;
     readonly text: FontFamily;
@@ -59,7 +75,7 @@ export const choosingAll = (
 ): Patch =>
   (['heading', 'text', 'label'] as const).flatMap((face) => {
     const family = faces[face];
-    return family ? choosing(fonts, { face, narrow: false }, family) : [];
+    return family ? choosing(decided, { face, narrow: false }, family) : [];
   });
 
 export const languageName = (code: LanguageCode): string => LANGUAGES[code].name;

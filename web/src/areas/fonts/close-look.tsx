@@ -7,6 +7,7 @@ import { previewName, useFace } from '../../ui/use-face.ts';
 
 const DIGITS = '0123456789';
 const TIMES = ['06:40', '11:15', '17:11', '19:45', '21:08'];
+const CODE = 'if (depth !== 0) { ebb += 1; }';
 const CONFUSED = 'Il1| O0o rn m cl d 5S 8B';
 
 interface Widths {
@@ -167,6 +168,7 @@ export function CloseLook() {
                     heading: firstText(content, 'h1')?.words ?? name,
                     text: (firstText(content, 'lead') ?? firstText(content, 'body'))?.words ?? name,
                     label: firstText(content, 'label')?.words ?? name,
+                    code: firstText(content, 'code')?.words ?? CODE,
                   }[face]
                 }
               />

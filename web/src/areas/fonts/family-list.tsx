@@ -113,18 +113,21 @@ const Row = memo(function Row({ family, filter, chosen, weight }: RowProps) {
 
 /** Every family set in itself; moving through the list tries each in the proof. */
 export function FamilyList({ families, target }: FamilyListProps) {
-  const decided = useDecided(['fonts']);
+  const decided = useDecided(['fonts', 'type']);
   const { fonts } = decided.document;
   const choice = choiceAt(fonts, target);
   const chosen = choice?.family;
-  const [filter, setFilter] = useState(EMPTY_FILTER);
+  const [filter, setFilter] = useState<FamilyFilter>(
+    // What code is told apart by: letters of equal width.
+    target.face === 'code' ? { ...EMPTY_FILTER, category: 'mono' } : EMPTY_FILTER,
+  );
   const shown = useMemo(() => filterFamilies(families, filter), [families, filter]);
   const candidates = shown.map((family) => ({
     id: family.id,
     patch: () =>
       family.id === chosen?.id && family.version === chosen.version
         ? undefined
-        : choosing(fonts, target, family),
+        : choosing(decided.document, target, family),
     label: `${nameOf(target)} ${family.name}`,
   }));
 
@@ -152,7 +155,7 @@ export function FamilyList({ families, target }: FamilyListProps) {
           filter={filter}
           label={`Families for the ${nameOf(target)}`}
           chosen={chosen?.id}
-          weight={choice?.weight ?? 600}
+          weight={choice?.weight ?? (target.face === 'code' ? 400 : 600)}
         />
       )}
     </>

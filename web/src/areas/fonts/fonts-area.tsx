@@ -7,6 +7,7 @@ import {
   type FontFamily,
 } from '@garnish/core/fonts/family';
 import { FACES } from '@garnish/core/system/document';
+import { FACE_INSTEAD, faceFor, isOptionalFace } from '@garnish/core/system/faces';
 import { Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import useSWR from 'swr';
@@ -68,7 +69,7 @@ function Chosen({ target }: { readonly target: Target }) {
   const decided = useDecided(['fonts']);
   const { fonts } = decided.document;
   const choice = choiceAt(fonts, target);
-  const { family, weight } = choice ?? fonts.roles.heading;
+  const { family, weight } = choice ?? faceFor(fonts, target.face, target.narrow).choice;
   const fontFamily = useFace(family);
   const held = nearestWeight(family, weight);
   const weights = weightsOf(family);
@@ -77,8 +78,9 @@ function Chosen({ target }: { readonly target: Target }) {
   if (!choice)
     return (
       <p className="text-quiet" data-decision={path}>
-        Labels, buttons and table heads are set in {family.name}, the heading face. Choose a family
-        here to give them one of their own.
+        {target.face === 'code'
+          ? `Code is set in ${family.name}, the text face. Choose a family here whose letters are all as wide, to give it one of its own.`
+          : `Labels, buttons and table heads are set in ${family.name}, the heading face. Choose a family here to give them one of their own.`}
       </p>
     );
   return (
@@ -111,13 +113,13 @@ function Chosen({ target }: { readonly target: Target }) {
             </option>
           ))}
         </TrySelect>
-        {target.face === 'label' && (
+        {isOptionalFace(target.face) && (
           <button
             type="button"
             className="act"
-            onClick={() => store.change([{ op: 'remove', path }], 'labels in the heading face')}
+            onClick={() => store.change([{ op: 'remove', path }], `${target.face} in another face`)}
           >
-            Use the heading face
+            Use the {FACE_INSTEAD[target.face]} face
           </button>
         )}
       </div>
@@ -173,7 +175,7 @@ export default function FontsArea() {
         aside={
           <Choice
             label="Face to choose"
-            options={FACES.filter((one) => one !== 'label' || !target.narrow).map((one) => ({
+            options={FACES.filter((one) => !isOptionalFace(one) || !target.narrow).map((one) => ({
               value: one,
               name: one,
             }))}

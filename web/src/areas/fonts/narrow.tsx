@@ -1,3 +1,4 @@
+import { FACE_INSTEAD, isOptionalFace } from '@garnish/core/system/faces';
 import { jsonOf } from '@garnish/core/system/patch';
 import { setPreferences, usePreferences } from '../../ui/preferences.ts';
 import { Fact } from '../../findings/fact.tsx';
@@ -40,7 +41,7 @@ export function Narrow({ target, onChange }: NarrowProps) {
   const store = useStore();
   const decided = useDecided(['fonts']);
   const { narrow, roles } = decided.document.fonts;
-  const face = target.face === 'label' ? 'heading' : target.face;
+  const face = isOptionalFace(target.face) ? FACE_INSTEAD[target.face] : target.face;
   if (!narrow)
     return (
       <p className="mb-2 text-quiet" data-decision="/fonts/narrow">

@@ -61,8 +61,8 @@ export function OwnFiles({ target, onDone }: OwnFilesProps) {
           words: `${family.name} is measured and taken as the ${nameOf(target)}.`,
           wrong: false,
         });
-        const { fonts } = store.state().decided.document;
-        store.change(choosing(fonts, target, family), `${nameOf(target)} ${family.name}`);
+        const { document } = store.state().decided;
+        store.change(choosing(document, target, family), `${nameOf(target)} ${family.name}`);
         onDone();
       })
       .catch(failed)

@@ -115,7 +115,7 @@ const MOST_BESIDE_PRESENT = 3;
 
 /** Every pair that the brief allows, ranked, with the reasons. */
 export function Pairs({ families }: { readonly families: readonly FontFamily[] }) {
-  const decided = useDecided(['brief', 'fonts']);
+  const decided = useDecided(['brief', 'fonts', 'type']);
   const { brief, fonts } = decided.document;
   const [held, setHeld] = useState<readonly Face[]>([]);
   const [trios, setTrios] = useState(false);
@@ -158,14 +158,16 @@ export function Pairs({ families }: { readonly families: readonly FontFamily[] }
     const candidate: Candidate = {
       id: [one.id, other.id, third?.id].filter(Boolean).join('-'),
       patch: () =>
-        chosen ? undefined : choosingAll(fonts, { heading: one, text: other, label: third }),
+        chosen
+          ? undefined
+          : choosingAll(decided.document, { heading: one, text: other, label: third }),
       label: name,
     };
     return [{ pair, heading: one, text: other, label: third, candidate, chosen }];
   });
-  // Pairs leave the labels alone, so their face can be held for trios only.
+  // Pairs leave the labels alone, so their face can be held for trios only; code is never one of them.
   const faces = chosenFaces(fonts).filter(
-    ({ face, narrow }) => !narrow && (face !== 'label' || trios),
+    ({ face, narrow }) => !narrow && face !== 'code' && (face !== 'label' || trios),
   );
   const [comparing, setComparing] = useState(false);
   const list = useTryList(

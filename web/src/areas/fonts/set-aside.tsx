@@ -91,7 +91,7 @@ function Row({ keeper, compared, full, onCompare, onNote, onTake, onLetGo }: Row
 /** Pairs set aside, across all systems: searched, compared side by side, taken. */
 export function SetAside() {
   const store = useStore();
-  const decided = useDecided(['fonts', 'name']);
+  const decided = useDecided(['fonts', 'name', 'type']);
   const { fonts, name } = decided.document;
   const { data, error, mutate } = useSWR<Keeper[], Error>(
     KEEPERS,
@@ -183,7 +183,9 @@ export function SetAside() {
               )
             }
             onNote={(note) => act(send('POST', `${KEEPERS}/${keeper.id}/note`, { note }))}
-            onTake={() => store.change(choosingAll(fonts, keeper.pair), pairName(keeper.pair))}
+            onTake={() =>
+              store.change(choosingAll(decided.document, keeper.pair), pairName(keeper.pair))
+            }
             onLetGo={() => act(send('DELETE', `${KEEPERS}/${keeper.id}`))}
           />
         ))}

@@ -34,10 +34,10 @@ function WidthMore({ path, width }: { readonly path: string; readonly width: Wid
     return [{ op: 'replace', path, value: jsonOf({ ...width, at: rest }) }];
   };
   return (
-    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1 text-quiet">
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pt-1 text-quiet">
       {stops.map(([id, { name: stop }], index) => (
-        <span key={id} className="flex items-baseline gap-1.5" data-decision={`${path}/at/${id}`}>
-          from {stop}
+        <span key={id} className="flex items-center gap-1.5" data-decision={`${path}/at/${id}`}>
+          from {stop}, {unit}
           <span className="w-14">
             <KnownField
               label={`Width ${name} from ${stop}`}
@@ -48,7 +48,6 @@ function WidthMore({ path, width }: { readonly path: string; readonly width: Wid
           </span>
         </span>
       ))}
-      <span className="text-xs">{unit}</span>
       <label className="flex min-h-7 items-center gap-1.5 text-base-content">
         <input
           type="checkbox"

@@ -6,6 +6,7 @@ import { TrySelect } from '../../system/try-select.tsx';
 import { NameField } from '../../ui/name-field.tsx';
 import { Own } from './own.tsx';
 import { AsCss } from './as-css.tsx';
+import { Follows } from './follows.tsx';
 import { RoleFlow } from './role-flow.tsx';
 import { RoleNumbers } from './role-numbers.tsx';
 import { RoleSetting } from './role-setting.tsx';
@@ -25,6 +26,7 @@ export function RoleEditor({ id, role, style }: RoleEditorProps) {
   );
   return (
     <div className="mb-2 border-s-2 border-line-strong ps-3 pt-1" data-decision={path}>
+      <Follows id={id} role={role} />
       <div className="grid grid-cols-3 gap-x-4 gap-y-1">
         <RoleNumbers id={id} role={role} style={style} />
         <RoleSetting id={id} role={role} />

@@ -11,10 +11,10 @@ const LEAST_FIT_PX = 18;
 
 /** In how few lines a role fits, what it flows with, and the unit that it is written in. */
 export function RoleFlow({ id, role }: RolePartProps) {
-  const { path, said, set, clear } = useRoleChange(id, role);
+  const { path, said, set, clear, owns, back } = useRoleChange(id, role);
   return (
     <>
-      <Own name="lines at most" own={role.fit !== undefined} onClear={() => clear('fit')}>
+      <Own name="lines at most" own={owns('fit')} back={back} onClear={() => clear('fit')}>
         <DecidedNumber
           path={`${path}/fit/lines`}
           name={said('fit')}
@@ -48,7 +48,7 @@ export function RoleFlow({ id, role }: RolePartProps) {
           />
         </Own>
       )}
-      <Own name="flows with" own={role.container !== undefined} onClear={() => clear('container')}>
+      <Own name="flows with" own={owns('container')} back={back} onClear={() => clear('container')}>
         <TrySelect
           aria-label={`What ${role.name} flows with`}
           className="select w-full"
@@ -79,7 +79,7 @@ export function RoleFlow({ id, role }: RolePartProps) {
             />
           </Own>
         ))}
-      <Own name="written in" own={role.unit !== undefined} onClear={() => clear('unit')}>
+      <Own name="written in" own={owns('unit')} back={back} onClear={() => clear('unit')}>
         <TrySelect
           aria-label={`Unit of ${role.name}`}
           className="select w-full"

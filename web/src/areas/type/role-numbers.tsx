@@ -16,7 +16,7 @@ interface RoleNumbersProps extends RolePartProps {
 /** The sizes of a role at every anchor, its line height, its letter spacing, and its longest line. */
 export function RoleNumbers({ id, role, style }: RoleNumbersProps) {
   const { type } = useDecided(['type']).document;
-  const { path, said, clear } = useRoleChange(id, role);
+  const { path, said, clear, owns, back } = useRoleChange(id, role);
   const px = middlePx(style.size);
   const lineHeight = lineHeightOf(px, {
     xHeight: style.family.metrics.xHeight,
@@ -31,7 +31,8 @@ export function RoleNumbers({ id, role, style }: RoleNumbersProps) {
           <Own
             key={anchorId}
             name={name}
-            own={Object.hasOwn(sizes, anchorId)}
+            own={owns('sizes') && (role.follows !== undefined || Object.hasOwn(sizes, anchorId))}
+            back={back}
             onClear={() => clear(Object.keys(sizes).length > 1 ? `sizes/${anchorId}` : 'sizes')}
           >
             <DecidedNumber
@@ -55,7 +56,8 @@ export function RoleNumbers({ id, role, style }: RoleNumbersProps) {
       })}
       <Own
         name="line height"
-        own={role.lineHeight !== undefined}
+        own={owns('lineHeight')}
+        back={back}
         onClear={() => clear('lineHeight')}
       >
         <DecidedNumber
@@ -70,7 +72,8 @@ export function RoleNumbers({ id, role, style }: RoleNumbersProps) {
       </Own>
       <Own
         name="letter spacing"
-        own={role.letterSpacing !== undefined}
+        own={owns('letterSpacing')}
+        back={back}
         onClear={() => clear('letterSpacing')}
       >
         <DecidedNumber
@@ -84,7 +87,7 @@ export function RoleNumbers({ id, role, style }: RoleNumbersProps) {
           unit="em"
         />
       </Own>
-      <Own name="longest line" own={role.longest !== undefined} onClear={() => clear('longest')}>
+      <Own name="longest line" own={owns('longest')} back={back} onClear={() => clear('longest')}>
         <DecidedNumber
           path={`${path}/longest`}
           name={said('longest')}

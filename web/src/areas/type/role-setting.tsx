@@ -1,5 +1,5 @@
 import { ALIGNMENTS, FIGURES, LETTER_CASES } from '@garnish/core/system/document';
-import { useDecided } from '../../system/system-context.ts';
+import { useDecided, useStore } from '../../system/system-context.ts';
 import { TrySelect } from '../../system/try-select.tsx';
 import { Own } from './own.tsx';
 import { useRoleChange, type RolePartProps } from './use-role-change.ts';
@@ -7,7 +7,8 @@ import { useRoleChange, type RolePartProps } from './use-role-change.ts';
 /** How a role is set: its style, case, figures and alignment, and the space after it. */
 export function RoleSetting({ id, role }: RolePartProps) {
   const { space } = useDecided(['space']).document;
-  const { set, clear } = useRoleChange(id, role);
+  const { path, set, clear, owns, back } = useRoleChange(id, role);
+  const store = useStore();
   const selects = [
     ['style', 'style', role.style, ['italic'], 'upright'],
     ['case', 'case', role.case, LETTER_CASES, 'as written'],
@@ -18,13 +19,15 @@ export function RoleSetting({ id, role }: RolePartProps) {
   return (
     <>
       {selects.map(([part, name, value, options, automatic]) => (
-        <Own key={part} name={name} own={value !== undefined} onClear={() => clear(part)}>
+        <Own key={part} name={name} own={owns(part)} back={back} onClear={() => clear(part)}>
           <TrySelect
             aria-label={`${name} of ${role.name}`}
             className="select w-full"
             value={value ?? ''}
             onChange={({ currentTarget: { value: chosen } }) =>
-              chosen === '' ? clear(part) : set(part, chosen)
+              chosen === ''
+                ? store.change([{ op: 'remove', path: `${path}/${part}` }], `${part} automatic`)
+                : set(part, chosen)
             }
           >
             <option value="">{automatic}</option>

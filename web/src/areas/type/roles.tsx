@@ -1,5 +1,11 @@
 import { weightsOf } from '@garnish/core/fonts/family';
-import { FACES, HIGHEST_PLACE, inOrder, LOWEST_PLACE } from '@garnish/core/system/document';
+import {
+  FACES,
+  FOLLOWED_PARTS,
+  HIGHEST_PLACE,
+  inOrder,
+  LOWEST_PLACE,
+} from '@garnish/core/system/document';
 import { faceFor } from '@garnish/core/system/faces';
 import { addingTextRole } from '@garnish/core/system/type-changes';
 import { fluidCss, fluidPx } from '@garnish/core/type/fluid';
@@ -24,20 +30,9 @@ const PLACE_OPTIONS = Array.from({ length: HIGHEST_PLACE - LOWEST_PLACE + 1 }, (
 const FACE_OPTIONS = FACES.map((face) => <option key={face}>{face}</option>);
 
 /** What a role may decide beside its face, place and weight. */
-const OWN = [
-  'sizes',
-  'lineHeight',
-  'letterSpacing',
-  'style',
-  'case',
-  'figures',
-  'align',
-  'after',
-  'longest',
-  'unit',
-  'container',
-  'fit',
-] as const;
+const OWN = FOLLOWED_PARTS.filter(
+  (part) => part !== 'face' && part !== 'place' && part !== 'weight',
+);
 
 const COLUMNS = 'grid-cols-3';
 
@@ -79,7 +74,10 @@ export function Roles() {
           (one, other) => one - other,
         );
         const css = fluidCss(style.size);
-        const own = OWN.filter((part) => role[part] !== undefined).length;
+        const { follows } = role;
+        const own = follows
+          ? follows.but.length
+          : OWN.filter((part) => role[part] !== undefined).length;
         return (
           <div
             key={id}
@@ -100,10 +98,15 @@ export function Roles() {
                   {open === id ? '−' : '+'}
                 </span>
                 <span className="truncate font-semibold">{role.name}</span>
+                {follows && (
+                  <span className="shrink-0 text-xs text-quiet">
+                    as {decided.document.type.roles.items[follows.of]?.name ?? follows.of}
+                  </span>
+                )}
                 {own > 0 && (
                   <span
                     className="figures shrink-0 text-xs text-primary"
-                    title={`${own} that do not follow the scale`}
+                    title={`${own} that do not follow ${follows ? 'it' : 'the scale'}`}
                   >
                     {own} own
                   </span>

@@ -1,6 +1,6 @@
 import { element, type ProofElement } from '../proof/node.ts';
 import { component, type Attributes } from './component.ts';
-import { space } from './pieces.ts';
+import { OFF, OFF_OPACITY, space } from './pieces.ts';
 
 const BOX = {
   appearance: 'none',
@@ -133,6 +133,7 @@ export const choice = component({
         from: ['color.line'],
         state: 'off' as const,
       },
+      { of, ...OFF_OPACITY },
     ]),
     { of: 'switch', part: 'ink', property: 'color', from: ['color.line-strong'], isSign: true },
   ],
@@ -158,7 +159,7 @@ export const choice = component({
     ...(['check', 'radio', 'switch'] as const).map((of) => ({
       of,
       state: 'off' as const,
-      declarations: { cursor: 'not-allowed', opacity: '0.6' },
+      declarations: OFF,
     })),
     ...(['check', 'radio', 'switch'] as const).map((of) => ({
       of,

@@ -86,6 +86,55 @@ describe('the list of components', () => {
   });
 });
 
+describe('opacities, layers and durations', () => {
+  const declared = (changes: Patch, selector: string): Readonly<Record<string, string>> =>
+    Object.fromEntries(
+      rulesOf(sampleDocument(changes))
+        .filter((rule) => rule.selector.split(', ').includes(selector))
+        .flatMap(({ declarations }) => declarations),
+    );
+  const without = (what: 'opacities' | 'layers'): Patch => [
+    { op: 'replace', path: `/shape/${what}`, value: { order: [], items: {} } },
+  ];
+
+  test('that are decided are what components take', () => {
+    const { tokenById } = derive(sampleDocument());
+    const from = (id: string): string | undefined => tokenById.get(id)?.values.light.reference;
+    for (const of of ['slider', 'check', 'radio', 'switch'])
+      expect(from(`${of}.opacity-off`)).toBe('opacity.faint');
+    expect(from('dialog-backdrop.opacity')).toBe('opacity.veiled');
+    expect(from('nav-panel.layer')).toBe('layer.floating');
+    expect(from('skip-link.layer')).toBe('layer.dialog');
+    expect(from('dialog.lasts')).toBe('duration.calm');
+    expect(declared([], '.slider:disabled')).toMatchObject({
+      opacity: 'var(--slider-opacity-off)',
+    });
+    expect(declared([], '.dialog::backdrop')).toMatchObject({
+      opacity: 'var(--dialog-backdrop-opacity)',
+    });
+  });
+
+  test('where none is decided, what is switched off and what lies above are told apart all the same', () => {
+    expect(declared(without('opacities'), '.slider:disabled')['opacity']).toBe('0.6');
+    expect(declared(without('layers'), '.nav-panel')['z-index']).toBe('1');
+    expect(declared(without('layers'), '.skip-link')['z-index']).toBe('1');
+  });
+
+  test('never take each other’s place, whoever wrote so', () => {
+    const { tokenById } = derive(
+      sampleDocument([
+        {
+          op: 'replace',
+          path: '/components/departures',
+          value: { 'slider.opacity-off': 'layer.2', 'skip-link.layer': 'layer.2' },
+        },
+      ]),
+    );
+    expect(tokenById.get('slider.opacity-off')?.values.light.reference).toBe('opacity.faint');
+    expect(tokenById.get('skip-link.layer')?.values.light.reference).toBe('layer.sticky');
+  });
+});
+
 describe('states', () => {
   test('stand behind rest, in their order, and pointing only where something can point', () => {
     const rules = rulesOf(sampleDocument());

@@ -30,6 +30,7 @@ export const dialog = component({
       own: { ...STACK, 'border-style': 'dashed' },
     },
   ],
+  selectors: { 'dialog-backdrop': '.dialog&::backdrop' },
   parts: [
     {
       of: 'dialog',
@@ -47,7 +48,21 @@ export const dialog = component({
       property: 'box-shadow',
       from: ['shadow.3', 'shadow.2', 'shadow.1'],
     },
-    { of: 'dialog', part: 'lasts', property: 'transition-duration', from: ['duration.1'] },
+    // What is large moves more slowly.
+    {
+      of: 'dialog',
+      part: 'lasts',
+      property: 'transition-duration',
+      from: ['duration.2', 'duration.1'],
+    },
+    // The page behind it goes back into its own color, in every theme.
+    {
+      of: 'dialog-backdrop',
+      part: 'ground',
+      property: 'background-color',
+      from: ['color.page'],
+    },
+    { of: 'dialog-backdrop', part: 'opacity', property: 'opacity', from: ['opacity.1'] },
     { of: 'empty', part: 'edge', property: 'border-color', from: ['color.line'] },
     { of: 'empty', part: 'edge-width', property: 'border-width', from: ['edge.line'] },
     { of: 'empty', part: 'corner', ...CARD_CORNER },

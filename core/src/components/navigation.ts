@@ -79,7 +79,6 @@ export const navigation = component({
         position: 'absolute',
         'inset-block-start': '100%',
         'inset-inline-start': '0',
-        'z-index': '1',
         'inline-size': 'max-content',
         'max-inline-size': '18rem',
         margin: '0',
@@ -89,6 +88,7 @@ export const navigation = component({
     },
   ],
   fixed: [
+    { of: 'nav-panel', declarations: { 'z-index': '1' } },
     {
       of: 'nav-link',
       state: 'hover',
@@ -115,6 +115,7 @@ export const navigation = component({
   ],
   parts: [
     { of: 'site-nav', part: 'lasts', property: 'transition-duration', from: ['duration.1'] },
+    { of: 'nav-panel', part: 'layer', property: 'z-index', from: ['layer.3', 'layer.last'] },
     { of: 'nav-sign', part: 'ink', property: 'color', from: ['color.text'], isSign: true },
     {
       of: 'nav-sign',

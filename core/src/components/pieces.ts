@@ -21,6 +21,14 @@ export const CONTROL: Declarations = {
   appearance: 'none',
   'text-decoration-line': 'none',
 };
+/** What is switched off steps back; so far where a system has no opacity of its own. */
+export const OFF: Declarations = { cursor: 'not-allowed', opacity: '0.6' };
+export const OFF_OPACITY = {
+  part: 'opacity-off',
+  property: 'opacity',
+  from: ['opacity.2', 'opacity.1'],
+  state: 'off',
+} as const;
 /** What opens and closes above the page: it is gone for everybody, and still fades. Source: CSS Transitions 2. */
 export const FADING: Declarations = {
   'transition-property': 'opacity, overlay, display',

@@ -19,7 +19,6 @@ export const skip = component({
         position: 'absolute',
         'inset-block-start': '0',
         'inset-inline-start': '0',
-        'z-index': '1',
         translate: '0 -110%',
       },
     },
@@ -27,8 +26,13 @@ export const skip = component({
   parts: [
     { of: 'skip-link', part: 'background', property: 'background-color', from: ['color.text'] },
     { of: 'skip-link', part: 'ink', property: 'color', from: ['color.page'] },
+    // Above all that may lie over the head of a page.
+    { of: 'skip-link', part: 'layer', property: 'z-index', from: ['layer.last'] },
   ],
-  fixed: [{ of: 'skip-link', state: 'focus', declarations: { translate: 'none' } }],
+  fixed: [
+    { of: 'skip-link', declarations: { 'z-index': '1' } },
+    { of: 'skip-link', state: 'focus', declarations: { translate: 'none' } },
+  ],
   spaces: { 'skip-link.inset': space('.skip-link', 'padding', 'control', 'inside a skip link') },
   variants: [
     {

@@ -1,6 +1,6 @@
 import { element } from '../proof/node.ts';
 import { component } from './component.ts';
-import { space } from './pieces.ts';
+import { OFF, OFF_OPACITY, space } from './pieces.ts';
 
 /** A number on a track between two ends. */
 export const slider = component({
@@ -38,8 +38,9 @@ export const slider = component({
       from: ['color.action-pressed', 'color.action'],
       state: 'pressed',
     },
+    { of: 'slider', ...OFF_OPACITY },
   ],
-  fixed: [{ of: 'slider', state: 'off', declarations: { cursor: 'not-allowed', opacity: '0.6' } }],
+  fixed: [{ of: 'slider', state: 'off', declarations: OFF }],
   spaces: { 'slider.target': space('.slider', 'min-block-size', 'target', 'height of a slider') },
   variants: [
     {

@@ -67,10 +67,10 @@ export const nameOf = ({ of, part }: Pick<Part, 'of' | 'part'>): string => `${of
 /** The parts of the mark that stands for a logo as long as the site has none. */
 const MARK = /^mark-/;
 
-/** What has no role of its own is known by its place among its kind: durations, easings, levels of the page. */
-const PLACED = ['duration', 'easing', 'shadow'] as const;
+/** What has no role of its own is known by its place among its kind; of levels those of the page are meant. */
+const PLACED = ['duration', 'easing', 'shadow', 'opacity', 'layer'] as const;
 
-/** Tokens by their ids, and by their places where they have no role: `duration.1`. */
+/** Tokens by their ids, and by their places where they have no role: `duration.1`, `layer.last`. */
 export function withPlaces(tokens: readonly Token[]): ReadonlyMap<string, Token> {
   const found = new Map(tokens.map((token) => [token.id, token]));
   for (const kind of PLACED) {
@@ -79,6 +79,8 @@ export function withPlaces(tokens: readonly Token[]): ReadonlyMap<string, Token>
     const ground = own[0]?.path[1];
     const placed = kind === 'shadow' ? own.filter(({ path }) => path[1] === ground) : own;
     placed.forEach((token, index) => found.set(`${kind}.${index + 1}`, token));
+    const last = placed.at(-1);
+    if (last) found.set(`${kind}.last`, last);
   }
   return found;
 }
@@ -109,6 +111,10 @@ const firstOf = (ids: readonly string[], given: Sources): Token | undefined => {
   return undefined;
 };
 
+/** Whether a token says the same kind of thing as another: numbers are of a kind only within their own group. */
+const isOfKind = (one: Token, other: Token): boolean =>
+  one.type === other.type && (one.type !== 'number' || one.path[0] === other.path[0]);
+
 /**
  * The token that each part of the manner is taken from: the one of the same type that it departs to, or else the first
  * of its usual ones that there is. A part without any is left out, and with it its declaration. A site with a logo of its own
@@ -126,8 +132,8 @@ export function deriveSources(given: Sources): ReadonlyMap<string, Token> {
     const usual = firstOf(part.from, given);
     if (!usual) continue;
     const own = departure === undefined ? undefined : tokenFor(departure, given);
-    // A corner takes no color, whoever wrote so.
-    sources.set(name, own?.type === usual.type ? own : usual);
+    // A corner takes no color, and an opacity no layer, whoever wrote so.
+    sources.set(name, own && isOfKind(own, usual) ? own : usual);
   }
   return sources;
 }
@@ -229,9 +235,14 @@ export function deriveComponentRules(names: readonly string[], manner: Manner): 
     const isPlain = ({ inside, within }: Fixed): boolean =>
       inside === undefined && within === undefined;
     const takes = parts.filter(isThere);
+    // What a token says, nothing else says before it.
+    const told = new Set(takes.map(({ property }) => property));
     return [
       ...rule([
-        ...own.filter(isPlain).flatMap(({ declarations }) => Object.entries(declarations)),
+        ...own
+          .filter(isPlain)
+          .flatMap(({ declarations }) => Object.entries(declarations))
+          .filter(([property]) => !told.has(property)),
         ...takes.flatMap((part) => said(part)),
       ]),
       ...rule(

@@ -57,7 +57,7 @@ function rulesFor<Self extends Asked<Self>>(element: Self, group: RuleGroup): re
 }
 
 /** What a reader has typed or opened, and what the browser draws in a field, is nothing that an element is made of. */
-const NOT_OF_IT = /:user-invalid|:popover-open|::(?:placeholder|file-selector-button)/;
+const NOT_OF_IT = /:user-invalid|:popover-open|::(?:placeholder|backdrop|file-selector-button)/;
 
 /**
  * The declarations that an element has from the rules of the sheet, by their properties: what weighs most, and of

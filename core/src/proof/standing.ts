@@ -16,7 +16,7 @@ export interface StandingPage {
 
 /** What something is in only for a moment: a rule for it stands where it can come to be. */
 const STATES =
-  /::?(?:hover|active|visited|focus-visible|focus-within|focus|after|before|placeholder|file-selector-button|user-invalid|popover-open)/g;
+  /::?(?:hover|active|visited|focus-visible|focus-within|focus|after|before|placeholder|backdrop|file-selector-button|user-invalid|popover-open)/g;
 
 const withoutStates = (rule: Rule): string =>
   partsOf(rule)

@@ -8,7 +8,7 @@ export const TELLINGS = ['shade', 'edge', 'level', 'underline'] as const;
 
 /** What a part of a component may take instead of what it usually does: a token by the id of what it is made of. */
 export const REFERENCE =
-  /^(?:color|corner|radius|edge|border|duration|easing|shadow|type)\.[a-z0-9][a-z0-9-]{0,63}$/;
+  /^(?:color|corner|radius|edge|border|duration|easing|shadow|opacity|layer|type)\.[a-z0-9][a-z0-9-]{0,63}$/;
 
 /** The widths in px below which a navigation may be behind a button. */
 export const NARROW_NAVIGATION = { from: 320, to: 1600 } as const;

@@ -50,6 +50,10 @@ export function useTakable(mode: Mode): (part: Part) => readonly Takable[] {
         return named('duration', shape.durations);
       case 'easing':
         return named('easing', shape.easings);
+      case 'opacity':
+        return named('opacity', shape.opacities);
+      case 'layer':
+        return named('layer', shape.layers);
       case 'shadow':
         return named('shadow', shape.shadows);
       default:

@@ -59,6 +59,11 @@ test('what is meant to be seen first is said by pointing and by key, missed, fou
   };
   await place('base');
   await expect(note).toContainText('draws more', { timeout: 60_000 });
-  await place('up 5');
+  // What would mend it was tried on the page itself: one click ends all its places.
+  const mend = note.getByRole('button', { name: /^h1: up \d/ }).first();
+  await expect(mend).toBeVisible({ timeout: 60_000 });
+  await expect(note).toContainText(/ends all \d/);
+  await mend.click();
   await expect(note).toHaveCount(0, { timeout: 60_000 });
+  expect((await documentOf(request, id)).type.roles.items['h1']?.place).toBeGreaterThan(0);
 });

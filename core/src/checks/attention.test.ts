@@ -1,8 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import { salienceOf } from '../image/salience.ts';
+import { derive } from '../derive/derive.ts';
+import { HIGHEST_PLACE } from '../system/document.ts';
 import type { Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
-import { missed, pullsOf, type Painted, type PaintedScreen, type Rgba } from './attention.ts';
+import { attentionRepairs } from './attention-repairs.ts';
+import {
+  missed as misses,
+  pullsOf,
+  type Painted,
+  type PaintedScreen,
+  type Rgba,
+} from './attention.ts';
 
 const WHITE: Rgba = [1, 1, 1, 1];
 const INK: Rgba = [0.1, 0.1, 0.12, 1];
@@ -40,8 +49,14 @@ const screen = (painted: readonly Painted[], said: Partial<PaintedScreen> = {}):
   painted: [page, ...painted],
   ...said,
 });
+const missed = (...given: Parameters<typeof misses>) =>
+  misses(...given).map(({ finding }) => finding);
 const order = (painted: readonly Painted[]): readonly (string | undefined)[] =>
   pullsOf(screen(painted)).map(({ at }) => at);
+
+const meaning = (...intended: readonly string[]): Patch => [
+  { op: 'add', path: '/content/pages/items/home/intended', value: intended },
+];
 
 describe('what draws the eye more', () => {
   test.each([
@@ -118,9 +133,6 @@ describe('what draws the eye more', () => {
 });
 
 describe('what is meant to be seen first', () => {
-  const meaning = (...intended: readonly string[]): Patch => [
-    { op: 'add', path: '/content/pages/items/home/intended', value: intended },
-  ];
   const title = words({ at: '/title', top: 200, fontPx: 60, weight: 800 });
   const lead = words({ at: '/lead', top: 320, fontPx: 24 });
   // A button: its words on a ground of its own, looked at as a whole.
@@ -189,5 +201,52 @@ describe('what is meant to be seen first', () => {
   test('four at once, or none, cannot be meant', () => {
     for (const intended of [[], ['/a', '/b', '/c', '/d'], ['no place']])
       expect(() => sampleDocument(meaning(...intended))).toThrow();
+  });
+});
+
+describe('changes of size that could mend it', () => {
+  const styles = derive(sampleDocument()).styles;
+  const labels = (
+    found: Parameters<typeof attentionRepairs>[2],
+    changes: Patch = [],
+  ): readonly string[] =>
+    attentionRepairs(sampleDocument(changes), styles, found).map(({ label }) => label);
+
+  test('raise what is missed and lower what draws more, the smallest first', () => {
+    // In the sample h3 stands three places up, and body on the base.
+    expect(labels([{ meant: 'h3', stronger: 'body' }]).slice(0, 4)).toEqual([
+      ...['h3: up 4', 'body: down 1', 'h3: up 5', 'body: down 2'],
+    ]);
+    expect(labels([{ meant: 'h3', stronger: 'h3' }]).slice(0, 2)).toEqual(['h3: up 4', 'h3: up 5']);
+  });
+
+  test('are none for what no place decides, what is locked, and what is no text', () => {
+    const sizes: Patch = [{ op: 'add', path: '/type/roles/items/h3/sizes', value: { wide: 40 } }];
+    expect(labels([{ meant: 'h3' }], sizes)).toEqual([]);
+    const locked: Patch = [{ op: 'add', path: '/brief/locked', value: ['/type/roles/items/h3'] }];
+    expect(labels([{ meant: 'h3' }], locked)).toEqual([]);
+    expect(labels([{ meant: undefined, stronger: undefined }, { meant: '__proto__' }])).toEqual([]);
+  });
+
+  test('go no further than the scale', () => {
+    const high: Patch = [
+      { op: 'replace', path: '/type/roles/items/h3/place', value: HIGHEST_PLACE - 1 },
+    ];
+    expect(labels([{ meant: 'h3' }], high)).toEqual([`h3: up ${HIGHEST_PLACE}`]);
+  });
+
+  test('say which text style is missed, and which draws more', () => {
+    const styled = (one: Painted, style: string): Painted => ({
+      ...one,
+      ...(one.thing && { thing: { ...one.thing, style } }),
+    });
+    const [found] = misses(
+      screen([
+        styled(words({ at: '/title', top: 300 }), 'h2'),
+        styled(words({ at: '/b', top: 600, fontPx: 70, weight: 900 }), 'h1'),
+      ]),
+      sampleDocument(meaning('/title')),
+    );
+    expect([found?.meant, found?.stronger]).toEqual(['h2', 'h1']);
   });
 });

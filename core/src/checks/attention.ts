@@ -37,6 +37,8 @@ export interface Painted {
     readonly at?: string | undefined;
     readonly name: string;
     readonly selector: string;
+    /** The text style that sets it, as its class says. */
+    readonly style?: string | undefined;
     /** A picture that words stand over is their ground, and is not looked at as a thing of its own. */
     readonly isPicture?: true;
   };
@@ -56,7 +58,15 @@ export interface Pull {
   readonly at: string | undefined;
   readonly name: string;
   readonly selector: string;
+  readonly style?: string | undefined;
   readonly pull: number;
+}
+
+/** What is missed on a screen, with the text styles that set it and what draws more, where words do. */
+export interface Miss {
+  readonly finding: Finding;
+  readonly meant?: string | undefined;
+  readonly stronger?: string | undefined;
 }
 
 /** So many cells lie side by side; finer than that nobody sees while squinting. */
@@ -245,10 +255,10 @@ export function pullsOf(screen: PaintedScreen): readonly Pull[] {
       bottom: Math.min(rows, Math.ceil((top + height) / size)),
     };
     const share = (areaOf(inside) * size * size) / whole;
-    const { at, name, selector } = thing;
+    const { at, name, selector, style } = thing;
     return share === 0
       ? []
-      : [{ at, name, selector, pull: contrastOf(cells, inside) * share ** SIZE_POWER }];
+      : [{ at, name, selector, style, pull: contrastOf(cells, inside) * share ** SIZE_POWER }];
   });
   const most = Math.max(...pulls.map(({ pull }) => pull), 1e-6);
   return pulls
@@ -265,11 +275,11 @@ const ORDINALS = ['first', 'second', 'third'] as const;
 /** More of what draws the eye is not told. */
 const MOST_TOLD = 4;
 
-/** What is meant to be seen first on a page, and is not: one finding for each screen and theme. */
+/** What is meant to be seen first on a page, and is not: at most one thing for each screen and theme. */
 export function missed(
   screen: PaintedScreen,
   { content, layout, name }: Pick<StyleDocument, 'content' | 'layout' | 'name'>,
-): readonly Finding[] {
+): readonly Miss[] {
   const { items } = content.pages;
   const page = Object.hasOwn(items, screen.page) ? items[screen.page] : undefined;
   const intended = page?.intended ?? [];
@@ -306,26 +316,30 @@ export function missed(
   const [strongest] = miss.stronger;
   return [
     {
-      id: `attention:${screen.page}:${screen.widthPx}:${screen.mode}`,
-      severity: 'look',
-      area: 'brief',
-      decision: `/content/pages/items/${screen.page}/intended`,
-      title: `${nameOf(miss.at, miss.pull)} is not seen ${ORDINALS[miss.index] ?? 'in its turn'} on ${page.name}`,
-      figures: `on ${where} in ${screen.mode}; meant: ${order}; seen: ${seen}`,
-      reason: strongest
-        ? `${strongest.name} draws more: it stands out further from what is around it, or is larger.`
-        : 'What is below the first screen is not seen first.',
-      source:
-        'our own aid: center and surround after Itti, Koch and Niebur 1998, of things, with their size',
-      cause: {
-        id: `attention of ${screen.page}`,
-        title: `What is meant to be seen first on ${page.name} is not`,
-      },
-      where: {
-        selector: strongest?.selector ?? miss.pull?.selector ?? '.site',
-        mode: screen.mode,
-        widthPx: screen.widthPx,
-        page: screen.page,
+      meant: miss.pull?.style,
+      stronger: strongest?.style,
+      finding: {
+        id: `attention:${screen.page}:${screen.widthPx}:${screen.mode}`,
+        severity: 'look',
+        area: 'brief',
+        decision: `/content/pages/items/${screen.page}/intended`,
+        title: `${nameOf(miss.at, miss.pull)} is not seen ${ORDINALS[miss.index] ?? 'in its turn'} on ${page.name}`,
+        figures: `on ${where} in ${screen.mode}; meant: ${order}; seen: ${seen}`,
+        reason: strongest
+          ? `${strongest.name} draws more: it stands out further from what is around it, or is larger.`
+          : 'What is below the first screen is not seen first.',
+        source:
+          'our own aid: center and surround after Itti, Koch and Niebur 1998, of things, with their size',
+        cause: {
+          id: `attention of ${screen.page}`,
+          title: `What is meant to be seen first on ${page.name} is not`,
+        },
+        where: {
+          selector: strongest?.selector ?? miss.pull?.selector ?? '.site',
+          mode: screen.mode,
+          widthPx: screen.widthPx,
+          page: screen.page,
+        },
       },
     },
   ];

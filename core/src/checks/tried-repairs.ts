@@ -109,7 +109,14 @@ export function* triedRepairs(
       if (now && !now.has(finding.id))
         good.push({
           ...one,
-          ends: [...new Set([finding.id, ...[...judged].filter((id) => !now.has(id))])],
+          ends: [
+            ...new Set([
+              finding.id,
+              // What was measured with it before it was offered still holds.
+              ...(one.ends ?? []).filter((id) => !judged.has(id)),
+              ...[...judged].filter((id) => !now.has(id)),
+            ]),
+          ],
         });
       yield undefined;
     }

@@ -1,10 +1,18 @@
-import { missed, type Painted, type Rgba, type Seen } from '@garnish/core/checks/attention';
-import type { Finding } from '@garnish/core/checks/finding';
+import {
+  missed,
+  type Miss,
+  type Painted,
+  type Rgba,
+  type Seen,
+} from '@garnish/core/checks/attention';
+import { attentionRepairs } from '@garnish/core/checks/attention-repairs';
+import type { Finding, Repair } from '@garnish/core/checks/finding';
 import { inOrder } from '@garnish/core/system/document';
 import { modesOf } from '@garnish/core/system/themes';
-import type { View } from '../system/views.ts';
+import { patched } from '@garnish/core/system/patch';
+import { createViewer, type View } from '../system/views.ts';
 import { breathe } from '../ui/in-breaths.ts';
-import { inEachTheme, inHiddenPage } from './hidden-page.ts';
+import { inEachTheme, inHiddenPage, type HiddenPage } from './hidden-page.ts';
 
 /** The first screen of a phone and of a desktop. Common practice. */
 const SCREENS = [
@@ -17,6 +25,10 @@ const SLICE = 120;
 const PICTURE_CELLS = 16;
 const LONGEST_NAME = 40;
 const LOGO_INK = 0.5;
+/** The class of a text style. */
+const STYLE = /(?:^| )type-([\w-]+)/;
+/** More ways to mend one thing help nobody. */
+const MOST_WAYS = 2;
 
 function rgbaOf(css: string): Rgba | undefined {
   const found = /^rgba?\(([\d.]+), ([\d.]+), ([\d.]+)(?:, ([\d.]+))?\)$/.exec(css);
@@ -124,6 +136,7 @@ function paintedOf(
         at: element.closest<HTMLElement>('[data-content]')?.dataset['content'],
         name: `“${said.length > LONGEST_NAME ? `${said.slice(0, LONGEST_NAME - 1)}…` : said}”`,
         selector: wayTo(element),
+        style: STYLE.exec(element.closest('[class*="type-"]')?.className ?? '')?.[1],
       },
     },
   ];
@@ -155,15 +168,63 @@ export async function paintedOn(
   return painted;
 }
 
+/** What is missed on a page of a view, on every screen in every theme; nothing where it was called off. */
+async function missesOn(
+  hidden: HiddenPage,
+  view: View,
+  page: string,
+  isOff: () => boolean,
+  /** Whether one is enough to know. */
+  stopsAtFirst = false,
+): Promise<readonly Miss[] | undefined> {
+  const misses: Miss[] = [];
+  hidden.show(view, page);
+  for (const [widthPx, heightPx] of SCREENS) {
+    await hidden.resize(widthPx);
+    const seen = await inEachTheme(hidden, modesOf(view.derived.themes), async (mode) => {
+      await breathe();
+      const painted = await paintedOn(hidden.document, heightPx, isOff);
+      return painted && missed({ page, widthPx, heightPx, mode, painted }, view.document);
+    });
+    if (!seen) return undefined;
+    misses.push(...seen.flat());
+    if (stopsAtFirst && misses.length > 0) return misses;
+  }
+  return misses;
+}
+
+/** Changes of size after which nothing is missed on a page: each is tried on the page itself, the smallest first. */
+async function repairsOn(
+  hidden: HiddenPage,
+  { document, derived }: View,
+  page: string,
+  misses: readonly Miss[],
+  isOff: () => boolean,
+): Promise<readonly Repair[] | undefined> {
+  const viewOf = createViewer();
+  const good: Repair[] = [];
+  for (const repair of attentionRepairs(document, derived.styles, misses)) {
+    if (good.length === MOST_WAYS) break;
+    const next = patched(document, repair.patch);
+    if (!next.ok) continue;
+    await breathe();
+    const left = await missesOn(hidden, viewOf(next.document), page, isOff, true);
+    if (!left) return undefined;
+    if (left.length === 0) good.push({ ...repair, ends: misses.map(({ finding }) => finding.id) });
+  }
+  return good;
+}
+
 /**
  * What is meant to be seen first on pages and is not, on a phone and a desktop in every theme that the site has, in the
- * frame that nobody sees and in slices between keys. Pages of which nothing is said are not looked at.
+ * frame that nobody sees and in slices between keys, with the changes of size that mend it. Pages of which nothing is
+ * said are not looked at.
  */
 export async function measureAttention(
   view: View,
   isOff: () => boolean,
 ): Promise<readonly Finding[] | undefined> {
-  const { document, derived } = view;
+  const { document } = view;
   const wanted = inOrder(document.content.pages).filter(
     ([, { isOff: off, intended }]) => !off && intended !== undefined,
   );
@@ -172,17 +233,19 @@ export async function measureAttention(
     const found: Finding[] = [];
     for (const [page] of wanted) {
       if (isOff()) return undefined;
-      hidden.show(view, page);
-      for (const [widthPx, heightPx] of SCREENS) {
-        await hidden.resize(widthPx);
-        const seen = await inEachTheme(hidden, modesOf(derived.themes), async (mode) => {
-          await breathe();
-          const painted = await paintedOn(hidden.document, heightPx, isOff);
-          return painted && missed({ page, widthPx, heightPx, mode, painted }, document);
-        });
-        if (!seen) return undefined;
-        found.push(...seen.flat());
-      }
+      const misses = await missesOn(hidden, view, page, isOff);
+      if (!misses) return undefined;
+      if (misses.length === 0) continue;
+      const repairs = await repairsOn(hidden, view, page, misses, isOff);
+      if (!repairs) return undefined;
+      const [repair, ...ways] = repairs;
+      found.push(
+        ...misses.map(({ finding }) => ({
+          ...finding,
+          ...(repair && { repair }),
+          ...(ways.length > 0 && { ways }),
+        })),
+      );
     }
     return found;
   });

@@ -5,6 +5,7 @@ import { patched, type Patch } from '../system/patch.ts';
 import { sampleDocument } from '../system/sample.ts';
 import { derive } from './derive.ts';
 import { DIALS, dialed } from './dials.ts';
+import { stepSizes } from './space/space.ts';
 
 const of = (changes: Patch = []) => {
   const document = sampleDocument(changes);
@@ -139,6 +140,42 @@ describe('the density of all spaces', () => {
       expect.objectContaining({ path: '/space/roles/items/stack', why: 'by hand' }),
     );
   });
+
+  test.each(['multiples', 'by hand', 'geometric'] as const)(
+    'a locked length that flows is as long as it was on every screen, on a scale of %s',
+    (scale) => {
+      const own = of([
+        { op: 'replace', path: '/space/scale', value: scale },
+        {
+          op: 'replace',
+          path: '/space/roles/items/section/value',
+          value: { kind: 'step', step: 'l', at: { wide: 'xxl' } },
+        },
+        {
+          op: 'replace',
+          path: '/space/roles/items/stack/value',
+          value: { kind: 'stepped', step: 's', at: { wide: 'm' } },
+        },
+        ...lock('/space/roles/items/section', '/space/roles/items/stack'),
+      ]);
+      for (const density of [50, 80, 150]) {
+        const next = after(own, { density });
+        for (const role of ['section', 'stack'])
+          for (const widthPx of [320, 700, 1079, 1080, 1300, 1600]) {
+            const on = ({ derived }: Dialed) => derived.spaces.get(role)?.inline.px({ widthPx });
+            expect(on(next)).toBeCloseTo(on(own) ?? NaN, 1);
+          }
+        // What is not locked moves, but on a series that has no room for others.
+        const moved = px(next, 'inset-large') / px(own, 'inset-large');
+        expect(moved).toBeCloseTo(scale === 'geometric' ? 1 : density / 100, 1);
+        const sizes = stepSizes(next.document.space);
+        expect(sizes).toEqual(sizes.toSorted((one, other) => one - other));
+      }
+      expect(dial('density').stays(own)).toContainEqual(
+        expect.objectContaining({ path: '/space/roles/items/section', value: 'as it flows' }),
+      );
+    },
+  );
 
   test('a scale by hand keeps its proportions', () => {
     const byHand = of([

@@ -1,9 +1,16 @@
 import { ROOT_PX } from '../type/fluid.ts';
 import { RUNGS } from '../color/ramp.ts';
 import { isLocked, lockedIn, leavingLocked } from '../system/locks.ts';
-import { inOrder, MODES, type Mode, type StyleDocument } from '../system/document.ts';
-import { patched, type Operation, type Patch } from '../system/patch.ts';
+import {
+  inOrder,
+  MODES,
+  type Mode,
+  type SpaceLength,
+  type StyleDocument,
+} from '../system/document.ts';
+import { jsonOf, patched, type Operation, type Patch } from '../system/patch.ts';
 import type { Derived } from './derived.ts';
+import { isNone, stepSizes } from './space/space.ts';
 import { settingOf } from './type/styles.ts';
 
 /** A system with what follows from it, as a dial begins. */
@@ -130,6 +137,90 @@ const lockedRoles = (
       : [],
   );
 
+/** The steps that a flowing length takes, on whatever screens. */
+const stepsOf = (length: SpaceLength | undefined): readonly string[] =>
+  length?.kind === 'step' || length?.kind === 'stepped'
+    ? [length.step, ...Object.values(length.at ?? {})]
+    : [];
+
+/** Roles of space that are locked, flow between screens by their steps, and would move with these. */
+const flowingLocked = (
+  dialed: Dialed,
+): readonly (readonly [id: string, side: 'value' | 'block', length: SpaceLength])[] =>
+  inOrder(dialed.document.space.roles).flatMap(([id, role]) =>
+    isLocked(lockedIn(dialed.document), `/space/roles/items/${id}`)
+      ? (['value', 'block'] as const).flatMap((side) => {
+          const length = role[side];
+          return length && OF_STEPS.has(length.kind) && fixedPx(dialed, id, side) === undefined
+            ? [[id, side, length] as const]
+            : [];
+        })
+      : [],
+  );
+
+/**
+ * What keeps those roles as they are while all steps move: steps of their own that are as long as before, each where its
+ * length belongs among the others, and the roles on them.
+ */
+function keptSteps(dialed: Dialed, times: number): Patch {
+  const roles = flowingLocked(dialed);
+  if (roles.length === 0) return [];
+  const { space } = dialed.document;
+  const sizes = stepSizes(space);
+  const all = inOrder(space.steps).map(([id, { name }], index) => ({
+    ...{ id, name, px: sizes[index] ?? 0 },
+  }));
+  const used = new Set(roles.flatMap(([, , length]) => stepsOf(length)));
+  const kept = all
+    .filter(({ id, px }) => used.has(id) && px > 0)
+    .map((step) => ({ ...step, own: freeName(`${step.id}-kept`, space.steps.items) }));
+  const unit = held(1, space.unit * times, 400);
+  const ownOf = new Map(kept.map(({ id, own }) => [id, own]));
+  const renamed = (id: string): string => ownOf.get(id) ?? id;
+  const order = [
+    ...all.map(({ id, px }) => ({ id, px: px * times })),
+    ...kept.map(({ own, px }) => ({ id: own, px })),
+  ]
+    .toSorted((one, other) => one.px - other.px)
+    .map(({ id }) => id);
+  return [
+    ...kept.map(({ own, name, px }): Operation => ({
+      op: 'add',
+      path: `/space/steps/items/${own}`,
+      value: {
+        name: `${name} kept`,
+        multiple: held(0.01, px / rounded(unit, 2), 64),
+        ...(space.scale === 'by hand' && { px }),
+      },
+    })),
+    { op: 'replace', path: '/space/steps/order', value: order },
+    ...roles.map(([id, side, length]): Operation => ({
+      op: 'replace',
+      path: `/space/roles/items/${id}/${side}`,
+      value: jsonOf(
+        length.kind === 'step' || length.kind === 'stepped'
+          ? {
+              ...length,
+              step: renamed(length.step),
+              ...(length.at && {
+                at: Object.fromEntries(
+                  Object.entries(length.at).map(([at, step]) => [at, renamed(step)]),
+                ),
+              }),
+            }
+          : length,
+      ),
+    })),
+  ];
+}
+
+/** A name that nothing in a record has yet. */
+function freeName(wanted: string, taken: Readonly<Record<string, unknown>>): string {
+  let name = wanted;
+  for (let count = 2; Object.hasOwn(taken, name); count += 1) name = `${wanted}-${count}`;
+  return name;
+}
+
 const density: Dial = {
   ...{ id: 'density', name: 'all spaces', unit: '%', least: 50, most: 200, step: 5, usual: 100 },
   at: '/space/roles',
@@ -141,6 +232,8 @@ const density: Dial = {
       value === undefined
         ? []
         : [{ op: 'replace', path, value: held(0, Math.round(value * times), most) }];
+    // A series has the steps that its ratio gives: where it may not move under what is locked, it stays.
+    const isHeld = space.scale === 'geometric' && flowingLocked(dialed).length > 0;
     const grid: Patch = [
       ['/layout/grid/base', layout.grid.base] as const,
       ...Object.entries(layout.grid.at).map(
@@ -150,13 +243,16 @@ const density: Dial = {
       ...scaled(`${path}/gutter`, gutter, 400),
       ...scaled(`${path}/margin`, margin, 1000),
     ]);
-    const steps: Patch =
-      space.scale === 'by hand'
-        ? inOrder(space.steps).map(([id, { px, multiple }]) => ({
-            op: 'add' as const,
-            path: `/space/steps/items/${id}/px`,
-            value: rounded(held(0.25, (px ?? multiple * space.unit) * times, 1000), 2),
-          }))
+    const steps: Patch = isHeld
+      ? []
+      : space.scale === 'by hand'
+        ? inOrder(space.steps)
+            .filter(([, step]) => !isNone(step))
+            .map(([id, { px, multiple }]) => ({
+              op: 'add' as const,
+              path: `/space/steps/items/${id}/px`,
+              value: rounded(held(0.25, (px ?? multiple * space.unit) * times, 1000), 2),
+            }))
         : [
             {
               op: 'replace',
@@ -166,6 +262,7 @@ const density: Dial = {
           ];
     return [
       ...leavingLocked(dialed.document, [...steps, ...grid]),
+      ...(isHeld ? [] : keptSteps(dialed, times)),
       ...lockedRoles(dialed).map(([id, side, px]): Operation => ({
         op: 'replace',
         path: `/space/roles/items/${id}/${side}`,
@@ -179,7 +276,10 @@ const density: Dial = {
       if (value.kind === 'own')
         return [{ name, path, value: `${value.value} ${value.unit}`, why: whyOf(dialed, path) }];
       const px = lockedRoles(dialed).find(([own]) => own === id)?.[2];
-      return px === undefined ? [] : [{ name, path, value: `${px} px`, why: 'locked' }];
+      const isFlowing = flowingLocked(dialed).some(([own]) => own === id);
+      return px !== undefined || isFlowing
+        ? [{ name, path, value: isFlowing ? 'as it flows' : `${px} px`, why: 'locked' }]
+        : [];
     }),
     ...Object.entries(dialed.document.space.parts).flatMap(([key, part]): Stays[] =>
       'px' in part
@@ -306,11 +406,15 @@ export const DIALS: readonly Dial[] = [
  */
 export function dialed(of: Dialed, by: Readonly<Record<string, number>>): Patch {
   let { document } = of;
-  return DIALS.flatMap((dial) => {
+  const turned = DIALS.flatMap((dial) => {
     const value = Object.hasOwn(by, dial.id) ? by[dial.id] : undefined;
-    if (value === undefined || value === dial.usual) return [];
+    return value === undefined || value === dial.usual ? [] : [{ dial, value }];
+  });
+  return turned.flatMap(({ dial, value }, index) => {
     // Each begins where the ones before have led: two may write into one place.
     const patch = dial.patch({ ...of, document }, held(dial.least, value, dial.most));
+    // Nothing begins where the last one leads.
+    if (index === turned.length - 1) return patch;
     const result = patched(document, patch);
     if (!result.ok) return [];
     document = result.document;

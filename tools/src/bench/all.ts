@@ -1,7 +1,7 @@
 /**
  * Measures what speed is promised: ratios of two things timed in the same run, and movements in the
  * browser in milliseconds, medians of many. Fails where a limit is passed by more than the tolerance.
- * `core`, `tokens`, `pixels`, `moving`, `turning`, `memory`, `list`, `scrolling` and `pages` as arguments measure only those; `--keep` writes the
+ * `core`, `tokens`, `pixels`, `moving`, `trying`, `turning`, `memory`, `list`, `scrolling` and `pages` as arguments measure only those; `--keep` writes the
  * table to docs/.
  */
 import { writeFileSync } from 'node:fs';

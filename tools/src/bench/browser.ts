@@ -54,6 +54,21 @@ const MOVED: readonly Moved[] = [
   },
 ];
 
+/** Dials over many decisions, which are tried as they turn. */
+const DIALED: readonly Moved[] = (
+  [
+    ['all spaces', [60, 70, 80, 90, 110, 120, 130]],
+    ['line height of texts', [80, 85, 90, 95, 105, 110, 115]],
+    ['distance of all colors from the page', [-3, -2, -1, 1, 2, 3]],
+  ] as const
+).map(([name, values]) => ({
+  name: `the dial of ${name}`,
+  address: 'brief?view=dials',
+  find: (page) => page.getByRole('slider', { name: `${name}, slider` }),
+  by: 'slider',
+  values: values.map(String),
+}));
+
 interface Movement {
   readonly work: number;
   readonly proof: number;
@@ -104,12 +119,17 @@ const movements = (page: Page, moved: Moved): Promise<readonly Movement[]> =>
 const choiceOf = (page: Page): Locator => page.getByRole('combobox', { name: 'Page of the proof' });
 
 /** Movements beside the home page of the demo, or beside its sheet of parts. */
-async function movingBeside(browser: Browser, url: string, shown: string): Promise<Row[]> {
+async function movingBeside(
+  browser: Browser,
+  url: string,
+  shown: string,
+  all: readonly Moved[] = MOVED,
+): Promise<Row[]> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const base = await openSystem(page, url);
   const rows: Row[] = [];
   const beside = shown === SHEET_OF_PARTS ? ' beside the sheet of parts' : '';
-  for (const moved of MOVED) {
+  for (const moved of all) {
     await page.goto(`${base}/${moved.address}`);
     await moved.find(page).waitFor();
     await page.frameLocator('iframe[title="Proof"]').getByRole('heading', { level: 1 }).waitFor();
@@ -139,6 +159,55 @@ const moving = async (browser: Browser, url: string): Promise<Row[]> => [
   ...(await movingBeside(browser, url, 'home')),
   ...(await movingBeside(browser, url, SHEET_OF_PARTS)),
 ];
+
+/** Things that are pointed at to be tried: where they are, and which of them. */
+const POINTED: readonly (readonly [name: string, address: string, selector: string])[] = [
+  ['a place of a heading', 'type', 'select[aria-label="Place of h2"] option'],
+  ['a corner of cards', 'space?view=shape', '[data-decision="/shape/corners/card"] select option'],
+  ['a palette as a whole', 'color', 'button[aria-label^="Take "][aria-label$=" whole"]'],
+  ['a color as the action', 'color', 'button[title$=": take it as action"]'],
+];
+
+/** Dials, and how long after something is reached it stands in the proof, laid out. */
+async function trying(browser: Browser, url: string): Promise<Row[]> {
+  const rows = await movingBeside(browser, url, 'home', DIALED);
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const base = await openSystem(page, url);
+  for (const [name, address, selector] of POINTED) {
+    await page.goto(`${base}/${address}`);
+    await page.locator(selector).first().waitFor({ state: 'attached' });
+    await page.frameLocator('iframe[title="Proof"]').getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForTimeout(6000);
+    const times = await page.evaluate(async (which) => {
+      const things = [...document.querySelectorAll<HTMLElement>(which)];
+      const frame =
+        document.querySelector<HTMLIFrameElement>('iframe[title="Proof"]')?.contentDocument;
+      if (!frame) throw new Error('there is no proof');
+      const found: number[] = [];
+      for (let index = 0; index < 40; index += 1) {
+        const thing = things[index % things.length];
+        await new Promise((resolve) => setTimeout(resolve, 120));
+        const started = performance.now();
+        thing?.dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
+        await Promise.resolve();
+        frame.body.getBoundingClientRect();
+        found.push(performance.now() - started);
+        thing?.dispatchEvent(new FocusEvent('focusout', { bubbles: true }));
+      }
+      return found.slice(8).sort((one, other) => one - other);
+    }, selector);
+    rows.push(
+      ms(
+        `trying ${name}: until it stands in the proof, 95 of 100`,
+        times[Math.floor(times.length * 0.95)] ?? NaN,
+        `median ${median(times).toFixed(1)} ms`,
+        50,
+      ),
+    );
+  }
+  await page.close();
+  return rows;
+}
 
 /** How long it takes from the press until a component stands there in its states; the first time fetches it. */
 async function openingComponents(page: Page): Promise<number> {
@@ -512,7 +581,7 @@ async function reference(browser: Browser, when: string): Promise<Row> {
 export async function browserRows(only: readonly string[] = []): Promise<readonly Row[]> {
   const server = await demoServer('bench');
   const browser = await launch();
-  const parts = { moving, turning, memory, list, pages, scrolling: tokens } as const;
+  const parts = { moving, trying, turning, memory, list, pages, scrolling: tokens } as const;
   const rows: Row[] = [];
   try {
     rows.push(await reference(browser, 'before'));

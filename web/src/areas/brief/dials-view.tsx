@@ -1,7 +1,7 @@
 import { DIALS, dialed, type Dial, type Stays } from '@garnish/core/derive/dials';
 import { lockedIn, locking } from '@garnish/core/system/locks';
 import { areaOf } from '@garnish/core/system/areas';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useStore, useSystem } from '../../system/system-context.ts';
 import { announce } from '../../ui/announce.tsx';
@@ -78,7 +78,7 @@ function Dials() {
     setBy({});
     announce('taken');
   };
-  const stays = DIALS.map((dial) => dial.stays(decided));
+  const stays = useMemo(() => DIALS.map((dial) => dial.stays(decided)), [decided]);
   return (
     <div
       onKeyDown={(event) => {

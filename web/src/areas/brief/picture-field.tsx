@@ -6,6 +6,7 @@ import { jsonOf } from '@garnish/core/system/patch';
 import { useKeepingPicture } from '../../system/kept-picture.ts';
 import { useMadePictures } from '../../system/made-pictures.ts';
 import { useStore, useSystem } from '../../system/system-context.ts';
+import { TrySelect } from '../../system/try-select.tsx';
 import { FileDrop } from '../../ui/file-drop.tsx';
 import { LineField } from '../../ui/line-field.tsx';
 
@@ -62,7 +63,7 @@ export function PictureField({ path, of, picture, role }: PictureFieldProps) {
           {picture?.made ? 'Another drawing' : 'Draw one'}
         </button>
         {others.length > 0 && (
-          <select
+          <TrySelect
             aria-label={`Picture of ${of} that is here already`}
             className="select min-h-6 w-auto max-w-40 py-0"
             value=""
@@ -77,7 +78,7 @@ export function PictureField({ path, of, picture, role }: PictureFieldProps) {
                 {name}
               </option>
             ))}
-          </select>
+          </TrySelect>
         )}
         {picture && (
           <>

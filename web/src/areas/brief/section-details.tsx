@@ -191,7 +191,7 @@ function AsPart({ own, on: { page, section } }: AsPartProps) {
 function PieceAdder({ path, order }: { readonly path: string; readonly order: readonly string[] }) {
   const store = useStore();
   return (
-    <select
+    <TrySelect
       aria-label="Another component"
       className="select bare text-quiet"
       value=""
@@ -213,7 +213,7 @@ function PieceAdder({ path, order }: { readonly path: string; readonly order: re
           {name}
         </option>
       ))}
-    </select>
+    </TrySelect>
   );
 }
 

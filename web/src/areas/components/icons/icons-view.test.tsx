@@ -131,6 +131,40 @@ describe('the icons of a site', () => {
     await waitFor(() => expect(asked.at(-1)).toContain('set=one&style=outlined'));
   });
 
+  test('a set is tried on the whole site, and taken in one step; what it has not stays', async () => {
+    const first = found[0];
+    globalThis.fetch = (input) => {
+      const address = addressIn(input);
+      if (address === '/api/icons/sets')
+        return Promise.resolve(json([styleOf('heavy', 0.2), styleOf('outlined', 0.0625)]));
+      const words = new URLSearchParams(address.split('?')[1]).get('words') ?? '';
+      // Of the set everything is there but what is called so.
+      const icons = words.startsWith('a') || !first ? [] : [{ ...first, plain: words }];
+      return Promise.resolve(json({ total: icons.length, icons }));
+    };
+    const all = [...store.state().decided.derived.icons.values()];
+    const there = all.filter(({ name }) => !name.startsWith('a'));
+    expect(there.length).toBeGreaterThan(1);
+    show();
+    fireEvent.click(await screen.findByRole('button', { name: 'Look into One set, outlined' }));
+    const take = await screen.findByRole('button', { name: /^Draw .* from it$/ });
+    act(() => take.focus());
+    const { shown, decided } = store.state();
+    expect(shown.document.icons.named.order).toHaveLength(there.length);
+    expect(decided.document.icons.named.order).toHaveLength(0);
+    fireEvent.keyDown(take, { key: 'Escape' });
+    expect(store.state().shown).toBe(store.state().decided);
+    fireEvent.click(take);
+    const { named } = icons();
+    expect([...named.order].toSorted()).toEqual(there.map(({ id }) => id).toSorted());
+    for (const id of named.order)
+      expect(named.items[id]).toMatchObject({
+        name: all.find((one) => one.id === id)?.name,
+        from: { set: 'One set', author: 'Anna Rehn', license: 'MIT' },
+      });
+    expect(store.state().stacks.undo).toHaveLength(1);
+  });
+
   test('size, stroke, room, place and further sizes are decided once', () => {
     show();
     fireEvent.click(screen.getByRole('button', { name: 'the line' }));

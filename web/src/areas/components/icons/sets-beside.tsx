@@ -4,6 +4,7 @@ import { IconDrawn } from '../../../ui/icon-drawn.tsx';
 import { px } from '../../../ui/px.ts';
 import type { StyleOfSet } from './found-icons.ts';
 import { heavierText } from './said.ts';
+import { WholeSet } from './whole-set.tsx';
 
 interface SetsBesideProps {
   readonly styles: readonly StyleOfSet[];
@@ -72,6 +73,7 @@ export function SetsBeside({ styles, beside, shown, onShow }: SetsBesideProps) {
                   >
                     {shown === id ? 'Looking into it' : 'Look into it'}
                   </button>
+                  {shown === id && <WholeSet style={style} />}
                 </td>
               </tr>
             );

@@ -2,6 +2,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { OWN_SIGNS, signDrawing } from '@garnish/core/icons/own-signs';
 import { sampleDocument } from '@garnish/core/system/sample';
+import { plainName } from '@garnish/core/tokens/token';
 import {
   act,
   cleanup,
@@ -139,7 +140,13 @@ describe('the icons of a site', () => {
         return Promise.resolve(json([styleOf('heavy', 0.2), styleOf('outlined', 0.0625)]));
       const words = new URLSearchParams(address.split('?')[1]).get('words') ?? '';
       // Of the set everything is there but what is called so.
-      const icons = words.startsWith('a') || !first ? [] : [{ ...first, plain: words }];
+      const icons =
+        words.startsWith('a') || !first
+          ? [{ ...first, plain: 'something-else' }]
+          : [
+              { ...first, plain: `${plainName(words)}-small` },
+              { ...first, plain: plainName(words) },
+            ];
       return Promise.resolve(json({ total: icons.length, icons }));
     };
     const all = [...store.state().decided.derived.icons.values()];

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import type { Beside } from '@garnish/core/derive/icons/beside';
 import { fitBeside, STROKE_BESIDE_STEM } from '@garnish/core/icons/alike';
 import { IconDrawn } from '../../../ui/icon-drawn.tsx';
@@ -36,46 +37,54 @@ export function SetsBeside({ styles, beside, shown, onShow }: SetsBesideProps) {
               1 + fit.heavier >= STROKE_BESIDE_STEM.from &&
               1 + fit.heavier <= STROKE_BESIDE_STEM.to;
             return (
-              <tr key={id} className="border-t border-line">
-                <td className="py-1.5 pe-3">
-                  <span className="flex gap-x-2" style={{ fontSize: beside.textPx }}>
-                    {style.samples.map((drawing, index) => (
-                      <IconDrawn key={index} drawing={drawing} px={beside.iconPx} />
-                    ))}
-                  </span>
-                </td>
-                <td className="pe-3">
-                  {style.name}, {style.style}
-                  <span className="block text-xs text-quiet">
-                    {style.count.toLocaleString('en-US')} · {style.license.spdx}
-                    {roundEnds === undefined ? '' : roundEnds ? ' · round ends' : ' · flat ends'}
-                  </span>
-                </td>
-                <td className="figures pe-3 whitespace-nowrap">
-                  {fit.distance === Infinity ? (
-                    <span className="text-quiet">filled</span>
-                  ) : (
-                    <>
-                      {px(fit.strokePx)}
-                      <span className={`block text-xs ${isMeant ? '' : 'text-quiet'}`}>
-                        {heavierText(fit.heavier)}
-                      </span>
-                    </>
-                  )}
-                </td>
-                <td className="text-end">
-                  <button
-                    type="button"
-                    className="act whitespace-nowrap"
-                    aria-pressed={shown === id}
-                    aria-label={`Look into ${style.name}, ${style.style}`}
-                    onClick={() => onShow(shown === id ? '' : id)}
-                  >
-                    {shown === id ? 'Looking into it' : 'Look into it'}
-                  </button>
-                  {shown === id && <WholeSet style={style} />}
-                </td>
-              </tr>
+              <Fragment key={id}>
+                <tr className="border-t border-line">
+                  <td className="py-1.5 pe-3">
+                    <span className="flex gap-x-2" style={{ fontSize: beside.textPx }}>
+                      {style.samples.map((drawing, index) => (
+                        <IconDrawn key={index} drawing={drawing} px={beside.iconPx} />
+                      ))}
+                    </span>
+                  </td>
+                  <td className="pe-3">
+                    {style.name}, {style.style}
+                    <span className="block text-xs text-quiet">
+                      {style.count.toLocaleString('en-US')} · {style.license.spdx}
+                      {roundEnds === undefined ? '' : roundEnds ? ' · round ends' : ' · flat ends'}
+                    </span>
+                  </td>
+                  <td className="figures pe-3 whitespace-nowrap">
+                    {fit.distance === Infinity ? (
+                      <span className="text-quiet">filled</span>
+                    ) : (
+                      <>
+                        {px(fit.strokePx)}
+                        <span className={`block text-xs ${isMeant ? '' : 'text-quiet'}`}>
+                          {heavierText(fit.heavier)}
+                        </span>
+                      </>
+                    )}
+                  </td>
+                  <td className="text-end">
+                    <button
+                      type="button"
+                      className="act whitespace-nowrap"
+                      aria-pressed={shown === id}
+                      aria-label={`Look into ${style.name}, ${style.style}`}
+                      onClick={() => onShow(shown === id ? '' : id)}
+                    >
+                      {shown === id ? 'Looking into it' : 'Look into it'}
+                    </button>
+                  </td>
+                </tr>
+                {shown === id && (
+                  <tr>
+                    <td colSpan={4} className="pb-1.5">
+                      <WholeSet style={style} />
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
             );
           })}
         </tbody>

@@ -11,7 +11,15 @@ import { addressOf, foundPage, type FoundIcon, type StyleOfSet } from './found-i
 /** More icons than a site names. */
 const MOST_ICONS = 60;
 
-/** For each icon of a site the first of a set that answers to its name; none where the set has no such thing. */
+/** The plainest of some icons that is called by all words of a name: what only means the same is no counterpart. */
+function calledSo(name: string, icons: readonly FoundIcon[]): FoundIcon | undefined {
+  const words = plainName(name).split('-');
+  return icons
+    .filter(({ plain }) => words.every((word) => plain.split('-').includes(word)))
+    .toSorted((one, other) => one.plain.length - other.plain.length)[0];
+}
+
+/** For each icon of a site the one of a set that is called the same; none where the set has no such thing. */
 async function counterparts(
   style: StyleOfSet,
   icons: readonly Pick<SystemIcon, 'id' | 'name'>[],
@@ -21,8 +29,7 @@ async function counterparts(
     icons.slice(0, MOST_ICONS).map(async ({ id, name }) => {
       const asked = { words: name, kind: '', from, like: undefined };
       const { icons: all } = await get(addressOf(asked, 0), foundPage);
-      const wanted = plainName(name);
-      const one = all.find(({ plain }) => plain === wanted) ?? all[0];
+      const one = calledSo(name, all);
       return one && ([id, one] as const);
     }),
   );
@@ -81,12 +88,12 @@ export function WholeSet({ style }: { readonly style: StyleOfSet }) {
     if (patch.length > 0) store.change(patch, `icons of ${style.name}`.slice(0, 120));
   };
   return (
-    <p className="text-xs text-quiet">
+    <p className="flex flex-wrap items-baseline gap-x-4 text-quiet">
       <button type="button" className="act" {...triedBy(trying, act)}>
         Draw {data.size === icons.length ? `all ${data.size}` : `${data.size} of ${icons.length}`}{' '}
         from it
       </button>
-      {missing.length > 0 && <span className="block">stay: {missing.join(', ')}</span>}
+      {missing.length > 0 && <span className="text-xs">as they are: {missing.join(', ')}</span>}
     </p>
   );
 }

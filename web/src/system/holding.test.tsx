@@ -130,6 +130,22 @@ describe('a number that is dragged', () => {
     expect(unit()).toBe(14);
   });
 
+  test('is held by the first button alone, and no longer once keys are used', () => {
+    show();
+    fireEvent(slider(), new MouseEvent('pointerdown', { button: 2, bubbles: true }));
+    slideTo(12);
+    expect(store.state().held).toBeUndefined();
+    // A pointer that was never heard to be released holds nothing that comes after it.
+    fireEvent.pointerDown(slider());
+    fireEvent.keyDown(slider(), { key: 'Shift' });
+    slideTo(13);
+    expect(store.state().held).toBe('pointer');
+    fireEvent.keyDown(document.body, { key: ' ' });
+    expect(store.state().held).toBeUndefined();
+    act(() => void store.change([{ op: 'replace', path: '/space/unit', value: 20 }], 'unit'));
+    expect([store.state().held, unit()]).toEqual([undefined, 20]);
+  });
+
   test('takes what keys have moved elsewhere', async () => {
     show();
     await userEvent.type(field(), '{ArrowUp}');

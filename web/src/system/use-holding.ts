@@ -7,6 +7,7 @@ const MOVING: ReadonlySet<string> = new Set([
   ...['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight'],
   ...['PageUp', 'PageDown', 'Home', 'End'],
 ]);
+const MODIFIERS: ReadonlySet<string> = new Set(['Shift', 'Alt', 'Control', 'Meta']);
 const NUMBERS = 'input[type="range"], [role="slider"], [role="spinbutton"], [data-moved-by-keys]';
 
 /**
@@ -27,7 +28,10 @@ export function useHolding(): void {
       by = undefined;
       store.takeHeld();
     };
-    const press = (): void => hold('pointer');
+    const press = (event: PointerEvent): void => {
+      // Another button opens a menu, and may never be heard of again.
+      if (!(event.button > 0)) hold('pointer');
+    };
     const leave = (): void => {
       // A pointer that takes hold of something takes the focus from something else.
       if (by === 'keys') release();
@@ -38,12 +42,11 @@ export function useHolding(): void {
         // The first Escape goes back; only the next one closes what it stands in.
         event.preventDefault();
         event.stopImmediatePropagation();
-      } else if (event.key === 'Enter') release();
-      else if (
-        MOVING.has(event.key) &&
-        event.target instanceof Element &&
-        event.target.matches(NUMBERS)
-      )
+        return;
+      }
+      // Whoever goes on by keys has released the pointer, heard of or not; modifiers alone belong to a drag.
+      if (event.key === 'Enter' || (by === 'pointer' && !MODIFIERS.has(event.key))) release();
+      if (MOVING.has(event.key) && event.target instanceof Element && event.target.matches(NUMBERS))
         hold('keys');
     };
     const heard = { capture: true } as const;

@@ -235,6 +235,7 @@ test('after any movements the proof holds the exported sheet, rule by rule', asy
   const slider = page.getByRole('slider', { name: /^base on the narrow/ });
   await slider.focus();
   for (let press = 0; press < 12; press += 1) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
   await same();
   await openArea(page, id, 'color');
   const buoy = page.getByRole('textbox', { name: 'Value of buoy', exact: true });

@@ -26,7 +26,6 @@ import { choiceAt, languageName, nameOf, pathOf, targetAt, type Target } from '.
 import { FamilyList } from './family-list.tsx';
 import { Narrow, ShownFrom } from './narrow.tsx';
 import { OwnFiles } from './own-files.tsx';
-import { Pairs } from './pairs.tsx';
 import { Reasons } from './reasons.tsx';
 
 const FIGURES = {
@@ -128,6 +127,7 @@ function Chosen({ target }: { readonly target: Target }) {
   );
 }
 
+const Pairs = lazyPart(async () => ({ default: (await import('./pairs.tsx')).Pairs }));
 const CloseLook = lazyPart(async () => ({ default: (await import('./close-look.tsx')).CloseLook }));
 const Delivery = lazyPart(async () => ({ default: (await import('./delivery.tsx')).Delivery }));
 const Swap = lazyPart(async () => ({ default: (await import('./swap.tsx')).Swap }));
@@ -230,8 +230,8 @@ export default function FontsArea() {
             <OwnFiles target={target} onDone={() => void mutate()} />
           </>
         )}
-        {data && view === 'pairs' && <Pairs families={data} />}
         <Suspense fallback={<p className="text-quiet">Opening …</p>}>
+          {data && view === 'pairs' && <Pairs families={data} />}
           {view === 'set aside' && <SetAside />}
           {view === 'close look' && <CloseLook />}
           {view === 'delivery' && (

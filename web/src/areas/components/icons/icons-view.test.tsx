@@ -23,6 +23,9 @@ import { IconsView } from './icons-view.tsx';
 import { useFoundIcons } from './use-found-icons.ts';
 import { heavierText, saidOf } from './said.ts';
 
+/** A busy machine is waited for; nothing here says how fast anything is. */
+const PATIENT = { timeout: 20_000 } as const;
+
 let store: SystemStore;
 let asked: string[];
 let answers: boolean;
@@ -225,12 +228,12 @@ describe('what is found', () => {
     const { result, rerender } = renderHook(({ words }) => useFoundIcons(query(words)), {
       initialProps: { words: 'first' },
     });
-    await waitFor(() => expect(waiting.size).toBe(1));
+    await waitFor(() => expect(waiting.size).toBe(1), PATIENT);
     rerender({ words: 'second' });
-    await waitFor(() => expect(waiting.size).toBe(2));
+    await waitFor(() => expect(waiting.size).toBe(2), PATIENT);
     const [first, second] = [...waiting.values()];
     act(() => second?.(2));
-    await waitFor(() => expect(result.current.total).toBe(2));
+    await waitFor(() => expect(result.current.total).toBe(2), PATIENT);
     act(() => first?.(1));
     await new Promise((resolve) => setTimeout(resolve, 30));
     expect(result.current.total).toBe(2);

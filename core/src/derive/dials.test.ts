@@ -144,12 +144,13 @@ describe('the density of all spaces', () => {
   test.each(['multiples', 'by hand', 'geometric'] as const)(
     'a locked length that flows is as long as it was on every screen, on a scale of %s',
     (scale) => {
+      const flowing = { kind: 'step', step: 'l', at: { wide: 'xxl' } };
       const own = of([
         { op: 'replace', path: '/space/scale', value: scale },
         {
           op: 'replace',
           path: '/space/roles/items/section/value',
-          value: { kind: 'step', step: 'l', at: { wide: 'xxl' } },
+          value: flowing,
         },
         {
           op: 'replace',
@@ -171,6 +172,22 @@ describe('the density of all spaces', () => {
         const sizes = stepSizes(next.document.space);
         expect(sizes).toEqual(sizes.toSorted((one, other) => one - other));
       }
+      // Turned again it adds no further steps; and where the steps are locked, nothing is kept from them.
+      const once = after(own, { density: 80 });
+      const twice = after(once, { density: 80 });
+      expect(twice.document.space.steps.order).toHaveLength(once.document.space.steps.order.length);
+      const still = of([
+        { op: 'replace', path: '/space/scale', value: scale },
+        { op: 'replace', path: '/space/roles/items/section/value', value: flowing },
+        ...lock('/space/roles/items/section', '/space/unit', '/space/steps'),
+      ]);
+      const left = after(still, { density: 80 });
+      for (const { derived } of [twice, left])
+        expect(derived.spaces.get('section')?.inline.px({ widthPx: 1600 })).toBeCloseTo(
+          own.derived.spaces.get('section')?.inline.px({ widthPx: 1600 }) ?? NaN,
+          0,
+        );
+      expect(left.document.space).toEqual(still.document.space);
       expect(dial('density').stays(own)).toContainEqual(
         expect.objectContaining({ path: '/space/roles/items/section', value: 'as it flows' }),
       );

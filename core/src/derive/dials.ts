@@ -173,12 +173,19 @@ function keptSteps(dialed: Dialed, times: number): Patch {
   const used = new Set(roles.flatMap(([, , length]) => stepsOf(length)));
   const kept = all
     .filter(({ id, px }) => used.has(id) && px > 0)
-    .map((step) => ({ ...step, own: freeName(`${step.id}-kept`, space.steps.items) }));
+    .map((step) => {
+      // What was kept before is kept on, so that turning again adds nothing.
+      const isKept = KEPT.test(step.id);
+      const own = isKept ? step.id : freeName(`${step.id}-kept`, space.steps.items);
+      return { ...step, own, name: isKept ? step.name : `${step.name} kept` };
+    });
   const unit = held(1, space.unit * times, 400);
   const ownOf = new Map(kept.map(({ id, own }) => [id, own]));
   const renamed = (id: string): string => ownOf.get(id) ?? id;
   const order = [
-    ...all.map(({ id, px }) => ({ id, px: px * times })),
+    ...all
+      .filter(({ id }) => !kept.some(({ own }) => own === id))
+      .map(({ id, px }) => ({ id, px: px * times })),
     ...kept.map(({ own, px }) => ({ id: own, px })),
   ]
     .toSorted((one, other) => one.px - other.px)
@@ -188,7 +195,7 @@ function keptSteps(dialed: Dialed, times: number): Patch {
       op: 'add',
       path: `/space/steps/items/${own}`,
       value: {
-        name: `${name} kept`,
+        name,
         multiple: held(0.01, px / rounded(unit, 2), 64),
         ...(space.scale === 'by hand' && { px }),
       },
@@ -213,6 +220,9 @@ function keptSteps(dialed: Dialed, times: number): Patch {
     })),
   ];
 }
+
+/** The id of a step that holds a locked length. */
+const KEPT = /-kept(?:-\d+)?$/;
 
 /** A name that nothing in a record has yet. */
 function freeName(wanted: string, taken: Readonly<Record<string, unknown>>): string {
@@ -260,9 +270,12 @@ const density: Dial = {
               value: rounded(held(1, space.unit * times, 400), 2),
             },
           ];
+    const moving = leavingLocked(dialed.document, steps);
     return [
-      ...leavingLocked(dialed.document, [...steps, ...grid]),
-      ...(isHeld ? [] : keptSteps(dialed, times)),
+      ...moving,
+      ...leavingLocked(dialed.document, grid),
+      // Where the steps stay, nothing has to be kept from moving with them.
+      ...(moving.length === 0 ? [] : keptSteps(dialed, times)),
       ...lockedRoles(dialed).map(([id, side, px]): Operation => ({
         op: 'replace',
         path: `/space/roles/items/${id}/${side}`,

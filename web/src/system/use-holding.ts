@@ -49,21 +49,15 @@ export function useHolding(): void {
       if (MOVING.has(event.key) && event.target instanceof Element && event.target.matches(NUMBERS))
         hold('keys');
     };
-    const heard = { capture: true } as const;
-    addEventListener('pointerdown', press, heard);
-    addEventListener('pointerup', release, heard);
-    addEventListener('pointercancel', release, heard);
-    addEventListener('keydown', key, heard);
+    const heard = new AbortController();
+    const hear = { capture: true, signal: heard.signal };
+    addEventListener('pointerdown', press, hear);
+    addEventListener('pointerup', release, hear);
+    addEventListener('pointercancel', release, hear);
+    addEventListener('keydown', key, hear);
     // Leaving a field takes what was written in it too, which it does itself.
-    addEventListener('focusout', leave, heard);
-    addEventListener('pagehide', release, heard);
-    return () => {
-      removeEventListener('pointerdown', press, heard);
-      removeEventListener('pointerup', release, heard);
-      removeEventListener('pointercancel', release, heard);
-      removeEventListener('keydown', key, heard);
-      removeEventListener('focusout', leave, heard);
-      removeEventListener('pagehide', release, heard);
-    };
+    addEventListener('focusout', leave, hear);
+    addEventListener('pagehide', release, hear);
+    return () => heard.abort();
   }, [store]);
 }

@@ -38,6 +38,12 @@ export const widthContext = (
   columns: gridAt(ranges, screenPx, rootPx),
 });
 
+/** The same on the widest screens that the grid tells of. */
+const widestContext = (ranges: readonly GridRange[]): WidthContext => {
+  const widest = ranges.at(-1);
+  return widthContext(ranges, Math.max(widest?.fromPx ?? 0, widest?.grid.container ?? 0));
+};
+
 /** How much of its unit a width is on a screen. */
 const amountAt = (
   { value, at = {} }: Width,
@@ -74,8 +80,7 @@ export const widthPx = (
  * decimals, to whole columns where it counts those, and to something above 0.
  */
 export function widthIn(width: Width, unit: Width['unit'], ranges: readonly GridRange[]): Width {
-  const widest = ranges.at(-1);
-  const context = widthContext(ranges, Math.max(widest?.fromPx ?? 0, widest?.grid.container ?? 0));
+  const context = widestContext(ranges);
   const { columns = 1, gutter = 0 } = context.columns ?? {};
   const converted = (value: number): number => {
     const px = widthPx({ value, unit: width.unit }, context);
@@ -120,11 +125,7 @@ function widthValue(
 ): Omit<TokenValue, 'extension'> {
   if (unit === 'px') return { json: { value, unit }, css: `${value}px` };
   if (unit === 'rem') return remValue(value * ROOT_PX, root);
-  const widest = ranges.at(-1);
-  const context =
-    unit === 'columns' && widest
-      ? widthContext(ranges, Math.max(widest.fromPx, widest.grid.container))
-      : { roomPx: ROOT_PX };
+  const context = unit === 'columns' ? widestContext(ranges) : { roomPx: ROOT_PX };
   return {
     json: { value: remOf(widthPx({ value, unit }, context), root), unit: 'rem' },
     css: unit === 'columns' ? columnsCss(value) : `${value}${unit}`,

@@ -83,7 +83,8 @@ function withSides(
 
 /**
  * How long a space of a component is at the sides on a screen, in px: as decided, or as its usual
- * role is, 0 for none; the mean of both sides where they differ. */
+ * role is, 0 for none; the mean of both sides where they differ.
+ */
 export function partPx(
   key: string,
   screenPx: number,
